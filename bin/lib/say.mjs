@@ -1,0 +1,27 @@
+/** Words on the terminal: what is happening, and the one sentence when it cannot go on. */
+
+/** A reason to stop that a person can act on: printed as one sentence, never as a stack. */
+export class Refusal extends Error {}
+
+/** @param {string} line */
+export function say(line) {
+  process.stdout.write(`${line}\n`);
+}
+
+/**
+ * Runs a command's main function; a Refusal becomes one sentence and exit code 1.
+ * @param {() => Promise<number | void>} main
+ */
+export async function run(main) {
+  try {
+    const code = await main();
+    process.exit(code ?? 0);
+  } catch (error) {
+    if (error instanceof Refusal) {
+      process.stderr.write(`Banter cannot start: ${error.message}\n`);
+    } else {
+      process.stderr.write(`Banter stopped on an unexpected fault: ${error?.stack ?? error}\n`);
+    }
+    process.exit(1);
+  }
+}

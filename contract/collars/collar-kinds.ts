@@ -1,0 +1,17 @@
+import type { CheckOutcome, CollarKind, PlanOutcome } from './collar-kind.ts';
+import { prongKind } from './prong.ts';
+
+/** The one registry of collar kinds: a row a kind. */
+export const COLLAR_KINDS = {
+  prong: prongKind,
+} as const;
+
+export type CollarKindName = keyof typeof COLLAR_KINDS;
+export const COLLAR_KIND_NAMES = Object.keys(COLLAR_KINDS) as [CollarKindName, ...CollarKindName[]];
+
+/** A kind as code that serves all of them sees it; what it takes has been parsed by the kind's own schemas. */
+export type AnyCollarKind = CollarKind<unknown, unknown, PlanOutcome, unknown, unknown, CheckOutcome>;
+
+export function collarKind(name: CollarKindName): AnyCollarKind {
+  return COLLAR_KINDS[name] as unknown as AnyCollarKind;
+}

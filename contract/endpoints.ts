@@ -1,0 +1,59 @@
+import { CALCULATIONS } from './calc/calculations.ts';
+import { z } from './plain-words.ts';
+import { Doorstep, Me, SignIn, SignUp } from './records/account.ts';
+import { Collar, CollarFacts } from './records/collar.ts';
+import { Dog, DogFacts } from './records/dog.ts';
+import { FitCheck, NewFitCheck } from './records/fit-check.ts';
+import { Kennel, KennelSettings } from './records/kennel.ts';
+import { CollarsPage, DogPage, DogsPage } from './records/pages.ts';
+import { NewPlan, Plan } from './records/plan.ts';
+import { NewTaping, Taping } from './records/taping.ts';
+
+/** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
+export type Endpoint = {
+  method: 'get' | 'put' | 'post';
+  path: string;
+  summary: string;
+  signIn: boolean;
+  versioned?: boolean;
+  request?: z.ZodType;
+  answer: z.ZodType | null;
+};
+
+const record = (path: string, noun: string, request: z.ZodType, answer: z.ZodType, versioned: boolean): Endpoint[] => [
+  { method: 'get', path: `/api/${path}/{id}`, summary: `One ${noun}.`, signIn: true, answer },
+  {
+    method: 'put',
+    path: `/api/${path}/{id}`,
+    summary: versioned
+      ? `Creates a ${noun}, or changes it when If-Match names its version. The same request again is the same request.`
+      : `Keeps a ${noun}, once; the same request again is the same request. It is never changed.`,
+    signIn: true,
+    versioned,
+    request,
+    answer,
+  },
+];
+
+/** Every address of the interface. The OpenAPI document is made from this table, and a test holds the server to it. */
+export const ENDPOINTS: readonly Endpoint[] = [
+  { method: 'get', path: '/api/health', summary: 'Whether Banter can serve.', signIn: false, answer: z.object({ ok: z.boolean() }) },
+  { method: 'get', path: '/api/doorstep', summary: 'Who is signed in, and whether there is a demo kennel.', signIn: false, answer: Doorstep },
+  { method: 'post', path: '/api/sign-up', summary: 'Makes a kennel with its first person, and signs in.', signIn: false, request: SignUp, answer: Me },
+  { method: 'post', path: '/api/sign-in', summary: 'Signs in.', signIn: false, request: SignIn, answer: Me },
+  { method: 'post', path: '/api/sign-in/demo', summary: 'Signs in to the demo kennel, where there is one.', signIn: false, answer: Me },
+  { method: 'post', path: '/api/sign-out', summary: 'Signs out.', signIn: false, answer: null },
+  { method: 'get', path: '/api/kennel', summary: 'The kennel and its settings.', signIn: true, answer: Kennel },
+  { method: 'put', path: '/api/kennel', summary: 'Changes the kennel’s settings; If-Match names its version.', signIn: true, versioned: true, request: KennelSettings, answer: Kennel },
+  { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
+  { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
+  ...record('dogs', 'dog', DogFacts, Dog, true),
+  { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
+  ...record('collars', 'collar', CollarFacts, Collar, true),
+  ...record('tapings', 'taping', NewTaping, Taping, false),
+  ...record('plans', 'plan', NewPlan, Plan, false),
+  ...record('fit-checks', 'fit check', NewFitCheck, FitCheck, false),
+  ...Object.entries(CALCULATIONS).map(
+    ([name, { summary, request, answer }]): Endpoint => ({ method: 'post', path: `/api/calc/${name}`, summary, signIn: false, request, answer }),
+  ),
+];

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+
+const kinds: Record<string, string> = {
+  string: 'text',
+  number: 'a finite number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  array: 'a list',
+  tuple: 'a list',
+  object: 'an object',
+  record: 'an object',
+  date: 'a date',
+};
+
+const many = (count: number | bigint, one: string) => `${count} ${one}${Number(count) === 1 ? '' : 's'}`;
+
+/**
+ * One plain sentence for each way in which input can be wrong, in place of the library's own wording.
+ * A message given at a schema itself wins over these.
+ */
+function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
+  switch (issue.code) {
+    case 'invalid_type':
+      if (issue.input === undefined) return 'This is missing.';
+      return `This must be ${kinds[issue.expected] ?? issue.expected}.`;
+    case 'too_small':
+      if (issue.origin === 'string') return issue.minimum === 1 ? 'This is empty.' : `This needs at least ${many(issue.minimum, 'character')}.`;
+      if (issue.origin === 'array') return `This list needs at least ${many(issue.minimum, 'item')}.`;
+      return `This must be ${issue.inclusive === false ? 'more than' : 'at least'} ${issue.minimum}.`;
+    case 'too_big':
+      if (issue.origin === 'string') return `This is too long: at most ${many(issue.maximum, 'character')}.`;
+      if (issue.origin === 'array') return `This list may have at most ${many(issue.maximum, 'item')}.`;
+      return `This must be ${issue.inclusive === false ? 'less than' : 'at most'} ${issue.maximum}.`;
+    case 'invalid_value':
+      return `This must be one of: ${issue.values.join(', ')}.`;
+    case 'unrecognized_keys':
+      return `Unknown name${issue.keys.length > 1 ? 's' : ''}: ${issue.keys.join(', ')}.`;
+    case 'invalid_format':
+      return { email: 'This is not an e-mail address.', uuid: 'This is not an id.', datetime: 'This is not a time in UTC, such as 2026-03-01T08:30:00Z.', date: 'This is not a day, such as 2026-03-01.' }[issue.format as string];
+    default:
+      return undefined;
+  }
+}
+
+z.config({ customError: plainWords });
+
+export { z };
+
+/** A finite number between two ends, both included. */
+export const between = (low: number, high: number) => z.number().min(low).max(high);

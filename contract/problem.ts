@@ -1,0 +1,52 @@
+import { z } from './plain-words.ts';
+
+/** The catalogue of errors: every way in which a request can fail, its status, and what is said. */
+export const PROBLEMS = {
+  'not-json': { status: 400, title: 'The request is not JSON.' },
+  'bad-address': { status: 400, title: 'The address cannot be read.' },
+  'not-signed-in': { status: 401, title: 'You are not signed in.' },
+  'wrong-sign-in': { status: 401, title: 'That e-mail and password do not go together.' },
+  'from-elsewhere': { status: 403, title: 'The request came from another site.' },
+  'not-found': { status: 404, title: 'There is nothing here.' },
+  'wrong-method': { status: 405, title: 'This address does not do that.' },
+  'newer-version': { status: 409, title: 'Somebody has changed this since.' },
+  'already-recorded': { status: 409, title: 'Something else is already recorded under this id.' },
+  'email-taken': { status: 409, title: 'That e-mail already has a kennel.' },
+  'too-large': { status: 413, title: 'The request is too large.' },
+  'wrong-type': { status: 415, title: 'The request must be application/json.' },
+  'bad-input': { status: 422, title: 'Something in the request is not right.' },
+  'too-many': { status: 429, title: 'Too many requests; wait a little.' },
+  'unexpected': { status: 500, title: 'Something went wrong here. It has been noted.' },
+  'database-away': { status: 503, title: 'The records cannot be reached just now. Nothing was saved; try again in a moment.' },
+} as const satisfies Record<string, { status: number; title: string }>;
+
+export type ProblemCode = keyof typeof PROBLEMS;
+
+export const FieldError = z.object({ path: z.string(), message: z.string() });
+export type FieldError = z.infer<typeof FieldError>;
+
+/** What every failing request answers, as application/problem+json (RFC 9457). `current` is the newer record of a conflict. */
+export const Problem = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number().int(),
+  code: z.enum(Object.keys(PROBLEMS) as [ProblemCode, ...ProblemCode[]]),
+  detail: z.string().optional(),
+  errors: z.array(FieldError).optional(),
+  current: z.unknown().optional(),
+});
+export type Problem = z.infer<typeof Problem>;
+
+/** The path of an issue as people write it: `stock[1].pitchMm`. */
+export function pathWords(path: readonly PropertyKey[]): string {
+  return path.reduce<string>((so, part) => (typeof part === 'number' ? `${so}[${part}]` : so ? `${so}.${String(part)}` : String(part)), '');
+}
+
+/** The field errors of a failed parse; an unknown name is put at the name itself. */
+export function fieldErrors(error: z.ZodError): FieldError[] {
+  return error.issues.flatMap((issue) =>
+    issue.code === 'unrecognized_keys'
+      ? issue.keys.map((key) => ({ path: pathWords([...issue.path, key]), message: 'This name is not known here.' }))
+      : [{ path: pathWords(issue.path), message: issue.message }],
+  );
+}

@@ -1,0 +1,35 @@
+import { z } from '../plain-words.ts';
+
+/** Id of a record: a UUID of version 7, made by whoever creates the record. */
+export const RecordId = z.uuid({ version: 'v7' });
+export type RecordId = z.infer<typeof RecordId>;
+
+/** An instant in UTC, ISO 8601. */
+export const Instant = z.iso.datetime();
+
+/** A line of text: trimmed ends are refused only when nothing is left. Control characters are refused. */
+export const line = (longest: number) =>
+  z
+    .string()
+    .max(longest)
+    .refine((text) => !/[\u0000-\u001f\u007f]/.test(text), 'This has characters that cannot be shown.');
+
+/** A line of text that must say something. */
+export const namedLine = (longest: number) => line(longest).refine((text) => text.trim() !== '', 'This is empty.');
+
+/** Text of several lines. */
+export const passage = (longest: number) =>
+  z
+    .string()
+    .max(longest)
+    .refine((text) => !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(text), 'This has characters that cannot be shown.');
+
+/** What the server adds to every kept verdict: by whom, when, and with what it was computed. */
+export const Kept = z.object({
+  recordedAt: Instant,
+  personId: RecordId,
+  personName: z.string(),
+  coreVersion: z.string(),
+  rules: z.record(z.string(), z.number().nullable()),
+});
+export type Kept = z.infer<typeof Kept>;

@@ -1,0 +1,33 @@
+import { DOG_GRAMS, NECK_BUILDS, PULLS, WORKING_SIDES } from '@banter/core';
+import { between, z } from '../plain-words.ts';
+import { Instant, line, namedLine, passage, RecordId } from './common.ts';
+
+/** A day, without a time. */
+const Day = z.iso.date();
+/** No dog was born before this. */
+const EARLIEST_BIRTH = '1990-01-01';
+
+/** What is written down of a dog. Weight in grams. `bornGuessed` says that the birth date comes from a rough age. */
+export const DogFacts = z.strictObject({
+  name: namedLine(60),
+  breed: line(80),
+  sex: z.enum(['female', 'male', 'unknown']),
+  bornOn: Day.refine((day) => day >= EARLIEST_BIRTH, 'This is too long ago for a dog.').nullable(),
+  bornGuessed: z.boolean(),
+  weightG: between(...DOG_GRAMS).nullable(),
+  neckBuild: z.enum(NECK_BUILDS),
+  pull: z.enum(PULLS),
+  worksOn: z.enum(WORKING_SIDES),
+  owner: line(120),
+  notes: passage(4000),
+  archivedAt: Instant.nullable(),
+});
+export type DogFacts = z.infer<typeof DogFacts>;
+
+export const Dog = DogFacts.extend({ id: RecordId, version: z.number().int() });
+export type Dog = z.infer<typeof Dog>;
+
+/** The reason that a birth date cannot be, against today in the kennel's zone; null when it can. */
+export function birthDateFault(bornOn: string | null, today: string): string | null {
+  return bornOn !== null && bornOn > today ? 'This birth date is in the future.' : null;
+}

@@ -1,0 +1,67 @@
+import { GIRTH_SITES, NECK_BUILDS } from '@banter/core';
+import { TapeAnswer, TapeRequest } from '../calc/tape.ts';
+import { CoatDepthMm } from '../measures.ts';
+import { carryIssues } from '../nested-issues.ts';
+import { between, z } from '../plain-words.ts';
+import { Instant, Kept, line, RecordId } from './common.ts';
+
+/** One site read two to ten times, as it is sent to be kept. `typed` holds the readings as the person wrote them. */
+export const NewTaping = z
+  .strictObject({
+    dogId: RecordId,
+    site: z.enum(GIRTH_SITES),
+    readingsMm: z.array(z.number()).min(2).max(10),
+    typed: z.array(line(40)).max(10),
+    overCoat: z.boolean(),
+    coatDepthMm: CoatDepthMm.nullable(),
+    weightG: between(50, 120_000).nullable(),
+    neckBuild: z.enum(NECK_BUILDS),
+    at: Instant,
+    correctsId: RecordId.nullable(),
+  })
+  .check(({ value, issues }) => {
+    if (!value.overCoat && value.coatDepthMm !== null) {
+      issues.push({ code: 'custom', path: ['coatDepthMm'], input: value.coatDepthMm, message: 'A coat depth belongs to a tape over the coat.' });
+    }
+    carryIssues(issues, TapeRequest.safeParse(tapeRequest(value)), value);
+  });
+export type NewTaping = z.infer<typeof NewTaping>;
+
+/** The question for the core that a taping stands for. */
+export function tapeRequest(taping: Pick<NewTaping, 'site' | 'readingsMm' | 'coatDepthMm' | 'weightG' | 'neckBuild'>): TapeRequest {
+  return {
+    site: taping.site,
+    readingsMm: taping.readingsMm,
+    ...(taping.coatDepthMm === null ? {} : { coatDepthMm: taping.coatDepthMm }),
+    ...(taping.weightG === null ? {} : { weightKg: taping.weightG / 1000 }),
+    neckBuild: taping.neckBuild,
+  };
+}
+type TapeRequest = z.infer<typeof TapeRequest>;
+
+/**
+ * A kept taping. `girthMm` is on the skin where the hair was parted or its depth taken off, else over the coat,
+ * as `basis` says; `tapedMm` is the median as the tape showed it.
+ */
+export const Taping = z.object({
+  ...NewTaping.shape,
+  id: RecordId,
+  tapedMm: z.number(),
+  basis: z.enum(['skin', 'coat']),
+  result: TapeAnswer.omit({ reasons: true }),
+  reasons: z.array(z.looseObject({ code: z.string() })),
+  ...Kept.shape,
+});
+export type Taping = z.infer<typeof Taping>;
+
+/** The latest girths of a dog by site, with the tapings they come from; a corrected taping no longer counts. */
+export function latestGirths(tapings: readonly Taping[]): Partial<Record<Taping['site'], Taping>> {
+  const corrected = new Set(tapings.map((taping) => taping.correctsId));
+  const latest: Partial<Record<Taping['site'], Taping>> = {};
+  for (const taping of tapings) {
+    if (corrected.has(taping.id)) continue;
+    const soFar = latest[taping.site];
+    if (!soFar || taping.at > soFar.at || (taping.at === soFar.at && taping.id > soFar.id)) latest[taping.site] = taping;
+  }
+  return latest;
+}

@@ -1,0 +1,51 @@
+import { contradictingRules, houseRules, type HouseRuleName } from '@banter/core';
+import { between, z } from './plain-words.ts';
+
+const gap = between(-100, 500);
+const length = between(0, 500);
+const share = between(0, 1);
+const weight = between(0, 200);
+const links = z.number().int().min(0).max(60);
+const hours = between(0, 24 * 60);
+const ratio = between(0.5, 5);
+
+const fields = {
+  slackMinMm: gap,
+  slackAimMm: gap,
+  slackMaxMm: gap,
+  pressMaxMm: length,
+  biteMaxRatio: share,
+  maxAdd: links,
+  maxRemove: links,
+  weightLineKg: weight,
+  bigDogKg: weight,
+  microKg: weight,
+  heavyKg: weight,
+  slipAimMm: length,
+  slipMinMm: length,
+  slipMaxMm: length,
+  squeezeMaxRatio: share,
+  ringGapMm: length,
+  backOutMin: ratio,
+  backOutNarrow: ratio,
+  flatFaceMm: length,
+  postClearanceMm: length,
+  moveByHours: hours,
+  dayHours: hours,
+  restHours: hours,
+  tapeSpreadMm: length,
+  tapeSpreadRatio: share,
+  tapeHighRatio: ratio,
+  ewmaLambda: between(0.01, 1),
+  ewmaLimit: between(0.1, 10),
+} satisfies Record<HouseRuleName, z.ZodNumber>;
+
+/** House rules overridden, by name; what is left out takes the default. Lengths mm, weights kg, times hours. */
+export const RuleOverrides = z
+  .strictObject(fields)
+  .partial()
+  .check((context) => {
+    const wrong = contradictingRules(houseRules(context.value));
+    if (wrong) context.issues.push({ code: 'custom', path: [wrong[1]], input: context.value, message: `${wrong[1]} must not be below ${wrong[0]}.` });
+  });
+export type RuleOverrides = z.infer<typeof RuleOverrides>;

@@ -1,0 +1,72 @@
+import type { ReasonWords } from '../../reasons/reason.ts';
+import { countOf } from '../../units/count-words.ts';
+import { gaugeName } from './prong-collar.ts';
+import { PRONG_CHECK_QUESTIONS, type ProngQuestionId } from './fit-check-questions.ts';
+
+/** Why a fit check ends in its next step. Lengths mm, slack signed. */
+export type ProngCheckReason =
+  | { code: 'breathing-not-free' }
+  | { code: 'ear-caught' }
+  | { code: 'sits-low' }
+  | { code: 'answers-contradict'; first: string; second: string }
+  | { code: 'slack-between'; lowMm: number | null; highMm: number | null }
+  | { code: 'agrees-with-plan'; plannedMm: number }
+  | { code: 'differs-from-plan'; plannedMm: number; girthLowMm: number | null; girthHighMm: number | null; tapedMm: number }
+  | { code: 'tips-press' }
+  | { code: 'too-loose'; highMm: number }
+  | { code: 'gathered'; links: number }
+  | { code: 'one-at-a-time' }
+  | { code: 'slid-once' }
+  | { code: 'slides-again' }
+  | { code: 'could-pass-head' }
+  | { code: 'passes-head-though-snug' }
+  | { code: 'past-link-limit'; change: number; limit: number; gaugeMm: number }
+  | { code: 'between-on-the-dog'; tighter: number; looser: number }
+  | { code: 'snug-accepted'; limitMm: number }
+  | { code: 'snug-not-known'; limitMm: number }
+  | { code: 'uneven-sides'; left: number; right: number }
+  | { code: 'all-good' };
+
+const asked = (id: string) => PRONG_CHECK_QUESTIONS.find((question) => question.id === (id as ProngQuestionId))?.ask ?? 'How many links could be gathered?';
+
+function spokenInterval(lowMm: number | null, highMm: number | null, gap: (mm: number) => string): string {
+  if (lowMm === null && highMm === null) return 'the slack could be anything';
+  if (lowMm === null) return `the slack is under ${gap(highMm!)}`;
+  if (highMm === null) return `the slack is over ${gap(lowMm)}`;
+  return `the slack is ${gap(lowMm)} to ${gap(highMm)}`;
+}
+
+export const PRONG_CHECK_REASON_WORDS: ReasonWords<ProngCheckReason> = {
+  'breathing-not-free': () => 'It does not breathe freely: nothing else counts until it does.',
+  'ear-caught': () => 'An ear is caught; it hurts, and the other answers are not to be trusted.',
+  'sits-low': () => 'Lower down the neck is wider: a collar that feels right there is too big where it belongs.',
+  'answers-contradict': (r) => `«${asked(r.first)}» and «${asked(r.second)}» cannot both be so.`,
+  'slack-between': (r, speak) => `From the answers ${spokenInterval(r.lowMm, r.highMm, speak.gap)}.`,
+  'agrees-with-plan': (r, speak) => `That agrees with the ${speak.gap(r.plannedMm)} planned from the tape.`,
+  'differs-from-plan': (r, speak) =>
+    `Planned from the tape was ${speak.gap(r.plannedMm)}. If the collar’s numbers are right the neck here is ` +
+    (r.girthLowMm === null
+      ? `under ${speak.girth(r.girthHighMm!)}`
+      : r.girthHighMm === null
+        ? `over ${speak.girth(r.girthLowMm)}`
+        : `${speak.girth(r.girthLowMm)} to ${speak.girth(r.girthHighMm)}`) +
+    `, not ${speak.girth(r.tapedMm)}: tape it again.`,
+  'tips-press': () => 'No finger goes under or it does not turn: the tips press at rest.',
+  'too-loose': (r, speak) => `It hangs: more than the ${speak.gap(r.highMm)} of slack that the house allows.`,
+  gathered: (r) => `${countOf(r.links, 'link')} could be gathered on the dog.`,
+  'one-at-a-time': () => 'From the dog one link at a time: re-hook, then check again.',
+  'slid-once': () => 'It slid once with the head down. Push it back up and check again.',
+  'slides-again': () => 'It has slid again with a fit that feels right: a finer gauge holds better.',
+  'could-pass-head': () => 'It could pass the head: too big, it must never.',
+  'passes-head-though-snug': () =>
+    'It could pass the head though it is not loose: this head is too narrow for it. Plan another collar, with a backup.',
+  'past-link-limit': (r) =>
+    r.change > 0
+      ? `That would be ${countOf(r.change, 'link')} more than stocked, past the ${r.limit} that may be added to ${gaugeName(r.gaugeMm)}.`
+      : `That would be ${countOf(-r.change, 'link')} fewer than stocked, past the ${r.limit} that may come out of ${gaugeName(r.gaugeMm)}.`,
+  'between-on-the-dog': (r) => `Between two sizes on this dog: ${r.tighter} links press, ${r.looser} hang.`,
+  'snug-accepted': (r, speak) => `School «snug» accepts it, as it presses by no more than ${speak.gap(r.limitMm)}.`,
+  'snug-not-known': (r, speak) => `School «snug» accepts only up to ${speak.gap(r.limitMm)} of pressing, and that is not certain here.`,
+  'uneven-sides': (r) => `${r.left} links on the dog’s left and ${r.right} on its right squeeze unevenly: even them out first.`,
+  'all-good': () => 'It sits high, stays up, turns a little, some fingers go under, and it cannot pass the head.',
+};

@@ -1,0 +1,24 @@
+import type { ReasonWords } from '../reasons/reason.ts';
+import type { NeckBuild } from './neck-build.ts';
+import { countWord } from '../units/count-words.ts';
+
+/** Why a taping says what it says. Lengths mm, weights kg. */
+export type TapeReason =
+  | { code: 'readings-agree'; spreadMm: number; limitMm: number }
+  | { code: 'spread-too-large'; spreadMm: number; limitMm: number; oddReadingMm: number | null }
+  | { code: 'too-few-readings'; count: number }
+  | { code: 'coat-taken-off'; tapedMm: number; coatDepthMm: number; girthMm: number }
+  | { code: 'taken-lower'; girthMm: number; expectedMm: number; limitMm: number; weightKg: number; build: NeckBuild };
+
+export const TAPE_REASON_WORDS: ReasonWords<TapeReason> = {
+  'readings-agree': (r, speak) => `The readings lie ${speak.gap(r.spreadMm)} apart, within the ${speak.gap(r.limitMm)} allowed.`,
+  'spread-too-large': (r, speak) =>
+    `The readings lie ${speak.gap(r.spreadMm)} apart, more than the ${speak.gap(r.limitMm)} allowed: take another` +
+    (r.oddReadingMm === null ? '.' : `; ${speak.girth(r.oddReadingMm)} is the odd one.`),
+  'too-few-readings': (r) => `${r.count === 2 ? 'Two readings' : `Only ${countWord(r.count)}`} always ask for a third: lift the tape and measure again.`,
+  'coat-taken-off': (r, speak) =>
+    `Skin girth ${speak.girth(r.girthMm)}: taped ${speak.girth(r.tapedMm)} over a coat ${speak.gap(r.coatDepthMm)} deep, less 2π times that depth.`,
+  'taken-lower': (r, speak) =>
+    `Was this taken lower down? ${speak.girth(r.girthMm)} is at least the ${speak.girth(r.limitMm)} that asks; ` +
+    `${{ slender: 'a slender', average: 'an average', heavy: 'a heavy' }[r.build]} neck at ${speak.weight(r.weightKg)} is expected near ${speak.girth(r.expectedMm)}.`,
+};

@@ -1,0 +1,115 @@
+/**
+ * Every numeric limit that a kennel can edit, by the names of the calculation contract.
+ *
+ * Lengths mm, weights kg, ratios bare, times hours. Common practice unless a row says otherwise.
+ * `maxRemove` null means «3 from 3.0 mm wire up and 6 below».
+ */
+export type HouseRules = {
+  slackMinMm: number;
+  slackAimMm: number;
+  slackMaxMm: number;
+  pressMaxMm: number;
+  biteMaxRatio: number;
+  maxAdd: number;
+  maxRemove: number | null;
+  weightLineKg: number;
+  bigDogKg: number;
+  microKg: number;
+  heavyKg: number;
+  slipAimMm: number;
+  slipMinMm: number;
+  slipMaxMm: number;
+  squeezeMaxRatio: number;
+  ringGapMm: number;
+  backOutMin: number;
+  backOutNarrow: number;
+  flatFaceMm: number;
+  postClearanceMm: number;
+  moveByHours: number;
+  dayHours: number;
+  restHours: number;
+  tapeSpreadMm: number;
+  tapeSpreadRatio: number;
+  tapeHighRatio: number;
+  ewmaLambda: number;
+  ewmaLimit: number;
+};
+
+export type HouseRuleName = keyof HouseRules;
+
+/** What is measured by a rule, so that it can be shown in the kennel's units. */
+export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'number';
+
+/** One row of the catalogue: the default, what it measures, where it belongs, why it is so, where it comes from. */
+export type HouseRule = {
+  default: number | null;
+  measure: HouseRuleMeasure;
+  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'levels';
+  title: string;
+  why: string;
+  source: 'common practice' | 'from memory';
+};
+
+const rule = (
+  group: HouseRule['group'],
+  measure: HouseRuleMeasure,
+  byDefault: number | null,
+  title: string,
+  why: string,
+  source: HouseRule['source'] = 'common practice',
+): HouseRule => ({ default: byDefault, measure, group, title, why, source });
+
+/** The catalogue of house rules, in the order in which they are shown. */
+export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
+  tapeSpreadMm: rule('tape', 'gap', 6, 'Spread that asks for another reading', 'Readings further apart than a link’s worth of doubt are not one measure.'),
+  tapeSpreadRatio: rule('tape', 'ratio', 0.015, 'Spread as a share of the girth', 'On a large neck the tape may differ a little more; the larger of the two limits counts.'),
+  tapeHighRatio: rule('tape', 'ratio', 1.15, 'High girth over what weight and build suggest', 'A girth this far above the expected one was often taken at the base.'),
+  slackMinMm: rule('prong', 'gap', 0, 'Least slack of a prong at rest', 'Tips touch, they do not press: resting pressure irritates and dulls the dog.'),
+  slackAimMm: rule('prong', 'gap', 8, 'Slack to aim for', 'Enough that some fingers go under, little enough that it stays high.'),
+  slackMaxMm: rule('prong', 'gap', 25, 'Most slack of a prong at rest', 'Looser, it slides down, rubs and turns freely.'),
+  pressMaxMm: rule('prong', 'gap', 6, 'Pressing that the snug school accepts', 'Between two sizes a link tighter is accepted while it presses less than this.'),
+  biteMaxRatio: rule('prong', 'ratio', 0.1, 'Most bite, as a share of the girth', 'Closed it must bite, yet never squeeze the neck by more than a tenth.'),
+  maxAdd: rule('prong', 'links', 3, 'Most links to add', 'Past that another gauge is the right one.'),
+  maxRemove: rule('prong', 'links', null, 'Most links to take out', 'A collar with few links squeezes unevenly: three from 3.0 mm wire up, six on finer wire, which is stocked long.'),
+  weightLineKg: rule('gauge', 'weight', 22.68, 'Weight line between 2.25 and 3.0 mm', 'The weight-line school changes gauge at 50 lb.'),
+  bigDogKg: rule('gauge', 'weight', 18, 'A big dog, for the pull-first school', 'From about 40 lb a dog that drags its handler gets 3.0 mm.'),
+  microKg: rule('gauge', 'weight', 4.5, 'Below this, micro links', 'Under about 10 lb even 2.25 mm is coarse.', 'from memory'),
+  heavyKg: rule('gauge', 'weight', 45, 'Above this, heavy wire', 'The scale-with-power school goes past 3.0 mm above about 100 lb.', 'from memory'),
+  slipAimMm: rule('slip', 'gap', 38, 'Ring gap of a slip to aim for', 'About an inch and a half between the rings with the slack taken up.'),
+  slipMinMm: rule('slip', 'gap', 12.7, 'Least ring gap of a slip', 'Even sizes fall between half an inch and two and a half.'),
+  slipMaxMm: rule('slip', 'gap', 63.5, 'Most ring gap of a slip', 'More, and the leash moves too far before the collar acts.'),
+  squeezeMaxRatio: rule('martingale', 'ratio', 0.1, 'Most squeeze of a martingale', 'The strap is set below the girth by at most a tenth.'),
+  ringGapMm: rule('martingale', 'gap', 38, 'Gap of the rings when pulled', 'The rings-apart school keeps them an inch or two apart.'),
+  backOutMin: rule('back-out', 'ratio', 1.02, 'Head over closed collar, to hold at all', 'Below this the dog can reverse out.'),
+  backOutNarrow: rule('back-out', 'ratio', 1.1, 'Head over closed collar, to hold anywhere', 'Below this it holds only as long as it stays high and tight.'),
+  flatFaceMm: rule('head collar', 'gap', 35, 'Shortest muzzle for a head collar', 'A flat face cannot wear a nose loop.'),
+  postClearanceMm: rule('contacts', 'gap', 3, 'Post length beyond the coat', 'Posts must reach the skin through the flattened hair.'),
+  moveByHours: rule('contacts', 'hours', 6, 'Move the receiver after', 'Contacts left in one place hurt the skin; four to six hours.'),
+  dayHours: rule('contacts', 'hours', 12, 'Most wear in a day', 'The neck needs a rest.', 'from memory'),
+  restHours: rule('contacts', 'hours', 48, 'Rest for a pink place', 'A place of grade 1 rests two days, or until a later check is clear.'),
+  ewmaLambda: rule('levels', 'number', 0.3, 'Weight of the newest level (EWMA)', 'Between a quick and a steady chart.', 'from memory'),
+  ewmaLimit: rule('levels', 'number', 3, 'Alarm distance (EWMA)', 'Three standard errors.', 'from memory'),
+};
+
+/** All default values. */
+export const DEFAULT_HOUSE_RULES = Object.fromEntries(
+  Object.entries(HOUSE_RULES).map(([name, row]) => [name, row.default]),
+) as HouseRules;
+
+/** Rules that differ from the defaults; what is left out or undefined takes the default. */
+export type HouseRuleOverrides = { [Name in HouseRuleName]?: HouseRules[Name] | undefined };
+
+/** The defaults with a kennel's or a call's own values laid over them. */
+export function houseRules(overrides: HouseRuleOverrides = {}): HouseRules {
+  const given = Object.entries(overrides).filter(([, value]) => value !== undefined);
+  return { ...DEFAULT_HOUSE_RULES, ...Object.fromEntries(given) };
+}
+
+/** A window whose least is above its most, as the names of both rules; null when there is none. An aim outside its window is no contradiction. */
+export function contradictingRules(rules: HouseRules): [HouseRuleName, HouseRuleName] | null {
+  const ordered: [HouseRuleName, HouseRuleName][] = [
+    ['slackMinMm', 'slackMaxMm'],
+    ['slipMinMm', 'slipMaxMm'],
+  ];
+  return ordered.find(([low, high]) => (rules[low] as number) > (rules[high] as number)) ?? null;
+}

@@ -1,0 +1,15 @@
+const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+/**
+ * A count of things in words up to twelve: `two links`, `one link`, `no links`.
+ *
+ * @example countOf(2, 'link') // 'two links'
+ */
+export function countOf(count: number, thing: string, things = `${thing}s`): string {
+  return `${WORDS[count] ?? count} ${count === 1 ? thing : things}`;
+}
+
+/** A count alone in words up to twelve, capitalised when it opens a sentence. */
+export function countWord(count: number): string {
+  return WORDS[count] ?? String(count);
+}

@@ -1,0 +1,81 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import session from 'express-session';
+import type { Logger } from 'pino';
+import type { DataSource } from 'typeorm';
+import { SESSION_MS, SessionStore } from './data/session-store.ts';
+import { accountRoutes } from './http/account-routes.ts';
+import { answerProblems, sendProblem } from './http/answer-problems.ts';
+import { calcRoutes } from './http/calc-routes.ts';
+import { contentPolicy, sameOriginOnly } from './http/guards.ts';
+import { openApiDocument } from './http/openapi.ts';
+import { pages } from './http/pages.ts';
+import { recordRoutes } from './http/record-routes.ts';
+
+export const COOKIE_NAME = 'banter.session';
+
+export type AppOptions = {
+  dataSource: DataSource;
+  log: Logger;
+  sessionSecret: string;
+  version: string;
+  /** Whether the demo kennel may be entered with one click, where the database has one. */
+  demo: boolean;
+  /** The folder of built pages. */
+  pagesDir: string;
+  /** How many proxies in front are trusted to name the caller. */
+  proxies?: number;
+  limits?: { calculationsPerMinute?: number; signInsPerQuarterHour?: number; signUpsPerHour?: number };
+};
+
+/** The whole of Banter's HTTP, ready to listen. */
+export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('trust proxy', options.proxies ?? 0);
+  app.set('etag', false);
+  app.use(contentPolicy, compression());
+
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.get('/api/health', async (_request, response) => {
+    await dataSource.query('SELECT 1');
+    response.json({ ok: true });
+  });
+  const document = openApiDocument(options.version);
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(document);
+  });
+  app.use('/api/calc', calcRoutes(limits.calculationsPerMinute ?? 3000));
+
+  app.use('/api', sameOriginOnly);
+  app.use(
+    '/api',
+    session({
+      name: COOKIE_NAME,
+      secret: options.sessionSecret,
+      store: new SessionStore(dataSource),
+      resave: false,
+      saveUninitialized: false,
+      rolling: false,
+      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS, path: '/' },
+    }),
+  );
+  app.use(
+    '/api',
+    accountRoutes(dataSource, {
+      demo: options.demo,
+      signInsPerQuarterHour: limits.signInsPerQuarterHour ?? 10,
+      signUpsPerHour: limits.signUpsPerHour ?? 30,
+      cookieName: COOKIE_NAME,
+    }),
+    recordRoutes(dataSource),
+  );
+  app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
+  app.use(pages(options.pagesDir));
+  app.use((_request, response) => sendProblem(response, 'not-found'));
+  app.use(answerProblems(log));
+  return app;
+}

@@ -1,0 +1,27 @@
+import { DataSource } from 'typeorm';
+import { CollarEntity } from './entities/collar.ts';
+import { DogEntity } from './entities/dog.ts';
+import { FitCheckEntity } from './entities/fit-check.ts';
+import { KennelEntity } from './entities/kennel.ts';
+import { PersonEntity } from './entities/person.ts';
+import { PlanEntity } from './entities/plan.ts';
+import { SessionEntity } from './entities/session.ts';
+import { TapingEntity } from './entities/taping.ts';
+import { migrations } from './migrations/index.ts';
+
+/** The connection to MariaDB at a `mysql://` address; times are UTC. Not yet opened. */
+export function makeDataSource(url: string): DataSource {
+  return new DataSource({
+    type: 'mariadb',
+    url,
+    timezone: 'Z',
+    dateStrings: ['DATE'],
+    charset: 'utf8mb4_unicode_ci',
+    connectTimeout: 5000,
+    poolSize: 10,
+    synchronize: false,
+    entities: [KennelEntity, PersonEntity, SessionEntity, DogEntity, CollarEntity, TapingEntity, PlanEntity, FitCheckEntity],
+    migrations,
+    migrationsTransactionMode: 'none',
+  });
+}

@@ -1,0 +1,26 @@
+import type { DogFacts } from '@banter/contract';
+import { EntitySchema } from 'typeorm';
+import { recordColumns } from '../columns.ts';
+
+export type DogRow = Omit<DogFacts, 'archivedAt'> & { id: string; kennelId: string; version: number; archivedAt: Date | null };
+
+export const DogEntity = new EntitySchema<DogRow>({
+  name: 'dog',
+  tableName: 'dogs',
+  columns: {
+    ...recordColumns,
+    version: { type: 'int' },
+    name: { type: 'varchar', length: 60 },
+    breed: { type: 'varchar', length: 80 },
+    sex: { type: 'varchar', length: 10 },
+    bornOn: { type: 'date', nullable: true },
+    bornGuessed: { type: 'boolean' },
+    weightG: { type: 'double', nullable: true },
+    neckBuild: { type: 'varchar', length: 10 },
+    pull: { type: 'varchar', length: 10 },
+    worksOn: { type: 'varchar', length: 5 },
+    owner: { type: 'varchar', length: 120 },
+    notes: { type: 'text' },
+    archivedAt: { type: 'datetime', precision: 3, nullable: true },
+  },
+});

@@ -1,0 +1,24 @@
+import { EntitySchema } from 'typeorm';
+
+/** Somebody of a kennel. Without e-mail and password they are in the records but cannot sign in. */
+export type PersonRow = {
+  id: string;
+  kennelId: string;
+  name: string;
+  email: string | null;
+  passwordHash: string | null;
+  createdAt: Date;
+};
+
+export const PersonEntity = new EntitySchema<PersonRow>({
+  name: 'person',
+  tableName: 'people',
+  columns: {
+    id: { type: 'uuid', primary: true },
+    kennelId: { type: 'uuid' },
+    name: { type: 'varchar', length: 80 },
+    email: { type: 'varchar', length: 200, nullable: true },
+    passwordHash: { type: 'varchar', length: 200, nullable: true },
+    createdAt: { type: 'datetime', precision: 3 },
+  },
+});

@@ -1,0 +1,14 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+/** A migration that makes one table: DDL is not transactional here, so each does one thing. */
+export function makesTable(name: string, table: string, definition: string): new () => MigrationInterface {
+  return class implements MigrationInterface {
+    name = name;
+    async up(runner: QueryRunner): Promise<void> {
+      await runner.query(`CREATE TABLE \`${table}\` (${definition}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`);
+    }
+    async down(runner: QueryRunner): Promise<void> {
+      await runner.query(`DROP TABLE \`${table}\``);
+    }
+  };
+}

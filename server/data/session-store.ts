@@ -1,0 +1,55 @@
+import { createHash } from 'node:crypto';
+import session, { type SessionData } from 'express-session';
+import { LessThan, type DataSource } from 'typeorm';
+import { SessionEntity } from './entities/session.ts';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+/** A sign-in lasts this long after its last use. */
+export const SESSION_MS = 30 * DAY_MS;
+
+const hashOf = (id: string) => createHash('sha256').update(id).digest('hex');
+
+/** Sessions kept in the database, so that they survive a restart and can be taken away. */
+export class SessionStore extends session.Store {
+  private readonly rows;
+
+  constructor(dataSource: DataSource) {
+    super();
+    this.rows = dataSource.getRepository(SessionEntity);
+  }
+
+  override get(id: string, done: (error: unknown, data?: SessionData | null) => void): void {
+    this.rows.findOneBy({ idHash: hashOf(id) }).then((row) => {
+      done(null, row && row.expiresAt.getTime() > Date.now() ? (row.data as unknown as SessionData) : null);
+    }, done);
+  }
+
+  override set(id: string, data: SessionData, done: (error?: unknown) => void = () => {}): void {
+    const expiresAt = new Date(Date.now() + SESSION_MS);
+    const row = { idHash: hashOf(id), personId: data.personId ?? null, data: data as unknown as object, expiresAt };
+    this.rows.upsert(row, ['idHash']).then(() => done(), done);
+  }
+
+  override touch(id: string, _data: SessionData, done: (error?: unknown) => void = () => {}): void {
+    // Once a day is enough to keep a used session alive; a write per request is not needed for that.
+    const expiresAt = new Date(Date.now() + SESSION_MS);
+    const renewBefore = new Date(expiresAt.getTime() - DAY_MS);
+    this.rows.update({ idHash: hashOf(id), expiresAt: LessThan(renewBefore) }, { expiresAt }).then(() => done(), done);
+  }
+
+  override destroy(id: string, done: (error?: unknown) => void = () => {}): void {
+    this.rows.delete({ idHash: hashOf(id) }).then(() => done(), done);
+  }
+
+  /** Removes sessions that have run out. */
+  async sweep(): Promise<void> {
+    await this.rows.delete({ expiresAt: LessThan(new Date()) });
+  }
+}
+
+declare module 'express-session' {
+  interface SessionData {
+    personId: string;
+    kennelId: string;
+  }
+}

@@ -1,0 +1,155 @@
+import type { DogFacts } from '@banter/contract';
+import type { GirthSite } from '@banter/core';
+
+/** A taping of the story: how long ago, by whom (index into the staff), and the girth it is about, mm. */
+export type ToldTaping = {
+  daysAgo: number;
+  by: 0 | 1 | 2;
+  site: GirthSite;
+  girthMm: number;
+  coatDepthMm?: number;
+  weightKg?: number;
+  /** One reading this far off, mm: a slip of the tape. */
+  oddMm?: number;
+};
+
+/** A dog of the story, with what was measured of it. Everything here is invented. */
+export type ToldDog = {
+  key: string;
+  facts: Pick<DogFacts, 'name' | 'breed' | 'sex' | 'neckBuild' | 'pull' | 'worksOn' | 'owner' | 'notes'> & { ageDays: number; weightKg: number };
+  tapings: ToldTaping[];
+};
+
+const adult = (high: number, mid: number, base: number, head: number, daysAgo: number, by: 0 | 1 | 2 = 0): ToldTaping[] => [
+  { daysAgo, by, site: 'high', girthMm: high },
+  { daysAgo, by, site: 'mid', girthMm: mid },
+  { daysAgo, by, site: 'base', girthMm: base },
+  { daysAgo, by, site: 'head', girthMm: head },
+];
+
+const YEAR = 365;
+
+/** The dogs of Marrow Fen: goose patrol on the bogs, truffle finding, and hill-hut couriers. */
+export const TOLD_DOGS: readonly ToldDog[] = [
+  {
+    key: 'bramble',
+    facts: {
+      name: 'Bramble', breed: 'Labrador Retriever', sex: 'female', neckBuild: 'average', pull: 'drags', worksOn: 'left',
+      owner: 'Household Pike-Ashdown', notes: 'Goose patrol on the east bog. Drags towards water.', ageDays: 2.4 * YEAR, weightKg: 29,
+    },
+    tapings: adult(398, 442, 500, 472, 41),
+  },
+  {
+    key: 'fern',
+    facts: {
+      name: 'Fern', breed: 'German Shepherd Dog', sex: 'female', neckBuild: 'average', pull: 'drags', worksOn: 'left',
+      owner: 'Oda Winterbourne', notes: 'Hill-hut courier in training. Sits between two links of 3.0 mm.', ageDays: 1.9 * YEAR, weightKg: 32,
+    },
+    tapings: adult(420, 470, 528, 505, 12, 2),
+  },
+  {
+    key: 'tansy',
+    facts: {
+      name: 'Tansy', breed: 'Whippet', sex: 'female', neckBuild: 'slender', pull: 'pulls', worksOn: 'left',
+      owner: 'Lorcan Tallow', notes: 'Head hardly wider than the neck. Backs out of flat collars.', ageDays: 3.1 * YEAR, weightKg: 13,
+    },
+    // The head came last: the first plan was made without it.
+    tapings: [...adult(285, 300, 338, 292, 23, 1).slice(0, 3), { daysAgo: 20, by: 1, site: 'head', girthMm: 292 }],
+  },
+  {
+    key: 'moss',
+    facts: {
+      name: 'Moss', breed: 'Bernese Mountain Dog', sex: 'male', neckBuild: 'heavy', pull: 'pulls', worksOn: 'right',
+      owner: 'Household Grindle', notes: 'Thick double coat: always taped over hair, depth noted.', ageDays: 4.2 * YEAR, weightKg: 45,
+    },
+    tapings: [
+      { daysAgo: 30, by: 0, site: 'high', girthMm: 566, coatDepthMm: 9 },
+      { daysAgo: 30, by: 0, site: 'mid', girthMm: 612, coatDepthMm: 9 },
+      { daysAgo: 30, by: 0, site: 'base', girthMm: 690, coatDepthMm: 11 },
+      { daysAgo: 30, by: 0, site: 'head', girthMm: 622 },
+    ],
+  },
+  {
+    key: 'burdock',
+    facts: {
+      name: 'Burdock', breed: 'Bullmastiff', sex: 'male', neckBuild: 'heavy', pull: 'drags', worksOn: 'left',
+      owner: 'Sunniva Quill', notes: 'Heavy neck, gentle, has pulled two people over.', ageDays: 2.8 * YEAR, weightKg: 56,
+    },
+    tapings: adult(592, 640, 702, 668, 25, 2),
+  },
+  {
+    key: 'pip',
+    facts: {
+      name: 'Pip', breed: 'Papillon', sex: 'male', neckBuild: 'slender', pull: 'pulls', worksOn: 'left',
+      owner: 'Hester Rowntree-Vale', notes: 'Toy throat: light hands.', ageDays: 5 * YEAR, weightKg: 3.8,
+    },
+    tapings: adult(190, 204, 232, 226, 8, 0),
+  },
+  {
+    key: 'nutmeg',
+    facts: {
+      name: 'Nutmeg', breed: 'Lagotto Romagnolo', sex: 'female', neckBuild: 'average', pull: 'settled', worksOn: 'left',
+      owner: 'Marrow Fen', notes: 'Truffle finder. Curls flattened under the tape, depth noted.', ageDays: 6.3 * YEAR, weightKg: 14,
+    },
+    tapings: [
+      { daysAgo: 55, by: 1, site: 'high', girthMm: 342, coatDepthMm: 5 },
+      { daysAgo: 55, by: 1, site: 'base', girthMm: 415, coatDepthMm: 6 },
+      { daysAgo: 55, by: 1, site: 'head', girthMm: 396 },
+    ],
+  },
+  {
+    key: 'barnaby',
+    facts: {
+      name: 'Barnaby', breed: 'French Bulldog', sex: 'male', neckBuild: 'heavy', pull: 'pulls', worksOn: 'right',
+      owner: 'Ferris Oakapple', notes: 'Flat face: ask the vet before anything round the neck.', ageDays: 3.6 * YEAR, weightKg: 12.5,
+    },
+    tapings: adult(358, 384, 420, 402, 16, 2),
+  },
+  {
+    key: 'sorrel',
+    facts: {
+      name: 'Sorrel', breed: 'Hovawart', sex: 'female', neckBuild: 'average', pull: 'pulls', worksOn: 'left',
+      owner: 'Marrow Fen', notes: 'Growing: taped every other week.', ageDays: 238, weightKg: 24.6,
+    },
+    tapings: [
+      { daysAgo: 84, by: 1, site: 'high', girthMm: 318, weightKg: 15.2 },
+      { daysAgo: 70, by: 0, site: 'high', girthMm: 331, weightKg: 17.3 },
+      { daysAgo: 56, by: 1, site: 'high', girthMm: 345, weightKg: 19.2 },
+      { daysAgo: 42, by: 2, site: 'high', girthMm: 354, weightKg: 20.9 },
+      { daysAgo: 28, by: 1, site: 'high', girthMm: 363, weightKg: 22.4 },
+      { daysAgo: 14, by: 0, site: 'high', girthMm: 371, weightKg: 23.6 },
+      { daysAgo: 1, by: 1, site: 'high', girthMm: 378, weightKg: 24.6 },
+      { daysAgo: 1, by: 1, site: 'base', girthMm: 462, weightKg: 24.6 },
+      { daysAgo: 1, by: 1, site: 'head', girthMm: 455, weightKg: 24.6 },
+    ],
+  },
+  {
+    key: 'wick',
+    facts: {
+      name: 'Wick', breed: 'Labrador Retriever', sex: 'male', neckBuild: 'average', pull: 'pulls', worksOn: 'left',
+      owner: 'Ambrose Fennimore', notes: 'New this week.', ageDays: 1.4 * YEAR, weightKg: 27,
+    },
+    tapings: [{ daysAgo: 2, by: 2, site: 'high', girthMm: 478, weightKg: 27, oddMm: 11 }],
+  },
+  {
+    key: 'hale',
+    facts: {
+      name: 'Hale', breed: 'Alaskan Malamute', sex: 'male', neckBuild: 'average', pull: 'drags', worksOn: 'left',
+      owner: 'Marrow Fen', notes: 'Courier to the upper huts, thick double coat.', ageDays: 3.9 * YEAR, weightKg: 38,
+    },
+    tapings: [
+      { daysAgo: 9, by: 0, site: 'high', girthMm: 502, coatDepthMm: 10 },
+      { daysAgo: 9, by: 0, site: 'mid', girthMm: 548, coatDepthMm: 11 },
+      { daysAgo: 9, by: 0, site: 'base', girthMm: 622, coatDepthMm: 12 },
+      { daysAgo: 9, by: 0, site: 'head', girthMm: 572 },
+    ],
+  },
+  {
+    key: 'juniper',
+    facts: {
+      name: 'Juniper', breed: 'Border Collie', sex: 'female', neckBuild: 'average', pull: 'settled', worksOn: 'right',
+      owner: 'Ysolde Marchbank', notes: '', ageDays: 4.7 * YEAR, weightKg: 18.5,
+    },
+    tapings: [],
+  },
+];

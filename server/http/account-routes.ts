@@ -1,0 +1,57 @@
+import { KennelSettings, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
+import { Router, type Request } from 'express';
+import type { DataSource } from 'typeorm';
+import { Accounts } from '../services/accounts.ts';
+import { Failure } from '../services/failure.ts';
+import { changeKennel, kennelAnswer, kennelOf } from '../services/kennels.ts';
+import { limitSignIns, limitSignUps, signedIn } from './guards.ts';
+import { parseBody, readJson, versionOf } from './read-request.ts';
+import { scopeOf } from './scope-of.ts';
+
+/** Puts somebody into a new session, so that an id known before sign-in is worth nothing after it. */
+async function enter(request: Request, me: Me): Promise<Me> {
+  await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
+  request.session.personId = me.person.id;
+  request.session.kennelId = me.kennel.id;
+  await new Promise<void>((resolve, reject) => request.session.save((error) => (error ? reject(error) : resolve())));
+  return me;
+}
+
+export type AccountOptions = { demo: boolean; signInsPerQuarterHour: number; signUpsPerHour: number; cookieName: string };
+
+/** The way in and out, and the kennel's own settings. */
+export function accountRoutes(dataSource: DataSource, options: AccountOptions): Router {
+  const accounts = new Accounts(dataSource);
+  const routes = Router();
+
+  routes.get('/doorstep', async (request, response) => {
+    const { personId } = request.session;
+    const answer: Doorstep = {
+      demo: options.demo && (await accounts.demoKennel()) !== null,
+      me: personId ? await accounts.me(personId) : null,
+    };
+    response.json(answer);
+  });
+  routes.post('/sign-up', limitSignUps(options.signUpsPerHour), ...readJson, async (request, response) => {
+    response.status(201).json(await enter(request, await accounts.signUp(parseBody(SignUp, request))));
+  });
+  routes.post('/sign-in', ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
+    response.json(await enter(request, await accounts.signIn(parseBody(SignIn, request))));
+  });
+  routes.post('/sign-in/demo', async (request, response) => {
+    if (!options.demo) throw new Failure('not-found');
+    response.json(await enter(request, await accounts.signInToDemo()));
+  });
+  routes.post('/sign-out', async (request, response) => {
+    await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
+    response.clearCookie(options.cookieName).status(204).end();
+  });
+
+  routes.get('/kennel', signedIn, async (request, response) => {
+    response.json(kennelAnswer(await kennelOf(scopeOf(request, dataSource))));
+  });
+  routes.put('/kennel', signedIn, ...readJson, async (request, response) => {
+    response.json(await changeKennel(dataSource, request.session.kennelId!, parseBody(KennelSettings, request), versionOf(request)));
+  });
+  return routes;
+}

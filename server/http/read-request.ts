@@ -1,0 +1,52 @@
+import { fieldErrors, RecordId, type z } from '@banter/contract';
+import express, { type Request, type RequestHandler } from 'express';
+import { Failure } from '../services/failure.ts';
+
+/** No request of Banter's is larger than this. */
+export const BODY_LIMIT = 64 * 1024;
+
+/** Reads any body as JSON, whatever its type says; an empty one is not JSON. */
+export const readAnyJson: RequestHandler[] = [
+  express.json({ limit: BODY_LIMIT, strict: false, type: () => true }),
+  (request, _response, next) => {
+    if (request.body === undefined) throw new Failure('not-json');
+    next();
+  },
+];
+
+/** Reads a JSON body; a form of another site can send no such type, which is part of the guard against it. */
+export const readJson: RequestHandler[] = [
+  (request, _response, next) => {
+    const hasBody = request.headers['content-length'] !== '0' && (request.headers['content-length'] ?? request.headers['transfer-encoding']) !== undefined;
+    if (hasBody && !request.is('application/json')) throw new Failure('wrong-type');
+    next();
+  },
+  express.json({ limit: BODY_LIMIT, strict: false }),
+];
+
+/** Parses a body by its schema, or fails with the errors at their fields. */
+export function parseBody<Schema extends z.ZodType>(schema: Schema, request: Request): z.output<Schema> {
+  if (request.body === undefined) throw new Failure('not-json');
+  const parsed = schema.safeParse(request.body);
+  if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
+  return parsed.data;
+}
+
+/** The id in the address; anything that is no id names nothing. */
+export function idOf(request: Request): string {
+  const parsed = RecordId.safeParse(request.params.id);
+  if (!parsed.success) {
+    if (request.method === 'PUT') throw new Failure('bad-input', { errors: [{ path: 'id', message: 'The id must be a UUID of version 7.' }] });
+    throw new Failure('not-found');
+  }
+  return parsed.data.toLowerCase();
+}
+
+/** The version that If-Match names, or null when there is no such header. */
+export function versionOf(request: Request): number | null {
+  const header = request.get('if-match');
+  if (header === undefined) return null;
+  const found = /^(?:W\/)?"?(\d{1,9})"?$/.exec(header.trim());
+  if (!found) throw new Failure('bad-input', { errors: [{ path: 'If-Match', message: 'If-Match must name a version, such as "3".' }] });
+  return Number(found[1]);
+}

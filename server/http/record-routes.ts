@@ -1,0 +1,66 @@
+import { CollarFacts, DogFacts, NewFitCheck, NewPlan, NewTaping, type z } from '@banter/contract';
+import { Router } from 'express';
+import type { DataSource } from 'typeorm';
+import { collarKindOfRecord } from '../services/collars.ts';
+import { dogPage, dogsPage } from '../services/dog-pages.ts';
+import { dogKind } from '../services/dogs.ts';
+import { fitCheckKind } from '../services/fit-checks.ts';
+import { planKind } from '../services/plans.ts';
+import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
+import { tapingKind } from '../services/tapings.ts';
+import { signedIn } from './guards.ts';
+import { idOf, parseBody, readJson, versionOf } from './read-request.ts';
+import { scopeOf } from './scope-of.ts';
+
+/** Everything that a kennel keeps. */
+export function recordRoutes(dataSource: DataSource): Router {
+  const routes = Router();
+  routes.use(['/dogs', '/collars', '/tapings', '/plans', '/fit-checks'], signedIn);
+
+  const versioned = <Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer extends { version: number }>(
+    path: string,
+    schema: z.ZodType<Facts>,
+    kind: VersionedKind<Row, Facts, Answer>,
+  ) => {
+    routes.get(`/${path}/:id`, async (request, response) => {
+      const answer = kind.toAnswer(await scopeOf(request, dataSource).get(kind.entity, idOf(request)));
+      response.set('ETag', `"${answer.version}"`).json(answer);
+    });
+    routes.put(`/${path}/:id`, ...readJson, async (request, response) => {
+      const put = await putVersioned(scopeOf(request, dataSource), kind, idOf(request), parseBody(schema, request), versionOf(request));
+      response.status(put.created ? 201 : 200).set('ETag', `"${put.record.version}"`).json(put.record);
+    });
+  };
+  const appended = <Row extends { id: string; kennelId: string }, New extends object, Answer>(
+    path: string,
+    schema: z.ZodType<New>,
+    kind: AppendedKind<Row, New, Answer>,
+  ) => {
+    routes.get(`/${path}/:id`, async (request, response) => {
+      const scope = scopeOf(request, dataSource);
+      const [answer] = await kind.toAnswers(scope, [await scope.get(kind.entity, idOf(request))]);
+      response.json(answer);
+    });
+    routes.put(`/${path}/:id`, ...readJson, async (request, response) => {
+      const put = await putAppended(scopeOf(request, dataSource), kind, idOf(request), parseBody(schema, request));
+      response.status(put.created ? 201 : 200).json(put.record);
+    });
+  };
+
+  routes.get('/dogs', async (request, response) => {
+    response.json(await dogsPage(scopeOf(request, dataSource)));
+  });
+  routes.get('/dogs/:id/page', async (request, response) => {
+    response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));
+  });
+  routes.get('/collars', async (request, response) => {
+    const rows = await scopeOf(request, dataSource).all(collarKindOfRecord.entity, {}, { name: 'ASC', id: 'ASC' });
+    response.json({ collars: rows.map(collarKindOfRecord.toAnswer) });
+  });
+  versioned('dogs', DogFacts, dogKind);
+  versioned('collars', CollarFacts, collarKindOfRecord);
+  appended('tapings', NewTaping, tapingKind);
+  appended('plans', NewPlan, planKind);
+  appended('fit-checks', NewFitCheck, fitCheckKind);
+  return routes;
+}

@@ -1,0 +1,93 @@
+import type { Me, SignIn, SignUp } from '@banter/contract';
+import { hash, verify } from '@node-rs/argon2';
+import type { DataSource } from 'typeorm';
+import { v7 as uuidv7 } from 'uuid';
+import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
+import { badField, Failure } from './failure.ts';
+import { kennelAnswer } from './kennels.ts';
+
+/** Argon2id at the least memory and passes of OWASP's Password Storage Cheat Sheet (19 MiB, 2 passes, 1 lane). */
+const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
+
+/** A hash of no password, so that an unknown e-mail takes as long as a wrong password. */
+const nobody = hash(uuidv7(), ARGON2);
+
+/** House schools a new kennel starts with; its people change them whenever they like. */
+const FIRST_SCHOOLS = { gaugeSchool: 'pull-first', betweenSchool: 'finer', ringPlace: 'nape', rules: {} } as const;
+
+export function meAnswer(person: PersonRow, kennel: KennelRow): Me {
+  return { person: { id: person.id, name: person.name, email: person.email ?? '' }, kennel: kennelAnswer(kennel) };
+}
+
+/** Kennels and people that sign in. */
+export class Accounts {
+  private readonly dataSource: DataSource;
+
+  constructor(dataSource: DataSource) {
+    this.dataSource = dataSource;
+  }
+
+  /** Makes a kennel with its first person. */
+  async signUp(request: SignUp): Promise<Me> {
+    const passwordHash = await hash(request.password, ARGON2);
+    const now = new Date();
+    try {
+      new Intl.DateTimeFormat('en', { timeZone: request.timeZone });
+    } catch {
+      throw badField('timeZone', 'This time zone is not known.');
+    }
+    const kennel: KennelRow = {
+      id: uuidv7(),
+      version: 1,
+      name: request.kennelName.trim(),
+      lengthUnit: request.lengthUnit,
+      massUnit: request.massUnit,
+      timeZone: request.timeZone,
+      ...FIRST_SCHOOLS,
+      demo: false,
+      createdAt: now,
+    };
+    const person: PersonRow = { id: uuidv7(), kennelId: kennel.id, name: request.name.trim(), email: request.email, passwordHash, createdAt: now };
+    try {
+      await this.dataSource.transaction(async (manager) => {
+        await manager.insert(KennelEntity, kennel);
+        await manager.insert(PersonEntity, person);
+      });
+    } catch (error) {
+      if ((error as { code?: string }).code === 'ER_DUP_ENTRY') {
+        throw new Failure('email-taken', { errors: [{ path: 'email', message: 'This e-mail already has a kennel; sign in instead.' }] });
+      }
+      throw error;
+    }
+    return meAnswer(person, kennel);
+  }
+
+  /** The person of an e-mail and password; fails alike whether the e-mail or the password is wrong. */
+  async signIn({ email, password }: SignIn): Promise<Me> {
+    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ email });
+    const right = await verify(person?.passwordHash ?? (await nobody), password);
+    if (!person?.passwordHash || !right) throw new Failure('wrong-sign-in');
+    return (await this.me(person.id))!;
+  }
+
+  /** Signs in to the demo kennel, where this database has one. */
+  async signInToDemo(): Promise<Me> {
+    const kennel = await this.demoKennel();
+    const person =
+      kennel && (await this.dataSource.getRepository(PersonEntity).findOne({ where: { kennelId: kennel.id }, order: { createdAt: 'ASC', id: 'ASC' } }));
+    if (!kennel || !person) throw new Failure('not-found');
+    return meAnswer(person, kennel);
+  }
+
+  async demoKennel(): Promise<KennelRow | null> {
+    return await this.dataSource.getRepository(KennelEntity).findOneBy({ demo: true });
+  }
+
+  /** Who a person is, or null when they are gone. */
+  async me(personId: string): Promise<Me | null> {
+    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId });
+    const kennel = person && (await this.dataSource.getRepository(KennelEntity).findOneBy({ id: person.kennelId }));
+    return person && kennel ? meAnswer(person, kennel) : null;
+  }
+}

@@ -1,0 +1,13 @@
+import type { Collar, CollarFacts } from '@banter/contract';
+import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
+import type { VersionedKind } from './record-base.ts';
+
+export function collarAnswer({ kennelId: _kennel, retiredAt, ...row }: CollarRow): Collar {
+  return { ...row, retiredAt: retiredAt && retiredAt.toISOString() };
+}
+
+export const collarKindOfRecord: VersionedKind<CollarRow, CollarFacts, Collar> = {
+  entity: CollarEntity,
+  toColumns: ({ retiredAt, ...facts }) => ({ ...facts, retiredAt: retiredAt === null ? null : new Date(retiredAt) }),
+  toAnswer: collarAnswer,
+};

@@ -1,0 +1,21 @@
+import { birthDateFault, type Dog, type DogFacts } from '@banter/contract';
+import { DateTime } from 'luxon';
+import { DogEntity, type DogRow } from '../data/entities/dog.ts';
+import { badField } from './failure.ts';
+import { kennelOf } from './kennels.ts';
+import type { VersionedKind } from './record-base.ts';
+
+export function dogAnswer({ kennelId: _kennel, archivedAt, ...row }: DogRow): Dog {
+  return { ...row, archivedAt: archivedAt && archivedAt.toISOString() };
+}
+
+export const dogKind: VersionedKind<DogRow, DogFacts, Dog> = {
+  entity: DogEntity,
+  toColumns: ({ archivedAt, ...facts }) => ({ ...facts, archivedAt: archivedAt === null ? null : new Date(archivedAt) }),
+  toAnswer: dogAnswer,
+  admit: async (facts, scope) => {
+    const { timeZone } = await kennelOf(scope);
+    const fault = birthDateFault(facts.bornOn, DateTime.now().setZone(timeZone).toISODate()!);
+    if (fault) throw badField('bornOn', fault);
+  },
+};

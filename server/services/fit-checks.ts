@@ -1,0 +1,34 @@
+import { collarKind, type FitCheck, type NewFitCheck } from '@banter/contract';
+import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
+import { PlanEntity } from '../data/entities/plan.ts';
+import { badField } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf, rulesOf } from './kennels.ts';
+import { keptAnswers, keptNow } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+
+async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
+  // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
+  const plan = await scope.hold(PlanEntity, sent.planId);
+  if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
+  const kind = collarKind(sent.kind);
+  const rules = rulesOf(await kennelOf(scope));
+  const earlier = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
+  const outcome = kind.check(plan.inputs.dog, plan.inputs.collar, plan.choices, sent.on, sent.answers, earlier, rules);
+  return { ...sent, id, attempt: earlier.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
+}
+
+export const fitCheckKind: AppendedKind<FitCheckRow, NewFitCheck, FitCheck> = {
+  entity: FitCheckEntity,
+  compute,
+  sentOf: (row) => ({
+    dogId: row.dogId,
+    planId: row.planId,
+    kind: row.kind,
+    on: row.on,
+    answers: row.answers,
+    note: row.note,
+    at: row.at.toISOString(),
+  }),
+  toAnswers: keptAnswers,
+};

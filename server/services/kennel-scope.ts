@@ -1,0 +1,94 @@
+import { type DataSource, type EntityManager, type EntitySchema, type FindOptionsOrder, type FindOptionsWhere, In, type QueryDeepPartialEntity } from 'typeorm';
+import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { Failure } from './failure.ts';
+
+type OfKennel = { id: string; kennelId: string };
+
+/**
+ * The one place where records are read and written: everything goes through a kennel's scope, and a record of another
+ * kennel does not exist in it.
+ */
+export class KennelScope {
+  readonly kennelId: string;
+  readonly personId: string;
+  private readonly manager: EntityManager;
+
+  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string }) {
+    this.manager = 'manager' in dataSource ? dataSource.manager : dataSource;
+    this.kennelId = who.kennelId;
+    this.personId = who.personId;
+  }
+
+  /** The kennel itself. */
+  async kennel(): Promise<KennelRow | null> {
+    return await this.manager.findOneBy(KennelEntity, { id: this.kennelId });
+  }
+
+  /** Runs several writes as one. */
+  inOne<T>(work: (scope: KennelScope) => Promise<T>): Promise<T> {
+    return this.manager.transaction((manager) => work(new KennelScope(manager, this)));
+  }
+
+  async find<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T | null> {
+    return await this.manager.findOneBy(entity, this.where<T>({ id } as FindOptionsWhere<T>));
+  }
+
+  /** The record, or the failure `not-found`. */
+  async get<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T> {
+    const row = await this.find(entity, id);
+    if (!row) throw new Failure('not-found');
+    return row;
+  }
+
+  /** The record, locked until the end of the transaction, or the failure `not-found`. */
+  async hold<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T> {
+    const row = await this.manager.findOne(entity, {
+      where: this.where<T>({ id } as FindOptionsWhere<T>),
+      lock: { mode: 'pessimistic_write' },
+    });
+    if (!row) throw new Failure('not-found');
+    return row;
+  }
+
+  async all<T extends OfKennel>(entity: EntitySchema<T>, where: FindOptionsWhere<T>, order: FindOptionsOrder<T>): Promise<T[]> {
+    return await this.manager.find(entity, { where: this.where(where), order });
+  }
+
+  async someOf<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
+    if (ids.length === 0) return [];
+    return await this.manager.findBy(entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
+  }
+
+  /** Whether another kennel has a record under this id: such an id is answered like one that does not exist. */
+  async isElsewhere<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<boolean> {
+    const row = await this.manager.findOneBy(entity, { id } as FindOptionsWhere<T>);
+    return row !== null && row.kennelId !== this.kennelId;
+  }
+
+  async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {
+    await this.manager.insert(entity, { ...row, kennelId: this.kennelId } as unknown as QueryDeepPartialEntity<T>);
+  }
+
+  /** Changes a record if it is still at this version; answers whether it was. */
+  async updateAt<T extends OfKennel & { version: number }>(
+    entity: EntitySchema<T>,
+    id: string,
+    version: number,
+    change: Partial<T>,
+  ): Promise<boolean> {
+    const done = await this.manager.update(entity, this.where<T>({ id, version } as unknown as FindOptionsWhere<T>), {
+      ...change,
+      version: version + 1,
+    } as unknown as QueryDeepPartialEntity<T>);
+    return done.affected === 1;
+  }
+
+  /** A query of one's own over a record's table, already scoped; its alias is `record`. */
+  query<T extends OfKennel>(entity: EntitySchema<T>) {
+    return this.manager.createQueryBuilder<T>(entity, 'record').where('record.kennelId = :kennelId', { kennelId: this.kennelId });
+  }
+
+  private where<T extends OfKennel>(more: FindOptionsWhere<T>): FindOptionsWhere<T> {
+    return { ...more, kennelId: this.kennelId } as FindOptionsWhere<T>;
+  }
+}

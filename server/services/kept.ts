@@ -1,0 +1,28 @@
+import { CORE_VERSION, type HouseRules } from '@banter/core';
+import { PersonEntity } from '../data/entities/person.ts';
+import { badField } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+
+/** A clock may run ahead of ours by this much; further, the time is asked about. */
+const CLOCK_AHEAD_MS = 24 * 60 * 60 * 1000;
+
+/** The columns that every kept verdict gets: who, when it happened and arrived, and what computed it. */
+export function keptNow(scope: KennelScope, at: string, rules: HouseRules) {
+  const happened = new Date(at);
+  if (happened.getTime() > Date.now() + CLOCK_AHEAD_MS) throw badField('at', 'This time lies in the future.');
+  return { personId: scope.personId, at: happened, recordedAt: new Date(), coreVersion: CORE_VERSION, rules: { ...rules } };
+}
+
+type KeptRow = { personId: string; at: Date; recordedAt: Date; kennelId: string };
+
+/** Rows of kept verdicts as they are answered: times as text, the person's name beside the id. */
+export async function keptAnswers<Row extends KeptRow>(scope: KennelScope, rows: Row[]) {
+  const people = await scope.someOf(PersonEntity, [...new Set(rows.map((row) => row.personId))]);
+  const names = new Map(people.map((person) => [person.id, person.name]));
+  return rows.map(({ kennelId: _kennel, at, recordedAt, ...row }) => ({
+    ...row,
+    at: at.toISOString(),
+    recordedAt: recordedAt.toISOString(),
+    personName: names.get(row.personId) ?? '',
+  }));
+}

@@ -1,0 +1,94 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { EntitySchema } from 'typeorm';
+import { Failure } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+
+/** What came of a PUT: a new record, or one that was there. */
+export type Put<Answer> = { created: boolean; record: Answer };
+
+const DUPLICATE = 'ER_DUP_ENTRY';
+const isDuplicate = (error: unknown) => (error as { code?: string }).code === DUPLICATE;
+/** As it would read back from JSON: dates as text, undefined gone. */
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+/** How a versioned record goes between the wire and its table. */
+export type VersionedKind<Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer> = {
+  entity: EntitySchema<Row>;
+  toColumns: (facts: Facts) => Partial<Row>;
+  toAnswer: (row: Row) => Answer;
+  /** What must hold beyond the schema; throws a Failure. */
+  admit?: (facts: Facts, scope: KennelScope) => Promise<void>;
+};
+
+/**
+ * Creates or changes a record by the id its maker gave it.
+ *
+ * Without `version` it creates; the same content again answers the record as it stands, so that a repeated request
+ * is the same request. With `version` it changes that version; an older one answers `newer-version` with the record
+ * as it now is, unless it already says the same.
+ */
+export async function putVersioned<Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer>(
+  scope: KennelScope,
+  kind: VersionedKind<Row, Facts, Answer>,
+  id: string,
+  facts: Facts,
+  version: number | null,
+): Promise<Put<Answer>> {
+  const same = (row: Row) => isDeepStrictEqual(plain({ ...(kind.toAnswer(row) as object), ...facts }), plain(kind.toAnswer(row)));
+  const against = (row: Row): Put<Answer> => {
+    if (same(row)) return { created: false, record: kind.toAnswer(row) };
+    throw new Failure('newer-version', { current: kind.toAnswer(row) });
+  };
+
+  const existing = await scope.find(kind.entity, id);
+  if (!existing) {
+    if (version !== null || (await scope.isElsewhere(kind.entity, id))) throw new Failure('not-found');
+    await kind.admit?.(facts, scope);
+    try {
+      await scope.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      return against(await scope.get(kind.entity, id));
+    }
+    return { created: true, record: kind.toAnswer(await scope.get(kind.entity, id)) };
+  }
+  if (version === null || version !== existing.version || same(existing)) return against(existing);
+  await kind.admit?.(facts, scope);
+  const changed = await scope.updateAt(kind.entity, id, version, kind.toColumns(facts));
+  const now = await scope.get(kind.entity, id);
+  return changed ? { created: false, record: kind.toAnswer(now) } : against(now);
+}
+
+/** How something that happened goes into its table: computed once, with all it needs, in the transaction that keeps it. */
+export type AppendedKind<Row extends { id: string; kennelId: string }, New extends object, Answer> = {
+  entity: EntitySchema<Row>;
+  /** Computes the whole row; throws a Failure when it cannot be. */
+  compute: (scope: KennelScope, id: string, sent: New) => Promise<Omit<Row, 'kennelId'>>;
+  /** The part of a row that was sent, to compare a repeated request with. */
+  sentOf: (row: Row) => New;
+  toAnswers: (scope: KennelScope, rows: Row[]) => Promise<Answer[]>;
+};
+
+/** Keeps something that happened, once. The same again answers what was kept; something else under its id is refused. */
+export async function putAppended<Row extends { id: string; kennelId: string }, New extends object, Answer>(
+  scope: KennelScope,
+  kind: AppendedKind<Row, New, Answer>,
+  id: string,
+  sent: New,
+): Promise<Put<Answer>> {
+  const answer = async (row: Row, created: boolean): Promise<Put<Answer>> => {
+    const [record] = await kind.toAnswers(scope, [row]);
+    if (!created && !isDeepStrictEqual(plain(kind.sentOf(row)), plain(sent))) throw new Failure('already-recorded', { current: record });
+    return { created, record: record! };
+  };
+  const existing = await scope.find(kind.entity, id);
+  if (existing) return answer(existing, false);
+  if (await scope.isElsewhere(kind.entity, id)) throw new Failure('not-found');
+  try {
+    await scope.inOne(async (within) => within.insert(kind.entity, await kind.compute(within, id, sent)));
+  } catch (error) {
+    if (!isDuplicate(error)) throw error;
+    return answer(await scope.get(kind.entity, id), false);
+  }
+  return answer(await scope.get(kind.entity, id), true);
+}

@@ -1,0 +1,42 @@
+import { tapeRequest, type NewTaping, type Taping } from '@banter/contract';
+import { median, taping } from '@banter/core';
+import { DogEntity } from '../data/entities/dog.ts';
+import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
+import { badField } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf, rulesOf } from './kennels.ts';
+import { keptAnswers, keptNow } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+
+async function compute(scope: KennelScope, id: string, sent: NewTaping): Promise<Omit<TapingRow, 'kennelId'>> {
+  await scope.get(DogEntity, sent.dogId);
+  if (sent.correctsId !== null) {
+    const corrected = await scope.find(TapingEntity, sent.correctsId);
+    if (!corrected || corrected.dogId !== sent.dogId || corrected.site !== sent.site) {
+      throw badField('correctsId', 'What this corrects is not a taping of the same site of this dog.');
+    }
+  }
+  const rules = rulesOf(await kennelOf(scope));
+  const { rules: _none, ...request } = tapeRequest(sent);
+  const { reasons, ...result } = taping(request, rules);
+  const onSkin = !sent.overCoat || sent.coatDepthMm !== null;
+  return { ...sent, id, tapedMm: median(sent.readingsMm), basis: onSkin ? 'skin' : 'coat', result, reasons, ...keptNow(scope, sent.at, rules) };
+}
+
+export const tapingKind: AppendedKind<TapingRow, NewTaping, Taping> = {
+  entity: TapingEntity,
+  compute,
+  sentOf: (row) => ({
+    dogId: row.dogId,
+    site: row.site,
+    readingsMm: row.readingsMm,
+    typed: row.typed,
+    overCoat: row.overCoat,
+    coatDepthMm: row.coatDepthMm,
+    weightG: row.weightG,
+    neckBuild: row.neckBuild,
+    at: row.at.toISOString(),
+    correctsId: row.correctsId,
+  }),
+  toAnswers: keptAnswers,
+};
