@@ -26,4 +26,5 @@ export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.t
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
+export { nextStep, type NextStep } from './records/next-step.ts';
 export { CollarsPage, DogCard, DogPage, DogsPage } from './records/pages.ts';

@@ -28,6 +28,7 @@ export { technicalError, type TechnicalError } from './measure/technical-error.t
 export { skinGirth } from './measure/skin-girth.ts';
 export { expectedHighGirth, NECK_BUILDS, type NeckBuild } from './measure/neck-build.ts';
 export { GIRTH_SITES, POSSIBLE_GIRTH_MM, SITE_WORDS, type GirthSite } from './measure/sites.ts';
+export { BREED_NAMES } from './measure/breed-names.ts';
 export { likelyGirth } from './measure/likely-girth.ts';
 export { taping, type Taping, type TapingResult } from './measure/taping.ts';
 export { TAPE_REASON_WORDS, type TapeReason } from './measure/tape-reasons.ts';
@@ -37,7 +38,7 @@ export { backOut, type BackOut } from './measure/back-out.ts';
 export { type CheckQuestion } from './check/check-question.ts';
 export { type SlackInterval } from './check/slack-interval.ts';
 
-export { gaugeName, mostLinksOut, TYPICAL_PITCH_MM, type ProngCollar } from './collars/prong/prong-collar.ts';
+export { gaugeName, mostLinksOut, TYPICAL_PITCH_MM, TYPICAL_PRONGS, type ProngCollar } from './collars/prong/prong-collar.ts';
 export { prongGirths, type ProngGirths } from './collars/prong/prong-girths.ts';
 export { evenness, evenSplit, linkMove, shiftLinks, type LinkMove, type LinkSplit } from './collars/prong/link-split.ts';
 export { linkInstruction } from './collars/prong/link-instruction.ts';
@@ -70,7 +71,7 @@ export {
   type WorkingSide,
 } from './collars/prong/prong-hardware.ts';
 export { COLLAR_DOUBT_WORDS, collarDoubts, type CollarDoubt } from './collars/prong/measure-collar.ts';
-export { PRONG_CHECK_QUESTIONS, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
+export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
 export {
   CHECK_STEPS,

@@ -1,4 +1,4 @@
-import type { HouseRules, Reason, Speaker } from '@banter/core';
+import type { CheckQuestion, HouseRules, Reason, Speaker } from '@banter/core';
 import type { z } from '../plain-words.ts';
 
 /** What is known of a dog when a collar is planned for it; lengths mm, weight kg. Girths are null while not taped. */
@@ -41,6 +41,14 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   choices: z.ZodType<Choices>;
   setting: z.ZodType<Setting>;
   answers: z.ZodType<Answers>;
+  /** What a fit check asks, in the order the hands go, and what it lets people count. */
+  questions: readonly CheckQuestion[];
+  counts: readonly { id: string; ask: string; how: string; most: number }[];
+  /** How the collar is made up when it first goes on, and after a check's next step has been taken. */
+  firstSetting: (choices: Choices) => Setting;
+  nextSetting: (result: Result) => Setting;
+  /** The choices with the collar made up as it was found on the dog, when it was checked. */
+  wornChoices: (choices: Choices, on: Setting | null) => Choices;
   /** What is missing before it can be planned, as sentences; empty when nothing is. */
   missing: (dog: FittingDog) => string[];
   plan: (

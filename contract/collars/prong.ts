@@ -1,6 +1,5 @@
 import {
   BETWEEN_SCHOOLS,
-  CHECK_STEPS,
   checkProngFit,
   checkStepSentence,
   chooseProng,
@@ -9,6 +8,7 @@ import {
   judgeLinks,
   PRONG_CHECK_QUESTIONS,
   PRONG_CHECK_REASON_WORDS,
+  PRONG_GATHER_TEST,
   PRONG_REASON_WORDS,
   wordReason,
   type LinksJudgement,
@@ -41,7 +41,7 @@ const oneOf = (id: string) => {
 /** What hands and eyes found, with the collar closed on the dog. */
 export const ProngAnswers = z.strictObject({
   ...Object.fromEntries(PRONG_CHECK_QUESTIONS.map(({ id }) => [id, oneOf(id)])),
-  gathered: z.number().int().min(0).max(20).nullable(),
+  gathered: z.number().int().min(0).max(PRONG_GATHER_TEST.most).nullable(),
 }) as unknown as z.ZodType<ProngCheckAnswers>;
 
 /** A plan as it was judged: this split, and what the schools would have taken from the same stock. */
@@ -81,6 +81,11 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   choices: ProngChoices,
   setting: Split,
   answers: ProngAnswers,
+  questions: PRONG_CHECK_QUESTIONS,
+  counts: [PRONG_GATHER_TEST],
+  firstSetting: (choices) => choices.split,
+  nextSetting: (result) => result.then,
+  wornChoices: (choices, on) => (on === null ? choices : { ...choices, split: on }),
   missing: (dog) => [
     ...(dog.tapedGirthMm === null ? ['Tape the high girth first.'] : []),
     ...(dog.weightKg === null ? ['Weigh the dog: the schools choose the gauge by weight.'] : []),
@@ -136,5 +141,3 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   checkSentence: (result, on) => checkStepSentence(result, on),
   checkReasons: (result, speak) => result.reasons.map((reason) => wordReason(PRONG_CHECK_REASON_WORDS, reason, speak)),
 };
-
-export { CHECK_STEPS };

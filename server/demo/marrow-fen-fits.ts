@@ -31,7 +31,6 @@ export type ToldFit = {
   by: 0 | 1 | 2;
   choices: ProngChoices;
   note: string;
-  /** Only tapings of these sites were known when it was planned. */
   checks: { minutesAfter: number; by: 0 | 1 | 2; on: { left: number; right: number }; answers: Partial<ProngCheckAnswers>; note: string }[];
 };
 
@@ -58,10 +57,10 @@ export const TOLD_FITS: readonly ToldFit[] = [
   },
   {
     dog: 'moss', collar: 'long', daysAgo: 29, by: 0, note: '',
-    choices: { ...house, split: { left: 7, right: 7 } },
+    choices: { ...house, split: { left: 8, right: 7 } },
     checks: [
-      { minutesAfter: 20, by: 2, on: { left: 7, right: 7 }, answers: { under: 'none', turns: 'not-at-all' }, note: '' },
-      { minutesAfter: 31, by: 2, on: { left: 8, right: 7 }, answers: {}, note: '' },
+      { minutesAfter: 20, by: 2, on: { left: 8, right: 7 }, answers: { headDrop: 'slides' }, note: 'Slid while it ate.' },
+      { minutesAfter: 26, by: 2, on: { left: 8, right: 7 }, answers: {}, note: 'Hair parted, pushed up behind the ears.' },
     ],
   },
   {

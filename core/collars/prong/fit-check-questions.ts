@@ -82,3 +82,11 @@ export const PRONG_CHECK_QUESTIONS: readonly CheckQuestion<ProngQuestionId>[] = 
     ],
   },
 ];
+
+/** The gather test: spare links folded together on the dog say how many at once are too many. Common practice. */
+export const PRONG_GATHER_TEST = {
+  id: 'gathered',
+  ask: 'Gather test: how many links are spare?',
+  how: 'Fold links together on the dog until it sits right, and count the folded ones.',
+  most: 8,
+} as const;

@@ -28,6 +28,16 @@ export const TYPICAL_PITCH_MM: readonly { gaugeMm: number; name: string; pitchMm
   { gaugeMm: 4, name: '4.0 mm', pitchMm: 42 },
 ];
 
+/**
+ * Collars as they are commonly stocked, to begin with until a ruler has been laid on one's own: 2.25 mm at 16 in and
+ * 3.0 mm at 22 in (common practice), micro at 12 in; links and closing from memory.
+ */
+export const TYPICAL_PRONGS: readonly Omit<ProngCollar, 'id'>[] = [
+  { gaugeMm: 2, pitchMm: 17, insideGirthMm: 304.8, links: 15, closingMm: 20 },
+  { gaugeMm: 2.25, pitchMm: 24, insideGirthMm: 406.4, links: 14, closingMm: 25 },
+  { gaugeMm: 3, pitchMm: 31, insideGirthMm: 558.8, links: 15, closingMm: 25 },
+];
+
 /** What a gauge is called: micro below 2.25 mm, else its wire. */
 export function gaugeName(gaugeMm: number): string {
   if (gaugeMm < FINEST_STANDARD_GAUGE_MM) return 'micro';

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router';
+import KeysDialog from './parts/KeysDialog.vue';
+import TopBar from './parts/TopBar.vue';
+import { useConnection } from './stores/connection.ts';
+import { useSession } from './stores/session.ts';
+
+const session = useSession();
+const connection = useConnection();
+const route = useRoute();
+</script>
+
+<template>
+  <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-tape focus:p-3 focus:text-on-tape">Skip to the work</a>
+  <TopBar />
+  <div role="status" aria-live="polite">
+    <p v-if="connection.lost && session.me" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
+      No connection. What you type stays on this device and is sent when it is back.
+    </p>
+  </div>
+  <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
+    <RouterView :key="route.path" />
+  </main>
+  <KeysDialog />
+</template>

@@ -1,0 +1,40 @@
+import { Problem, type z } from '@banter/contract';
+import { RequestFailure } from './failure.ts';
+
+const PATIENCE_MS = 15_000;
+
+async function problemOf(response: Response): Promise<RequestFailure> {
+  const parsed = Problem.safeParse(await response.json().catch(() => null));
+  // A proxy or a dying server answers without a problem of ours: that is nobody answering.
+  return new RequestFailure(parsed.success ? parsed.data : null);
+}
+
+/** Sends a request to Banter's own server. Throws a RequestFailure, and nothing else. */
+export async function send<Schema extends z.ZodType>(
+  method: 'GET' | 'PUT' | 'POST',
+  path: string,
+  answer: Schema | null,
+  body?: unknown,
+  version?: number | null,
+): Promise<z.output<Schema>> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(version === undefined || version === null ? {} : { 'If-Match': `"${version}"` }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new RequestFailure(null);
+  }
+  if (!response.ok) throw await problemOf(response);
+  if (answer === null) return undefined as z.output<Schema>;
+  const parsed = answer.safeParse(await response.json().catch(() => null));
+  if (!parsed.success) throw new RequestFailure(null);
+  return parsed.data;
+}

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+/**
+ * The neck as a flat map, to scale: ears at the top edge, shoulders below, throat at both ends, nape in the middle, left and
+ * right the dog's. `collar` is laid on it as a band at its real width and height.
+ */
+import { girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
+import { computed, useId } from 'vue';
+import { useUnits } from '../stores/units.ts';
+import type { DrawnCollar } from './drawn-collar.ts';
+import { onNeckDrawing } from './drawings.ts';
+
+const props = defineProps<{
+  tape: NeckTape;
+  name: string;
+  collar?: DrawnCollar | null;
+  size: 'small' | 'large';
+}>();
+
+const units = useUnits();
+const id = useId();
+const large = computed(() => props.size === 'large');
+const neck = computed(() => unrollNeck(props.tape));
+const text = computed(() => neck.value.widthMm / (large.value ? 42 : 24));
+const earHeight = computed(() => neck.value.levels[0].girthMm * 0.15);
+const margin = computed(() => ({ side: large.value ? text.value * 5.6 : text.value * 0.6, top: earHeight.value + (large.value ? text.value * 2 : 2), bottom: large.value ? text.value * 3.2 : text.value * 0.5 }));
+const box = computed(() => {
+  const { side, top, bottom } = margin.value;
+  return `${-neck.value.widthMm / 2 - side} ${-top} ${neck.value.widthMm + 2 * side} ${neck.value.lengthMm + top + bottom}`;
+});
+const outline = computed(() => neck.value.outline.map(({ x, y }) => `${x},${y}`).join(' '));
+
+/** The throat, from 5 to 7 on the clock, at either end. */
+const throats = computed(() =>
+  ([-1, 1] as const).map((side) =>
+    [...neck.value.levels, ...[...neck.value.levels].reverse()]
+      .map((level, index) => `${side * level.girthMm * (index < neck.value.levels.length ? 0.5 : 5 / 12)},${level.downMm}`)
+      .join(' '),
+  ),
+);
+const ears = computed(() =>
+  [10.3, 1.7].map((clock) => {
+    const { x } = placeOnNeck(neck.value, clock, 0);
+    const half = neck.value.levels[0].girthMm * 0.07;
+    const lean = Math.sign(x) * half * 0.7;
+    const up = earHeight.value;
+    return `M${x - half},0 C${x - half},${-up * 0.55} ${x + lean - half * 0.3},${-up} ${x + lean},${-up} C${x + lean + half * 0.3},${-up} ${x + half},${-up * 0.55} ${x + half},0 Z`;
+  }),
+);
+const hours = computed(() =>
+  [
+    { clock: 6, label: '6' },
+    { clock: 9, label: '9 left' },
+    { clock: 12, label: '12 nape' },
+    { clock: 3, label: '3 right' },
+  ].map((hour) => ({ ...hour, ...placeOnNeck(neck.value, hour.clock, neck.value.lengthMm) })),
+);
+const bar = computed(() => scaleBar(neck.value.widthMm, units.length));
+const described = computed(() => {
+  const sites = neck.value.levels.map((level) => `${level.site} girth ${level.taped ? '' : 'guessed at '}${units.exact(level.girthMm)}`).join(', ');
+  return `${props.name}’s neck unrolled, to scale: ${sites}.${props.collar ? ` A ${props.collar.kind} lies on it.` : ''}`;
+});
+const site = { high: 'high', mid: 'mid', base: 'base' };
+</script>
+
+<template>
+  <svg :viewBox="box" role="img" :aria-labelledby="`${id}-t`" class="block h-auto w-full" preserveAspectRatio="xMidYMid meet">
+    <title :id="`${id}-t`">{{ described }}</title>
+    <defs>
+      <pattern :id="`${id}-h`" :width="text * 0.55" :height="text * 0.55" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <line x1="0" y1="0" x2="0" :y2="text * 0.55" stroke="var(--hide-deep)" :stroke-width="text * 0.12" />
+      </pattern>
+    </defs>
+    <path v-for="ear in ears" :key="ear" :d="ear" fill="var(--hide-deep)" opacity="0.85" />
+    <polygon :points="outline" fill="var(--hide)" />
+    <polygon v-for="throat in throats" :key="throat" :points="throat" :fill="`url(#${id}-h)`" opacity="0.55" />
+    <line
+      v-for="(edge, index) in neck.edges"
+      :key="index"
+      :x1="edge.from.x"
+      :y1="edge.from.y"
+      :x2="edge.to.x"
+      :y2="edge.to.y"
+      stroke="var(--hide-deep)"
+      :stroke-width="text * 0.16"
+      :stroke-dasharray="edge.guessed ? `${text * 0.6} ${text * 0.45}` : undefined"
+    />
+    <template v-if="large">
+      <g v-for="level in neck.levels" :key="level.site">
+        <line :x1="-level.girthMm / 2" :x2="level.girthMm / 2" :y1="level.downMm" :y2="level.downMm" stroke="var(--hide-deep)" :stroke-width="text * 0.08" :stroke-dasharray="level.taped ? undefined : `${text * 0.4} ${text * 0.4}`" opacity="0.6" />
+        <text :x="level.girthMm / 2 + text * 0.5" :y="level.downMm + text * 0.35" :font-size="text * 0.92" fill="var(--soft)">{{ site[level.site] }}<tspan :x="level.girthMm / 2 + text * 0.5" :dy="text" :fill="level.taped ? 'var(--ink)' : 'var(--soft)'" :font-weight="level.taped ? 650 : 400">{{ level.taped ? '' : '≈ ' }}{{ units.exact(level.girthMm) }}</tspan></text>
+      </g>
+    </template>
+    <component :is="onNeckDrawing(collar.kind)" v-if="collar" :neck="neck" :drawn="collar" />
+    <template v-if="large">
+      <text v-for="hour in hours" :key="hour.clock" :x="hour.clock === 6 ? -girthAt(neck.levels, neck.lengthMm) / 2 : hour.x" :y="neck.lengthMm + text * 1.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="middle">{{ hour.label }}</text>
+      <text :x="girthAt(neck.levels, neck.lengthMm) / 2" :y="neck.lengthMm + text * 1.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="middle">6</text>
+      <g :transform="`translate(${-neck.widthMm / 2} ${neck.lengthMm + text * 2.2})`">
+        <path :d="`M0,${-text * 0.3} V0 H${bar.mm} V${-text * 0.3}`" fill="none" stroke="var(--ink)" :stroke-width="text * 0.13" />
+        <text :x="bar.mm + text * 0.5" y="0" :font-size="text * 0.92" fill="var(--ink)">{{ bar.label }}</text>
+      </g>
+      <text :x="neck.widthMm / 2" :y="neck.lengthMm + text * 2.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="end">throat at both ends · left and right are the dog’s</text>
+    </template>
+  </svg>
+</template>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+/**
+ * The neck in cross-section seen from behind the dog, with the prong round it to scale: every link, the slack at the throat
+ * as a clear gap, the closed collar as a dashed ring with the bite between. Links can be clicked to take them out.
+ */
+import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core';
+import { computed, useId } from 'vue';
+import { useUnits } from '../../stores/units.ts';
+import { prongSection, ringSector } from './cross-section.ts';
+
+const props = defineProps<{ collar: ProngCollar; split: LinkSplit; girthMm: number; ringAt: number; live?: boolean }>();
+const emit = defineEmits<{ takeOut: [side: 'left' | 'right'] }>();
+
+const units = useUnits();
+const id = useId();
+const section = computed(() => prongSection(props.collar, props.split, props.girthMm, props.ringAt));
+const girths = computed(() => prongGirths(props.collar, props.split.left + props.split.right, props.girthMm));
+const radius = computed(() => section.value.neckRadius);
+const reach = computed(() => 9 + props.collar.gaugeMm * 3.4);
+const wire = computed(() => Math.max(1.6, props.collar.gaugeMm * 0.95));
+const half = computed(() => Math.max(radius.value, section.value.restRadius + section.value.centre.y) + reach.value + radius.value * 0.34);
+const text = computed(() => half.value / 13.5);
+const label = computed(
+  () =>
+    `Cross-section seen from behind the dog: a neck of ${units.exact(props.girthMm)} with ${props.split.left} links on the dog’s left and ${props.split.right} on its right. ` +
+    (girths.value.slackMm >= 0 ? `Slack ${units.gap(girths.value.slackMm)} at rest` : `It presses by ${units.gap(-girths.value.slackMm)} at rest`) +
+    `, bite ${units.gap(girths.value.biteMm)} when pulled.`,
+);
+const hours = computed(() => {
+  const at = radius.value * 0.8;
+  return [
+    { label: '12', x: 0, y: -at },
+    { label: '3', x: at, y: 0 },
+    { label: '6', x: 0, y: at },
+    { label: '9', x: -at, y: 0 },
+  ];
+});
+const ring = computed(() => section.value.pieces.find((piece) => piece.kind === 'chain')!);
+/** The tip at either end of a link, as a share of its length. */
+const TIP_AT = 0.3;
+</script>
+
+<template>
+  <svg :viewBox="`${-half} ${-half} ${2 * half} ${2 * half}`" :role="live ? 'group' : 'img'" :aria-labelledby="`${id}-t`" class="block h-auto w-full">
+    <title :id="`${id}-t`">{{ label }}</title>
+    <circle :r="radius" fill="var(--hide)" stroke="var(--hide-deep)" :stroke-width="text * 0.14" />
+    <path :d="ringSector({ x: 0, y: 0 }, radius * 0.08, radius * 0.17, 0, 6.283)" :transform="`translate(0 ${radius * 0.52})`" fill="var(--hide-deep)" opacity="0.8" />
+    <text x="0" :y="radius * 0.52 - radius * 0.23" :font-size="text * 0.78" text-anchor="middle" fill="var(--hide-ink)">windpipe</text>
+    <g v-if="girths.biteMm > 0">
+      <path :d="ringSector({ x: 0, y: 0 }, Math.min(section.closedRadius, radius), radius, 0, 6.2831)" fill="var(--tape)" opacity="0.75" />
+    </g>
+    <circle :r="section.closedRadius" fill="none" stroke="var(--hide-ink)" :stroke-width="text * 0.13" :stroke-dasharray="`${text * 0.5} ${text * 0.4}`" />
+    <text v-for="hour in hours" :key="hour.label" :x="hour.x" :y="hour.y + text * 0.35" :font-size="text" text-anchor="middle" font-weight="600" fill="var(--hide-ink)">{{ hour.label }}</text>
+
+    <circle :cx="section.centre.x" :cy="section.centre.y" :r="section.restRadius" fill="none" stroke="var(--steel)" :stroke-width="text * 0.06" opacity="0.8" />
+    <TransitionGroup tag="g" name="link">
+      <g
+        v-for="piece in section.pieces"
+        :key="piece.kind === 'link' ? piece.side + piece.place : piece.kind"
+        :role="live && piece.kind === 'link' && piece.place === 1 ? 'button' : undefined"
+        :tabindex="live && piece.kind === 'link' && piece.place === 1 ? 0 : undefined"
+        :aria-label="live && piece.kind === 'link' && piece.place === 1 ? `Take out a link on the dog’s ${piece.side}` : undefined"
+        :class="live && piece.kind === 'link' && 'piece-link'"
+        @click="live && piece.kind === 'link' && emit('takeOut', piece.side)"
+        @keydown.enter.space.prevent="live && piece.kind === 'link' && emit('takeOut', piece.side)"
+      >
+        <template v-if="piece.kind === 'link'">
+          <path :d="ringSector(section.centre, section.restRadius - 2, section.restRadius + reach + 2, piece.from, piece.to)" class="hit" fill="transparent" />
+          <g :transform="`translate(${piece.middle.x} ${piece.middle.y}) rotate(${piece.degrees})`" fill="none" stroke="var(--steel)" stroke-linecap="round" stroke-linejoin="round" :stroke-width="wire">
+            <path :d="`M${-piece.lengthMm * TIP_AT},0 C${-piece.lengthMm * TIP_AT},${-reach * 1.25} ${piece.lengthMm * TIP_AT},${-reach * 1.25} ${piece.lengthMm * TIP_AT},0`" />
+            <path :d="`M${piece.lengthMm * 0.1},${-reach * 0.78} L${piece.lengthMm * 0.62},${-reach * 0.62}`" />
+          </g>
+        </template>
+        <path v-else-if="piece.kind === 'plate'" :d="ringSector(section.centre, section.restRadius + wire, section.restRadius + wire * 2.6, piece.from, piece.to)" fill="var(--steel-light)" stroke="var(--steel)" :stroke-width="wire * 0.6" />
+        <g v-else fill="none" stroke="var(--steel)">
+          <path
+            :d="`M${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.from)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.from)} L${section.centre.x + (section.restRadius + reach * 1.45) * Math.sin((piece.from + piece.to) / 2)},${section.centre.y - (section.restRadius + reach * 1.45) * Math.cos((piece.from + piece.to) / 2)} L${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.to)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.to)} Z`"
+            :stroke-width="wire"
+            :stroke-dasharray="`${wire * 1.3} ${wire}`"
+          />
+        </g>
+      </g>
+    </TransitionGroup>
+    <g :transform="`translate(${section.centre.x} ${section.centre.y}) rotate(${ring.degrees})`" fill="none">
+      <circle cx="0" :cy="-(section.restRadius + reach * 1.75)" :r="reach * 0.34" stroke="var(--ink)" :stroke-width="wire" />
+      <circle cx="0" :cy="-(section.restRadius + reach * 0.5)" :r="reach * 0.24" stroke="var(--steel)" :stroke-width="wire" />
+    </g>
+
+    <g :font-size="text" fill="var(--ink)">
+      <g v-if="girths.slackMm > 0.5">
+        <line :x1="0" :x2="half * 0.32" :y1="radius + section.centre.y" :y2="half - text * 1.15" stroke="var(--ink)" :stroke-width="text * 0.08" />
+        <text :x="half * 0.34" :y="half - text * 0.8" font-weight="650">slack {{ units.gap(girths.slackMm) }}</text>
+      </g>
+      <text v-else-if="girths.slackMm < -0.5" :x="half * 0.3" :y="half - text * 0.8" font-weight="650" fill="var(--stop)">presses {{ units.gap(-girths.slackMm) }}</text>
+      <g v-if="girths.biteMm > 0">
+        <line :x1="-radius * 0.68" :x2="-half * 0.6" :y1="radius * 0.7" :y2="half - text * 1.9" stroke="var(--ink)" :stroke-width="text * 0.08" />
+        <text :x="-half * 0.98" :y="half - text * 0.8" font-weight="650">bite {{ units.gap(girths.biteMm) }}</text>
+      </g>
+      <text :x="-half * 0.98" :y="-half + text * 1.4" fill="var(--soft)" :font-size="text * 0.9">from behind the dog</text>
+      <text :x="-half * 0.98" :y="text * 0.3" fill="var(--soft)" :font-size="text * 0.9">left</text>
+      <text :x="half * 0.98" :y="text * 0.3" fill="var(--soft)" :font-size="text * 0.9" text-anchor="end">right</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.piece-link {
+  cursor: pointer;
+}
+.piece-link:hover .hit,
+.piece-link:focus-visible .hit {
+  fill: color-mix(in srgb, var(--tape), transparent 45%);
+}
+.piece-link:focus-visible {
+  outline: none;
+}
+.piece-link:focus-visible .hit {
+  stroke: var(--focus);
+  stroke-width: 2;
+}
+.link-leave-active {
+  transition: opacity 260ms ease-in;
+}
+.link-leave-to {
+  opacity: 0;
+}
+.link-enter-active {
+  transition: opacity 200ms ease-out;
+}
+.link-enter-from {
+  opacity: 0;
+}
+</style>

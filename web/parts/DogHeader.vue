@@ -1,0 +1,68 @@
+<script setup lang="ts">
+/** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
+import { collarKind, type Collar, type Dog, type FitCheck, type Kennel, type Plan, type Taping } from '@banter/contract';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { useScreenKeys } from '../stores/keys.ts';
+import { useUnits } from '../stores/units.ts';
+import UnrolledNeck from '../neck/UnrolledNeck.vue';
+import { neckTapeOf } from '../neck/neck-tape.ts';
+import { drawnCollar } from '../neck/drawn-collar.ts';
+import { ageWords, todayIn } from './age.ts';
+
+const props = defineProps<{
+  dog: Dog;
+  girths: Partial<Record<Taping['site'], Taping>>;
+  plan: Plan | null;
+  check: FitCheck | null;
+  collars: Collar[];
+  kennel: Kennel;
+}>();
+const units = useUnits();
+const router = useRouter();
+const tape = computed(() => neckTapeOf(props.girths));
+const facts = computed(() =>
+  [
+    props.dog.breed,
+    props.dog.bornOn && ageWords(props.dog.bornOn, todayIn(props.kennel.timeZone)),
+    props.dog.weightG && units.weight(props.dog.weightG),
+    `${props.dog.neckBuild} neck`,
+    { settled: 'walks settled', pulls: 'pulls', drags: 'drags its handler' }[props.dog.pull],
+    `works on the ${props.dog.worksOn}`,
+  ].filter(Boolean),
+);
+const worn = computed(() => props.plan && collarKind(props.plan.kind).describePlan(props.plan.inputs.collar, collarKind(props.plan.kind).wornChoices(props.plan.choices, props.check?.on ?? null), props.plan.outcome, units.speak));
+const tabs = [
+  { name: 'dog', label: 'Record', key: 'r' },
+  { name: 'tape', label: 'Tape', key: 't' },
+  { name: 'bench', label: 'Bench', key: 'b' },
+  { name: 'check', label: 'Check', key: 'c' },
+];
+useScreenKeys('This dog', tabs.map((tab) => ({ key: tab.key, does: tab.label, run: () => void router.push({ name: tab.name, params: { id: props.dog.id } }) })));
+</script>
+
+<template>
+  <div class="mb-5 border-b border-line">
+    <div class="flex items-center gap-4">
+      <div class="w-24 shrink-0 sm:w-36">
+        <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collar="drawnCollar(plan, check, dog, kennel)" size="small" />
+      </div>
+      <div class="min-w-0">
+        <p class="font-display text-2xl leading-tight font-bold break-words">{{ dog.name }}</p>
+        <p class="text-soft">{{ facts.join(' · ') }}</p>
+        <p v-if="worn" class="text-soft">Decided: {{ worn }}</p>
+      </div>
+    </div>
+    <nav :aria-label="`${dog.name}’s screens`" class="mt-2 -ml-3 flex">
+      <RouterLink
+        v-for="tab in tabs"
+        :key="tab.name"
+        :to="{ name: tab.name, params: { id: dog.id } }"
+        class="flex min-h-12 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
+        exact-active-class="border-tape! font-semibold"
+      >
+        {{ tab.label }}
+      </RouterLink>
+    </nav>
+  </div>
+</template>

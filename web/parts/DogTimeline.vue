@@ -1,0 +1,69 @@
+<script setup lang="ts">
+/** What happened, newest first, by day; each entry opens to its reasons, the rules it used and the core that computed it. */
+import type { DogPage, Kennel } from '@banter/contract';
+import { HOUSE_RULES, SITE_WORDS, type HouseRuleName } from '@banter/core';
+import { computed } from 'vue';
+import { useUnits } from '../stores/units.ts';
+import { dayWords, momentWords } from './age.ts';
+import PathSteps from './PathSteps.vue';
+import ReasonList from './ReasonList.vue';
+import { timelineOf, type TimelineEntry } from './timeline.ts';
+import VerdictMark from './VerdictMark.vue';
+
+const props = defineProps<{ page: DogPage; kennel: Kennel }>();
+const units = useUnits();
+const entries = computed(() => timelineOf(props.page, units.speak, units.exact, (site) => SITE_WORDS[site].name));
+const days = computed(() => {
+  const byDay: { day: string; entries: TimelineEntry[] }[] = [];
+  for (const entry of entries.value) {
+    const day = dayWords(entry.at, props.kennel.timeZone);
+    if (byDay.at(-1)?.day === day) byDay.at(-1)!.entries.push(entry);
+    else byDay.push({ day, entries: [entry] });
+  }
+  return byDay;
+});
+/** Rules that were not the defaults when the verdict was given. */
+const ownRules = (entry: TimelineEntry) =>
+  Object.entries(entry.rules).filter(([name, value]) => name in HOUSE_RULES && HOUSE_RULES[name as HouseRuleName].default !== value);
+const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[1];
+</script>
+
+<template>
+  <section aria-label="What happened">
+    <h2>What happened</h2>
+    <div v-if="entries.length === 0" class="sheet mt-3">
+      <PathSteps
+        class="md:grid-cols-1!"
+        :steps="[
+          { label: 'Tape', says: 'High girth first: behind the ears and the jaw.', done: false, to: `/dogs/${page.dog.id}/tape` },
+          { label: 'Bench', says: 'Which collar, and how many links.', done: false },
+          { label: 'Check', says: 'With hands and eyes on the dog.', done: false },
+        ]"
+      />
+    </div>
+    <div v-for="day in days" :key="day.day" class="mt-3">
+      <h3 class="sticky top-0 bg-ground py-1 text-soft">{{ day.day }}</h3>
+      <ol class="border-l-2 border-line">
+        <li v-for="entry in day.entries" :key="entry.id" class="relative py-1.5 pl-4">
+          <details>
+            <summary class="list-none rounded py-1 hover:bg-felt">
+              <VerdictMark class="text-sm" :tone="entry.tone" :word="entry.word" />
+              <span class="mt-0.5 block" :class="entry.corrected && 'line-through decoration-2'">{{ entry.title }}</span>
+              <span class="text-sm text-soft">{{ time(entry.at) }} · {{ entry.by }}<template v-if="entry.corrected"> · corrected later</template><template v-if="entry.note"> · {{ entry.note }}</template></span>
+            </summary>
+            <div class="pb-2 text-[0.95rem]">
+              <ReasonList :reasons="entry.reasons" />
+              <p v-if="entry.taping" class="mt-1 text-soft">
+                Spread {{ units.gap(entry.taping.result.spreadMm) }}, technical error {{ entry.taping.result.temMm.toFixed(1) }} mm ({{ entry.taping.result.temPercent.toFixed(1) }} %).
+                <RouterLink v-if="!entry.corrected" :to="`/dogs/${page.dog.id}/tape?corrects=${entry.id}`" class="underline">Correct this taping</RouterLink>
+              </p>
+              <p class="mt-1 text-sm text-soft">
+                House rules: {{ ownRules(entry).length === 0 ? 'the defaults' : ownRules(entry).map(([name, value]) => `${name} ${value}`).join(', ') }} · core {{ entry.coreVersion }}
+              </p>
+            </div>
+          </details>
+        </li>
+      </ol>
+    </div>
+  </section>
+</template>

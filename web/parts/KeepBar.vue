@@ -1,0 +1,35 @@
+<script setup lang="ts">
+/** The button that keeps, and what became of it: sending, waiting for the connection, refused, overtaken by somebody. */
+import { useRoute } from 'vue-router';
+import type { Keeping } from '../stores/keep.ts';
+
+defineProps<{ keeping: Keeping; label: string; disabled?: boolean }>();
+const emit = defineEmits<{ newer: [] }>();
+const route = useRoute();
+</script>
+
+<template>
+  <div>
+    <div class="flex flex-wrap items-center gap-3">
+      <button type="submit" class="press press-main" :disabled="disabled || keeping.state.value === 'sending' || keeping.state.value === 'waiting'">
+        {{ keeping.state.value === 'sending' ? 'Keeping …' : label }}
+      </button>
+      <slot />
+    </div>
+    <div role="status" aria-live="polite" class="mt-2">
+      <p v-if="keeping.state.value === 'waiting'" class="rounded bg-mind-wash p-3 text-mind">
+        {{ keeping.sentence.value }} Not kept yet: what you typed is safe on this device, and is sent as soon as it works.
+        <button type="button" class="font-semibold underline" @click="keeping.tryNow()">Try now</button>
+      </p>
+      <p v-else-if="keeping.signedOut.value" class="rounded bg-mind-wash p-3 text-mind">
+        Your sign-in has ended. What you typed is safe on this device.
+        <RouterLink class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>
+      </p>
+      <p v-else-if="keeping.conflict.value" class="rounded bg-mind-wash p-3 text-mind">
+        {{ keeping.sentence.value }} Yours is still here.
+        <button type="button" class="font-semibold underline" @click="emit('newer')">Show theirs</button>
+      </p>
+      <p v-else-if="keeping.state.value === 'refused'" class="rounded bg-stop-wash p-3 font-semibold text-stop">Not kept. {{ keeping.sentence.value }}</p>
+    </div>
+  </div>
+</template>

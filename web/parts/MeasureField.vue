@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/**
+ * A length as people write it. Shows what it was read as, asks when a bare number only makes sense in another unit,
+ * and says what is wrong. Emits the millimetres, or null while there is no sure reading.
+ */
+import { readLength, type LengthExpectation, type ReadLength } from '@banter/core';
+import { computed, watch } from 'vue';
+import { useUnits } from '../stores/units.ts';
+import FieldFrame from './FieldFrame.vue';
+import { keepUnitOf } from './measure-units.ts';
+import { lengthFault } from './measure-words.ts';
+
+const props = defineProps<{ label: string; expected: LengthExpectation; hint?: string; error?: string; guess?: string; flagged?: boolean }>();
+const typed = defineModel<string>({ required: true });
+const emit = defineEmits<{ read: [mm: number | null] }>();
+
+const units = useUnits();
+keepUnitOf(typed, 'length');
+const reading = computed<ReadLength>(() => readLength(typed.value, units.length, props.expected));
+const fault = computed(() => lengthFault(reading.value, units.length));
+const echo = computed(() => {
+  if (reading.value.kind !== 'read') return '';
+  const other = reading.value.unit === 'in' || reading.value.unit === 'ft' ? `${Math.round(reading.value.mm)} mm` : units.exact(reading.value.mm);
+  return units.length === 'cm' && reading.value.unit === 'cm' ? '' : `= ${other}`;
+});
+watch(reading, (now) => emit('read', now.kind === 'read' ? now.mm : null), { immediate: true });
+
+function take(unit: string) {
+  typed.value = `${typed.value.trim()} ${unit}`;
+}
+</script>
+
+<template>
+  <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error">
+    <div class="relative">
+      <input
+        :id="id"
+        v-model="typed"
+        class="field tape-edge pb-2.5 text-lg"
+        :class="[invalid && 'border-stop!', flagged && 'border-mind!']"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        inputmode="text"
+        enterkeyhint="next"
+        maxlength="40"
+        :placeholder="guess ? `guess ${guess}` : units.length === 'in' ? '15 3/8' : '39.1'"
+        :aria-describedby="describedBy"
+        :aria-invalid="invalid"
+      />
+      <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ echo || (reading.kind === 'read' ? '' : units.length) }}</span>
+    </div>
+    <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
+      {{ units.exact(reading.mm) }} is unlikely here. Did you mean
+      <template v-for="(other, index) in reading.instead" :key="other.unit">
+        <template v-if="index > 0"> or </template>
+        <button type="button" class="font-semibold underline" @click="take(other.unit)">{{ typed.trim() }} {{ other.unit }}</button> </template
+      >, or really
+      <button type="button" class="font-semibold underline" @click="take(units.length)">{{ typed.trim() }} {{ units.length }}</button>?
+    </div>
+  </FieldFrame>
+</template>

@@ -1,0 +1,102 @@
+<script lang="ts">
+/** What a site's readings come to while they are being typed. */
+export type SiteReading = { readingsMm: number[]; girthMm: number | null; repeat: boolean; lower: boolean; unsure: boolean };
+</script>
+
+<script setup lang="ts">
+/** One site: two to ten readings, and at once their median, spread, technical error, the odd one, and what to do. */
+import type { Taping } from '@banter/contract';
+import { likelyGirth, POSSIBLE_GIRTH_MM, SITE_WORDS, TAPE_REASON_WORDS, taping, wordReason, type GirthSite, type HouseRules, type NeckBuild } from '@banter/core';
+import { computed, ref, watch } from 'vue';
+import { useUnits } from '../stores/units.ts';
+import MeasureField from './MeasureField.vue';
+import ReasonList from './ReasonList.vue';
+import VerdictMark from './VerdictMark.vue';
+
+const props = defineProps<{
+  site: GirthSite;
+  rules: HouseRules;
+  coatDepthMm: number | null;
+  onSkin: boolean;
+  weightG: number | null;
+  neckBuild: NeckBuild;
+  before: Taping | null;
+  error: string;
+}>();
+const readings = defineModel<string[]>({ required: true });
+const emit = defineEmits<{ read: [reading: SiteReading] }>();
+const MOST = 10;
+
+const units = useUnits();
+const millimetres = ref<(number | null)[]>([]);
+const likely = computed(() => (props.weightG === null ? null : likelyGirth(props.site, props.weightG / 1000, props.neckBuild)));
+const expected = computed(() => ({ possibleMm: POSSIBLE_GIRTH_MM[props.site], ...(likely.value ? { likelyMm: likely.value.spanMm } : {}) }));
+const guess = computed(() => (props.before ? units.exact(props.before.tapedMm) : likely.value ? units.girth(likely.value.guessMm) : undefined));
+/** Which field each good reading stands in. */
+const fieldOf = computed(() => readings.value.map((_text, index) => index).filter((index) => millimetres.value[index] != null));
+const good = computed(() => fieldOf.value.map((index) => millimetres.value[index]!));
+const unsure = computed(() => readings.value.some((text, index) => text.trim() !== '' && millimetres.value[index] == null));
+const result = computed(() =>
+  good.value.length < 2
+    ? null
+    : taping(
+        {
+          site: props.site,
+          readingsMm: good.value,
+          coatDepthMm: props.coatDepthMm ?? undefined,
+          weightKg: props.weightG === null ? undefined : props.weightG / 1000,
+          neckBuild: props.neckBuild,
+        },
+        props.rules,
+      ),
+);
+const reasons = computed(() => (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, reason, units.speak)));
+const lower = computed(() => reasons.value.some((reason) => reason.code === 'taken-lower'));
+const oddField = computed(() => (result.value?.oddIndex == null ? null : fieldOf.value[result.value.oddIndex]));
+const verdict = computed(() => {
+  if (!result.value) return null;
+  if (lower.value) return { tone: 'mind', word: 'Taken lower down?' } as const;
+  return result.value.repeat ? ({ tone: 'mind', word: 'Another reading' } as const) : ({ tone: 'good', word: 'Taped' } as const);
+});
+watch(
+  [good, result, unsure],
+  () => emit('read', { readingsMm: good.value, girthMm: result.value?.girthMm ?? null, repeat: result.value?.repeat ?? false, lower: lower.value, unsure: unsure.value }),
+  { immediate: true },
+);
+function change(index: number, text: string) {
+  readings.value = readings.value.map((before, at) => (at === index ? text : before));
+}
+</script>
+
+<template>
+  <fieldset class="sheet">
+    <legend class="float-left mb-2 w-full">
+      <span class="flex flex-wrap items-baseline gap-x-3"><span class="font-display text-lg font-semibold">{{ SITE_WORDS[site].name }}</span><span class="text-soft">{{ SITE_WORDS[site].where }}</span></span>
+    </legend>
+    <div class="clear-both grid gap-3 sm:grid-cols-3">
+      <MeasureField
+        v-for="(text, index) in readings"
+        :key="index"
+        :model-value="text"
+        :label="`Reading ${index + 1}`"
+        :expected="expected"
+        :guess="index === 0 ? guess : undefined"
+        :flagged="oddField === index"
+        :error="oddField === index ? 'The odd one.' : undefined"
+        @update:model-value="(now) => change(index, now)"
+        @read="(mm) => (millimetres[index] = mm)"
+      />
+      <button v-if="readings.length < MOST && fieldOf.length >= Math.min(3, readings.length)" type="button" class="press press-plain self-end" @click="readings = [...readings, '']">Another reading</button>
+    </div>
+    <div v-if="result && verdict" class="mt-3 border-t border-line pt-3" aria-live="polite">
+      <div class="flex flex-wrap items-center gap-x-5 gap-y-1">
+        <VerdictMark :tone="verdict.tone" :word="verdict.word" />
+        <span>Median <strong class="text-lg">{{ units.exact(result.girthMm) }}</strong> {{ onSkin ? 'on the skin' : 'over the coat' }}</span>
+        <span class="text-soft">spread {{ units.gap(result.spreadMm) }} · technical error {{ result.temMm.toFixed(1) }} mm ({{ result.temPercent.toFixed(1) }} %)</span>
+      </div>
+      <ReasonList class="mt-2" :reasons="reasons" />
+    </div>
+    <p v-else-if="before" class="mt-2 text-sm text-soft">Last: {{ units.exact(before.tapedMm) }}, {{ before.personName }}</p>
+    <p v-if="error" class="mt-2 font-semibold text-stop" role="alert">{{ error }}</p>
+  </fieldset>
+</template>

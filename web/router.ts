@@ -1,0 +1,42 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from './stores/session.ts';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    title: string;
+    open?: boolean;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'welcome', component: () => import('./views/WelcomeView.vue'), meta: { title: 'Banter', open: true } },
+    { path: '/sign-in', name: 'sign-in', component: () => import('./views/SignInView.vue'), meta: { title: 'Sign in', open: true } },
+    { path: '/sign-up', name: 'sign-up', component: () => import('./views/SignUpView.vue'), meta: { title: 'Make a kennel', open: true } },
+    { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs' } },
+    { path: '/dogs/new', name: 'new-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Add a dog' } },
+    { path: '/dogs/:id', name: 'dog', component: () => import('./views/DogView.vue'), meta: { title: 'Dog' } },
+    { path: '/dogs/:id/edit', name: 'edit-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Change a dog' } },
+    { path: '/dogs/:id/tape', name: 'tape', component: () => import('./views/TapeView.vue'), meta: { title: 'Tape' } },
+    { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/BenchView.vue'), meta: { title: 'Bench' } },
+    { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },
+    { path: '/locker', name: 'locker', component: () => import('./views/LockerView.vue'), meta: { title: 'Locker' } },
+    { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },
+    { path: '/house', name: 'house', component: () => import('./views/HouseView.vue'), meta: { title: 'House rules' } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue'), meta: { title: 'Not here', open: true } },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  if (!session.known) await session.look().catch(() => {});
+  if (session.me && to.name === 'welcome') return { name: 'dogs' };
+  if (!session.me && !to.meta.open) return { name: 'sign-in', query: { to: to.fullPath } };
+  return true;
+});
+
+router.afterEach((to) => {
+  document.title = to.meta.title === 'Banter' ? 'Banter' : `${to.meta.title} · Banter`;
+});

@@ -1,0 +1,42 @@
+import { z } from '@banter/contract';
+import { useEventListener } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { stored } from './stored.ts';
+
+export type Key = { key: string; does: string; run: () => void };
+
+/** The single-key shortcuts of what is on the screen. They can be switched off, and never fire while somebody types. */
+export const useKeys = defineStore('keys', () => {
+  const on = stored('banter.keys', z.boolean(), true);
+  const groups = ref<{ title: string; keys: Key[] }[]>([]);
+  const listed = ref(false);
+
+  useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    const typing = target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+    if (typing || event.ctrlKey || event.metaKey || event.altKey || listed.value) return;
+    if (event.key === '?') {
+      listed.value = true;
+      event.preventDefault();
+      return;
+    }
+    if (!on.value) return;
+    const found = groups.value.flatMap((group) => group.keys).find(({ key }) => key === event.key);
+    if (!found) return;
+    event.preventDefault();
+    found.run();
+  });
+
+  return { on, groups, listed };
+});
+
+/** Gives the screen its keys for as long as it is shown. */
+export function useScreenKeys(title: string, keys: Key[]): void {
+  const store = useKeys();
+  const group = { title, keys };
+  onMounted(() => store.groups.push(group));
+  onBeforeUnmount(() => {
+    store.groups = store.groups.filter((one) => one.title !== title);
+  });
+}

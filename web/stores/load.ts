@@ -1,0 +1,32 @@
+import type { z } from '@banter/contract';
+import { ref, shallowRef } from 'vue';
+import { failureSentence, RequestFailure } from '../api/failure.ts';
+import { send } from '../api/request.ts';
+import { useConnection } from './connection.ts';
+import { useSession } from './session.ts';
+
+/** Loads what a screen shows in one request, and says how that went. */
+export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema) {
+  const connection = useConnection();
+  const session = useSession();
+  const data = shallowRef<z.output<Schema> | null>(null);
+  const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
+  const sentence = ref('');
+
+  async function load(): Promise<void> {
+    if (data.value === null) state.value = 'loading';
+    try {
+      data.value = await send('GET', path(), schema);
+      state.value = 'ready';
+      connection.reached();
+    } catch (failure) {
+      const status = failure instanceof RequestFailure ? failure.problem?.status : undefined;
+      if (failure instanceof RequestFailure && failure.mayPass) connection.missed();
+      if (status === 401) session.lost();
+      sentence.value = failureSentence(failure);
+      state.value = status === 404 ? 'missing' : 'failed';
+    }
+  }
+  void load();
+  return { data, state, sentence, load };
+}

@@ -1,0 +1,44 @@
+import { Doorstep, Me, type Kennel, type SignIn, type SignUp } from '@banter/contract';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { send } from '../api/request.ts';
+
+/** Who is at the bench, and whether there is a demo to look round. */
+export const useSession = defineStore('session', () => {
+  const me = ref<Me | null>(null);
+  const demo = ref(false);
+  const known = ref(false);
+
+  async function look(): Promise<void> {
+    const doorstep = await send('GET', '/api/doorstep', Doorstep);
+    me.value = doorstep.me;
+    demo.value = doorstep.demo;
+    known.value = true;
+  }
+  const entered = (now: Me) => {
+    me.value = now;
+    known.value = true;
+  };
+
+  return {
+    me,
+    demo,
+    known,
+    kennel: computed(() => me.value?.kennel ?? null),
+    look,
+    signIn: async (request: SignIn) => entered(await send('POST', '/api/sign-in', Me, request)),
+    signUp: async (request: SignUp) => entered(await send('POST', '/api/sign-up', Me, request)),
+    signInToDemo: async () => entered(await send('POST', '/api/sign-in/demo', Me)),
+    async signOut() {
+      await send('POST', '/api/sign-out', null);
+      me.value = null;
+    },
+    changed(kennel: Kennel) {
+      if (me.value) me.value = { ...me.value, kennel };
+    },
+    /** The server no longer knows this sign-in. */
+    lost() {
+      me.value = null;
+    },
+  };
+});

@@ -1,0 +1,30 @@
+import { z } from '@banter/contract';
+import { benchSpeaker, exactLength, speakGap, speakGirth, speakMass, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { useSession } from './session.ts';
+import { stored } from './stored.ts';
+
+const OnTheSpot = z.object({ length: z.enum(['in', 'cm']).nullable(), mass: z.enum(['lb', 'kg']).nullable() });
+
+/** The units on the screen: the kennel's, unless somebody has switched them on this device. */
+export const useUnits = defineStore('units', () => {
+  const session = useSession();
+  const onTheSpot = stored('banter.units', OnTheSpot, { length: null, mass: null });
+  const length = computed<KennelLengthUnit>(() => onTheSpot.value.length ?? session.kennel?.lengthUnit ?? 'cm');
+  const mass = computed<KennelMassUnit>(() => onTheSpot.value.mass ?? session.kennel?.massUnit ?? 'kg');
+  return {
+    length,
+    mass,
+    speak: computed(() => benchSpeaker(length.value, mass.value)),
+    girth: (mm: number) => speakGirth(mm, length.value),
+    exact: (mm: number) => exactLength(mm, length.value),
+    gap: (mm: number) => speakGap(mm, length.value),
+    weight: (grams: number) => speakMass(grams, mass.value),
+    /** Inches and pounds together, or centimetres and kilograms. */
+    switchOver() {
+      const toInches = length.value === 'cm';
+      onTheSpot.value = { length: toInches ? 'in' : 'cm', mass: toInches ? 'lb' : 'kg' };
+    },
+  };
+});

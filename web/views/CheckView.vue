@@ -1,0 +1,154 @@
+<script setup lang="ts">
+/** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
+import { collarKind, FitCheck, type NewFitCheck } from '@banter/contract';
+import { houseRules, ringClock } from '@banter/core';
+import { z, RecordId } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { checkDrawing } from '../neck/drawings.ts';
+import { momentWords } from '../parts/age.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import CountRow from '../parts/CountRow.vue';
+import DogHeader from '../parts/DogHeader.vue';
+import KeepBar from '../parts/KeepBar.vue';
+import LoadFrame from '../parts/LoadFrame.vue';
+import ReasonList from '../parts/ReasonList.vue';
+import TextField from '../parts/TextField.vue';
+import { CHECK_WORDS, toneOf } from '../parts/verdict.ts';
+import VerdictMark from '../parts/VerdictMark.vue';
+import { useDogPage } from '../stores/dog-page.ts';
+import { useDraft } from '../stores/draft.ts';
+import { useKeep } from '../stores/keep.ts';
+import { useSession } from '../stores/session.ts';
+import { useUnits } from '../stores/units.ts';
+
+const route = useRoute();
+const session = useSession();
+const units = useUnits();
+const keeping = useKeep();
+const dogId = String(route.params.id);
+const { data, state, sentence, load, girths, plan, checks, check } = useDogPage(dogId);
+const kennel = computed(() => session.kennel!);
+const kind = computed(() => collarKind(plan.value!.kind));
+const Drawing = computed(() => defineAsyncComponent(checkDrawing(plan.value!.kind)));
+const heading = ref<HTMLElement | null>(null);
+
+const Draft = z.object({
+  id: RecordId,
+  planId: z.string(),
+  answers: z.record(z.string(), z.string().nullable()),
+  counts: z.record(z.string(), z.number().nullable()),
+  on: z.record(z.string(), z.number()).nullable(),
+  note: z.string(),
+  at: z.string().nullable(),
+});
+const begin = (): z.infer<typeof Draft> => ({ id: uuidv7(), planId: '', answers: {}, counts: {}, on: null, note: '', at: null });
+const { draft, restored, discard } = useDraft(`check.${dogId}`, Draft, begin);
+
+/** What is on the dog: as set here, else what the last check's step leads to, else as planned. */
+const expectedOn = computed(() => (check.value ? kind.value.nextSetting(check.value.outcome) : kind.value.firstSetting(plan.value!.choices)) as Record<string, number>);
+const on = computed<Record<string, number>>({
+  get: () => (draft.value.planId === plan.value!.id && draft.value.on) || expectedOn.value,
+  set: (now) => (draft.value = { ...draft.value, planId: plan.value!.id, on: now }),
+});
+const answered = computed(() => kind.value.questions.filter((question) => draft.value.answers[question.id]).length);
+const complete = computed(() => answered.value === kind.value.questions.length);
+const answers = computed(() => ({ ...draft.value.answers, ...Object.fromEntries(kind.value.counts.map(({ id }) => [id, draft.value.counts[id] ?? null])) }));
+/** What the answers come to, before they are kept: the same computation that keeps them. */
+const foreseen = computed(() => {
+  if (!complete.value) return null;
+  const parsed = kind.value.answers.safeParse(answers.value);
+  if (!parsed.success) return null;
+  const inputs = plan.value!.inputs;
+  return kind.value.check(inputs.dog, inputs.collar, plan.value!.choices, on.value, parsed.data, checks.value, houseRules(kennel.value.rules));
+});
+const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0);
+const headline = computed(() => {
+  if (settled.value) return `Good. ${data.value!.dog.name} is fitted.`;
+  if (foreseen.value) return kind.value.checkSentence(foreseen.value, on.value);
+  if (check.value && answered.value === 0) return `${kind.value.checkSentence(check.value.outcome, check.value.on)} Then check again.`;
+  return answered.value === 0 ? `Put it on ${data.value!.dog.name}, and answer with hands and eyes.` : `${kind.value.questions.length - answered.value} more to look at.`;
+});
+
+async function keep() {
+  if (!complete.value) return;
+  draft.value.at ??= new Date().toISOString();
+  const sent: NewFitCheck = { dogId, planId: plan.value!.id, kind: plan.value!.kind, on: { ...on.value }, answers: answers.value, note: draft.value.note.trim(), at: draft.value.at };
+  const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
+  if (!kept) return;
+  discard();
+  await load();
+  await nextTick();
+  heading.value?.focus();
+  heading.value?.scrollIntoView({ block: 'start' });
+}
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
+    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <div v-if="!plan">
+      <h1>Nothing to check yet.</h1>
+      <p class="mt-2 text-lg">A collar is decided at the bench first; then it is checked on the dog.</p>
+      <RouterLink class="press press-main mt-4" :to="`/dogs/${dogId}/bench`">To the bench</RouterLink>
+    </div>
+    <form v-else novalidate @submit.prevent="keep">
+      <div aria-live="polite">
+        <VerdictMark v-if="foreseen ?? check" :tone="toneOf((foreseen ?? check!.outcome).verdict)" :word="CHECK_WORDS[(foreseen ?? check!.outcome).verdict]!" />
+        <h1 ref="heading" class="mt-1 text-[clamp(1.7rem,3.6vw,2.4rem)] outline-none" tabindex="-1">{{ headline }}</h1>
+      </div>
+      <p class="mt-1 text-soft">
+        {{ kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, on), plan.outcome, units.speak) }}, from «{{ plan.inputs.collar.name }}».
+        <template v-if="restored && answered > 0">Picked up where you left off. <button type="button" class="underline" @click="discard">Start afresh</button></template>
+      </p>
+      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,25rem)]">
+        <div class="order-2 space-y-5 lg:order-1">
+          <section class="sheet space-y-5" aria-label="Questions">
+            <ChoiceRow
+              v-for="question in kind.questions"
+              :key="question.id"
+              :model-value="draft.answers[question.id] ?? null"
+              :label="question.ask"
+              :hint="question.how"
+              :answers="question.answers"
+              :error="keeping.errorAt(`answers.${question.id}`)"
+              @update:model-value="(value) => (draft.answers = { ...draft.answers, [question.id]: value })"
+            />
+            <CountRow
+              v-for="count in kind.counts"
+              :key="count.id"
+              :model-value="draft.counts[count.id] ?? null"
+              :label="count.ask"
+              :hint="count.how"
+              :most="count.most"
+              @update:model-value="(value) => (draft.counts = { ...draft.counts, [count.id]: value })"
+            />
+            <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
+          </section>
+          <div v-if="foreseen" class="sheet"><h2>Why</h2><ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak)" /></div>
+          <KeepBar :keeping="keeping" :label="`Keep check ${checks.length + 1}`" :disabled="!complete">
+            <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet">To {{ data!.dog.name }}’s record</RouterLink>
+            <span v-if="!complete" class="text-soft">{{ answered }} of {{ kind.questions.length }} answered; the gather test may be left out.</span>
+          </KeepBar>
+        </div>
+        <aside class="order-1 space-y-5 self-start lg:order-2">
+          <section class="sheet" aria-label="On the dog now">
+            <h2>On the dog now</h2>
+            <component :is="Drawing" v-model="on" :collar="plan.inputs.collar" :girth-mm="plan.inputs.dog.skinGirthMm ?? plan.inputs.dog.tapedGirthMm!" :ring-at="ringClock(kennel.ringPlace, data!.dog.worksOn)" />
+          </section>
+          <section v-if="checks.length > 0" class="sheet" aria-label="Checks so far">
+            <h2>So far</h2>
+            <ol class="mt-2 space-y-2">
+              <li v-for="one in [...checks].reverse()" :key="one.id" class="border-l-2 border-line pl-3">
+                <VerdictMark class="text-sm" :tone="toneOf(one.outcome.verdict)" :word="`${one.attempt}: ${CHECK_WORDS[one.outcome.verdict]}`" />
+                <span class="block">{{ kind.checkSentence(one.outcome, one.on) }}</span>
+                <span class="text-sm text-soft">{{ kind.describeSetting(one.on) }} · {{ one.personName }}, {{ momentWords(one.at, kennel.timeZone) }}</span>
+              </li>
+            </ol>
+          </section>
+        </aside>
+      </div>
+    </form>
+  </LoadFrame>
+</template>

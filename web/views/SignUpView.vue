@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { SignUp } from '@banter/contract';
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { failureSentence, RequestFailure } from '../api/failure.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import TextField from '../parts/TextField.vue';
+import { useSession } from '../stores/session.ts';
+
+const session = useSession();
+const router = useRouter();
+const american = /^en-US|^en-LR|^my/.test(navigator.language);
+const form = ref<SignUp>({
+  kennelName: '',
+  name: '',
+  email: '',
+  password: '',
+  lengthUnit: american ? 'in' : 'cm',
+  massUnit: american ? 'lb' : 'kg',
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+});
+const errors = ref<Record<string, string>>({});
+const sentence = ref('');
+const busy = ref(false);
+
+async function make() {
+  sentence.value = '';
+  const checked = SignUp.safeParse(form.value);
+  errors.value = checked.success ? {} : Object.fromEntries(checked.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
+  if (!checked.success) return;
+  busy.value = true;
+  try {
+    await session.signUp(checked.data);
+    await router.push('/dogs');
+  } catch (failure) {
+    sentence.value = failureSentence(failure);
+    if (failure instanceof RequestFailure) errors.value = Object.fromEntries(failure.errors.map((error) => [error.path, error.message]));
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <form class="sheet mx-auto max-w-xl" novalidate @submit.prevent="make">
+    <h1>Make your own kennel</h1>
+    <div class="mt-4 space-y-4">
+      <TextField v-model="form.kennelName" label="Kennel" hint="As your people call it." :error="errors.kennelName" autocomplete="organization" />
+      <TextField v-model="form.name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
+      <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
+      <TextField v-model="form.password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
+      <div class="flex flex-wrap gap-8">
+        <ChoiceRow v-model="form.lengthUnit" label="Lengths in" :answers="[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'centimetres' }]" />
+        <ChoiceRow v-model="form.massUnit" label="Weights in" :answers="[{ value: 'lb', label: 'pounds' }, { value: 'kg', label: 'kilograms' }]" />
+      </div>
+    </div>
+    <p v-if="sentence" role="alert" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">{{ sentence }}</p>
+    <div class="mt-5 flex flex-wrap gap-3">
+      <button type="submit" class="press press-main" :disabled="busy">{{ busy ? 'Making it …' : 'Make the kennel' }}</button>
+      <RouterLink to="/sign-in" class="press press-quiet">I have one: sign in</RouterLink>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+/** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
+import { Dog, NewTaping, RecordId, Taping, z } from '@banter/contract';
+import { GIRTH_SITES, houseRules, type GirthSite } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, reactive, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import UnrolledNeck from '../neck/UnrolledNeck.vue';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import DogHeader from '../parts/DogHeader.vue';
+import KeepBar from '../parts/KeepBar.vue';
+import LoadFrame from '../parts/LoadFrame.vue';
+import { withUnit } from '../parts/measure-units.ts';
+import MeasureField from '../parts/MeasureField.vue';
+import TapeSite, { type SiteReading } from '../parts/TapeSite.vue';
+import WeightField from '../parts/WeightField.vue';
+import { useDogPage } from '../stores/dog-page.ts';
+import { useDraft } from '../stores/draft.ts';
+import { useKeep } from '../stores/keep.ts';
+import { useSession } from '../stores/session.ts';
+import { useUnits } from '../stores/units.ts';
+
+/** The sites this bench asks for. Head collars and contacts bring the others. */
+const SITES = ['high', 'mid', 'base', 'head'] as const satisfies readonly GirthSite[];
+type AskedSite = (typeof SITES)[number];
+
+const route = useRoute();
+const router = useRouter();
+const session = useSession();
+const units = useUnits();
+const keeping = useKeep();
+const dogId = String(route.params.id);
+const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
+const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const kennel = computed(() => session.kennel!);
+const rules = computed(() => houseRules(kennel.value.rules));
+const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
+const asked = computed<readonly AskedSite[]>(() => (corrected.value && SITES.includes(corrected.value.site as AskedSite) ? [corrected.value.site as AskedSite] : SITES));
+
+const Draft = z.object({
+  sites: z.record(z.enum(GIRTH_SITES), z.object({ id: RecordId, readings: z.array(z.string()) })),
+  overCoat: z.enum(['parted', 'over']),
+  coatDepth: z.string(),
+  weight: z.string(),
+  lengthUnit: z.enum(['in', 'cm']),
+  massUnit: z.enum(['lb', 'kg']),
+  at: z.string().nullable(),
+});
+type Draft = z.infer<typeof Draft>;
+const begin = (): Draft => ({
+  sites: Object.fromEntries(GIRTH_SITES.map((site) => [site, { id: uuidv7(), readings: ['', '', ''] }])) as Draft['sites'],
+  overCoat: 'parted',
+  coatDepth: '',
+  weight: '',
+  lengthUnit: units.length,
+  massUnit: units.mass,
+  at: null,
+});
+const { draft, restored, discard } = useDraft(`tape.${dogId}.${correctsId ?? 'new'}`, Draft, begin);
+// What was typed bare meant the unit of then; it says so now, should the screen speak another.
+if (draft.value.lengthUnit !== units.length) {
+  for (const site of SITES) draft.value.sites[site].readings = draft.value.sites[site].readings.map((text) => withUnit(text, draft.value.lengthUnit));
+  draft.value.coatDepth = withUnit(draft.value.coatDepth, draft.value.lengthUnit);
+}
+if (draft.value.massUnit !== units.mass) draft.value.weight = withUnit(draft.value.weight, draft.value.massUnit);
+watch([() => units.length, () => units.mass], ([length, mass]) => Object.assign(draft.value, { lengthUnit: length, massUnit: mass }), { immediate: true });
+
+const coatDepthMm = ref<number | null>(null);
+const weighed = ref<number | null>(null);
+const weightG = computed(() => weighed.value ?? data.value?.dog.weightG ?? null);
+const read = reactive<Partial<Record<AskedSite, SiteReading>>>({});
+const depth = computed(() => (draft.value.overCoat === 'over' ? coatDepthMm.value : null));
+const onSkin = computed(() => draft.value.overCoat === 'parted' || depth.value !== null);
+
+/** The neck as drawn while taping: what is typed now over what was known before. */
+const drawnTape = computed(() => {
+  const girth = (site: AskedSite) => read[site]?.girthMm ?? girths.value[site]?.result.girthMm;
+  const high = girth('high');
+  return high === undefined || high < 60 ? null : { highMm: high, midMm: girth('mid'), baseMm: girth('base') };
+});
+const ready = computed(() => asked.value.filter((site) => read[site]?.girthMm !== null && read[site]?.girthMm !== undefined));
+const unread = computed(() => asked.value.filter((site) => read[site]?.unsure));
+const headFirst = computed(() => {
+  const high = read.high?.girthMm ?? girths.value.high?.result.girthMm;
+  const head = read.head?.girthMm ?? girths.value.head?.result.girthMm;
+  return high != null && head != null && head < high && ready.value.length > 0;
+});
+const coatUnsure = computed(() => draft.value.overCoat === 'over' && draft.value.coatDepth.trim() !== '' && coatDepthMm.value === null);
+const weightUnsure = computed(() => draft.value.weight.trim() !== '' && weighed.value === null);
+const headline = computed(() => {
+  if (correctsId) return `Tape the ${asked.value[0]} girth again.`;
+  if (ready.value.length === 0) return `Tape ${data.value!.dog.name}’s neck, high girth first.`;
+  const again = ready.value.filter((site) => read[site]!.repeat);
+  const lower = read.high?.lower;
+  if (lower) return 'Was the high girth taken lower down?';
+  if (again.length > 0) return `Another reading of the ${again.join(' and ')} girth.`;
+  const missing = asked.value.filter((site) => !ready.value.includes(site) && !girths.value[site]);
+  return missing.length > 0 ? `Next, the ${missing[0]} girth.` : 'All taped. Keep it.';
+});
+
+async function keep() {
+  if (ready.value.length === 0 || unread.value.length > 0 || coatUnsure.value || weightUnsure.value) return;
+  // The time of the first try: the same request each time it is sent.
+  draft.value.at ??= new Date().toISOString();
+  const dog = data.value!.dog;
+  if (weighed.value !== null && weighed.value !== dog.weightG) {
+    const { id, version, ...facts } = dog;
+    const kept = await keeping.keep(`/api/dogs/${id}`, Dog, { ...facts, weightG: weighed.value }, version);
+    if (!kept) return;
+    data.value = { ...data.value!, dog: kept };
+  }
+  for (const site of ready.value) {
+    const sent: NewTaping = {
+      dogId,
+      site,
+      readingsMm: read[site]!.readingsMm,
+      typed: draft.value.sites[site].readings.map((text) => text.trim()).filter(Boolean).map((text) => withUnit(text, units.length)),
+      overCoat: draft.value.overCoat === 'over',
+      coatDepthMm: depth.value,
+      weightG: weightG.value,
+      neckBuild: dog.neckBuild,
+      at: draft.value.at,
+      correctsId,
+    };
+    if (!(await keeping.keep(`/api/tapings/${draft.value.sites[site].id}`, Taping, sent))) return;
+  }
+  discard();
+  await router.push(correctsId || !ready.value.includes('high') ? `/dogs/${dogId}` : `/dogs/${dogId}/bench`);
+}
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
+    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <form novalidate @submit.prevent="keep">
+      <h1 aria-live="polite">{{ headline }}</h1>
+      <p class="mt-1 max-w-[46rem] text-soft">
+        Settle the dog. Tape flat, touching, not pulled; lift it between readings.
+        <template v-if="restored">Picked up where you left off. <button type="button" class="underline" @click="discard">Start afresh</button></template>
+      </p>
+      <p v-if="corrected" class="mt-2 rounded bg-mind-wash p-3 text-mind">This replaces {{ units.exact(corrected.result.girthMm) }} of {{ corrected.personName }}; the old one stays in the record, struck through.</p>
+      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
+        <div class="space-y-4">
+          <div class="sheet grid gap-5 sm:grid-cols-2">
+            <ChoiceRow v-model="draft.overCoat" label="The hair" :answers="[{ value: 'parted', label: 'Parted, on the skin' }, { value: 'over', label: 'Taped over it' }]" />
+            <MeasureField
+              v-if="draft.overCoat === 'over'"
+              v-model="draft.coatDepth"
+              label="Coat depth, flattened"
+              hint="As a strap would flatten it. Without it, tips are sized on the hair."
+              :expected="{ possibleMm: [0, 80], likelyMm: [0, 40] }"
+              @read="(mm) => (coatDepthMm = mm)"
+            />
+            <WeightField v-model="draft.weight" label="Weight today" :hint="data!.dog.weightG ? `Last: ${units.weight(data!.dog.weightG)}. Leave empty if not weighed.` : 'Not weighed yet.'" @read="(grams) => (weighed = grams)" />
+          </div>
+          <TapeSite
+            v-for="site in asked"
+            :key="site"
+            v-model="draft.sites[site].readings"
+            :site="site"
+            :rules="rules"
+            :coat-depth-mm="depth"
+            :on-skin="onSkin"
+            :weight-g="weightG"
+            :neck-build="data!.dog.neckBuild"
+            :before="girths[site] ?? null"
+            :error="keeping.errorAt('readingsMm')"
+            @read="(now) => (read[site] = now)"
+          />
+          <p v-if="headFirst" role="status" class="rounded bg-mind-wash p-3 text-mind">The head comes out smaller than the neck. That can be, in a few dogs; was the head taped round its broadest part, ears included, and the neck high?</p>
+          <KeepBar :keeping="keeping" :label="correctsId ? 'Keep the correction' : 'Keep, and size a collar'" :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure" @newer="load">
+            <RouterLink :to="`/dogs/${dogId}`" class="press press-quiet">Leave it</RouterLink>
+            <span v-if="ready.length === 0" class="text-soft">Two readings of a site can be kept; three are better.</span>
+            <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">A reading above cannot be read yet.</span>
+          </KeepBar>
+        </div>
+        <aside class="sheet self-start lg:sticky lg:top-4" aria-label="The neck as taped">
+          <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" size="large" />
+          <p v-else class="py-12 text-center text-soft">The neck is drawn here, to scale, as you type.</p>
+          <p class="mt-2 text-sm text-soft">Solid lines are taped, dashed ones guessed. Training collars sit at the top edge, behind the ears.</p>
+        </aside>
+      </div>
+    </form>
+  </LoadFrame>
+</template>
