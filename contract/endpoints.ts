@@ -44,7 +44,15 @@ export const ENDPOINTS: readonly Endpoint[] = [
   { method: 'post', path: '/api/sign-in/demo', summary: 'Signs in to the demo kennel, where there is one.', signIn: false, answer: Me },
   { method: 'post', path: '/api/sign-out', summary: 'Signs out.', signIn: false, answer: null },
   { method: 'get', path: '/api/kennel', summary: 'The kennel and its settings.', signIn: true, answer: Kennel },
-  { method: 'put', path: '/api/kennel', summary: 'Changes the kennel’s settings; If-Match names its version.', signIn: true, versioned: true, request: KennelSettings, answer: Kennel },
+  {
+    method: 'put',
+    path: '/api/kennel',
+    summary: 'Changes the kennel’s settings; If-Match names its version.',
+    signIn: true,
+    versioned: true,
+    request: KennelSettings,
+    answer: Kennel,
+  },
   { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
   ...record('dogs', 'dog', DogFacts, Dog, true),
@@ -53,7 +61,12 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('tapings', 'taping', NewTaping, Taping, false),
   ...record('plans', 'plan', NewPlan, Plan, false),
   ...record('fit-checks', 'fit check', NewFitCheck, FitCheck, false),
-  ...Object.entries(CALCULATIONS).map(
-    ([name, { summary, request, answer }]): Endpoint => ({ method: 'post', path: `/api/calc/${name}`, summary, signIn: false, request, answer }),
-  ),
+  ...Object.entries(CALCULATIONS).map(([name, { summary, request, answer }]): Endpoint => ({
+    method: 'post',
+    path: `/api/calc/${name}`,
+    summary,
+    signIn: false,
+    request,
+    answer,
+  })),
 ];

@@ -7,15 +7,7 @@ export { ENDPOINTS, type Endpoint } from './endpoints.ts';
 
 export { COLLAR_KINDS, COLLAR_KIND_NAMES, collarKind, type AnyCollarKind, type CollarKindName } from './collars/collar-kinds.ts';
 export type { CheckOutcome, CollarKind, EarlierCheck, FittingDog, PlanOutcome, StockedCollar } from './collars/collar-kind.ts';
-export {
-  asProngCollar,
-  ProngAnswers,
-  ProngChoices,
-  prongKind,
-  VERDICT_WORDS,
-  type ProngCheckOutcome,
-  type ProngPlanOutcome,
-} from './collars/prong.ts';
+export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, type ProngCheckOutcome, type ProngPlanOutcome } from './collars/prong.ts';
 export { ProngNumbers } from './collars/prong-numbers.ts';
 
 export { Instant, RecordId } from './records/common.ts';

@@ -36,7 +36,12 @@ function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
     case 'unrecognized_keys':
       return `Unknown name${issue.keys.length > 1 ? 's' : ''}: ${issue.keys.join(', ')}.`;
     case 'invalid_format':
-      return { email: 'This is not an e-mail address.', uuid: 'This is not an id.', datetime: 'This is not a time in UTC, such as 2026-03-01T08:30:00Z.', date: 'This is not a day, such as 2026-03-01.' }[issue.format as string];
+      return {
+        email: 'This is not an e-mail address.',
+        uuid: 'This is not an id.',
+        datetime: 'This is not a time in UTC, such as 2026-03-01T08:30:00Z.',
+        date: 'This is not a day, such as 2026-03-01.',
+      }[issue.format as string];
     default:
       return undefined;
   }

@@ -16,7 +16,7 @@ export const PROBLEMS = {
   'wrong-type': { status: 415, title: 'The request must be application/json.' },
   'bad-input': { status: 422, title: 'Something in the request is not right.' },
   'too-many': { status: 429, title: 'Too many requests; wait a little.' },
-  'unexpected': { status: 500, title: 'Something went wrong here. It has been noted.' },
+  unexpected: { status: 500, title: 'Something went wrong here. It has been noted.' },
   'database-away': { status: 503, title: 'The records cannot be reached just now. Nothing was saved; try again in a moment.' },
 } as const satisfies Record<string, { status: number; title: string }>;
 

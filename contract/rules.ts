@@ -46,6 +46,6 @@ export const RuleOverrides = z
   .partial()
   .check((context) => {
     const wrong = contradictingRules(houseRules(context.value));
-    if (wrong) context.issues.push({ code: 'custom', path: [wrong[1]], input: context.value, message: `${wrong[1]} must not be below ${wrong[0]}.` });
+    if (wrong) context.issues.push({ code: 'custom', path: [wrong[1]], input: context.value, message: `The rule ${wrong[1]} must not be below ${wrong[0]}.` });
   });
 export type RuleOverrides = z.infer<typeof RuleOverrides>;

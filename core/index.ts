@@ -45,21 +45,9 @@ export { linkInstruction } from './collars/prong/link-instruction.ts';
 export { PRONG_VERDICTS, sizeProng, type ProngFit, type ProngNeck, type ProngVerdict } from './collars/prong/size-prong.ts';
 export { judgeLinks, type LinksJudgement, type LinksVerdict } from './collars/prong/judge-links.ts';
 export { chooseProng, type ProngDecision, type ProngQuestion, type SchoolChoice } from './collars/prong/choose-prong.ts';
-export {
-  BETWEEN_SCHOOLS,
-  GAUGE_SCHOOLS,
-  PULLS,
-  type BetweenSchool,
-  type GaugeSchool,
-  type Pull,
-} from './collars/prong/gauge-schools.ts';
+export { BETWEEN_SCHOOLS, GAUGE_SCHOOLS, PULLS, type BetweenSchool, type GaugeSchool, type Pull } from './collars/prong/gauge-schools.ts';
 export { BETWEEN_SCHOOL_WORDS, GAUGE_SCHOOL_WORDS } from './collars/prong/school-words.ts';
-export {
-  PRONG_CHOICE_REASON_WORDS,
-  PRONG_REASON_WORDS,
-  type ProngChoiceReason,
-  type ProngReason,
-} from './collars/prong/prong-reasons.ts';
+export { PRONG_CHOICE_REASON_WORDS, PRONG_REASON_WORDS, type ProngChoiceReason, type ProngReason } from './collars/prong/prong-reasons.ts';
 export {
   prongPieces,
   prongWidthMm,
@@ -73,14 +61,7 @@ export {
 export { COLLAR_DOUBT_WORDS, collarDoubts, type CollarDoubt } from './collars/prong/measure-collar.ts';
 export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
-export {
-  CHECK_STEPS,
-  checkProngFit,
-  type CheckStep,
-  type EarlierProngCheck,
-  type ProngCheck,
-  type ProngCheckResult,
-} from './collars/prong/fit-check.ts';
+export { CHECK_STEPS, checkProngFit, type CheckStep, type EarlierProngCheck, type ProngCheck, type ProngCheckResult } from './collars/prong/fit-check.ts';
 export { checkStepSentence } from './collars/prong/check-step-words.ts';
 
 export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';

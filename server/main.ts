@@ -42,9 +42,7 @@ sweeping.unref();
 const port = Number(env.PORT ?? 8080);
 const host = env.BANTER_HOST ?? '127.0.0.1';
 const server = createServer(app);
-server.on('error', (error: NodeJS.ErrnoException) =>
-  refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : error.message),
-);
+server.on('error', (error: NodeJS.ErrnoException) => refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : error.message));
 server.listen(port, host, () => {
   process.stdout.write(`Banter is at http://${host}:${port}\n`);
   if (demo) process.stdout.write('Look round the demo kennel, Marrow Fen Field Dogs, with one click on that page.\n');

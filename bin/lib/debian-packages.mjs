@@ -12,7 +12,13 @@ export const browserPackages = { chromium: 'chromium' };
  * @param {{ has: (program: string) => boolean, root: boolean, sudo: boolean, apt: boolean }} machine
  */
 export function packagePlan(needed, machine) {
-  const missing = [...new Set(Object.entries(needed).filter(([program]) => !machine.has(program)).map(([, name]) => name))];
+  const missing = [
+    ...new Set(
+      Object.entries(needed)
+        .filter(([program]) => !machine.has(program))
+        .map(([, name]) => name),
+    ),
+  ];
   if (missing.length === 0) return { kind: 'ready' };
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   if (machine.apt && (machine.root || machine.sudo)) return { kind: 'install', missing, sudo: !machine.root };
@@ -39,8 +45,7 @@ export async function ensurePackages(needed) {
   if (plan.kind === 'refuse') throw new Refusal(plan.sentence);
   say(`Installing ${plan.missing.join(', ')} …`);
   const [program, before] = plan.sudo ? ['sudo', ['-n', 'env']] : ['env', []];
-  const apt = (...args) =>
-    runToEnd(program, [...before, 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args], { quiet: true });
+  const apt = (...args) => runToEnd(program, [...before, 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args], { quiet: true });
   const install = ['install', '-y', '-q', '--no-install-recommends', ...plan.missing];
   let done = await apt(...install);
   if (done.code !== 0) {

@@ -15,8 +15,15 @@ const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 function lastErrors(errorLog) {
   if (!existsSync(errorLog)) return 'it left no log';
-  const lines = readFileSync(errorLog, 'utf8').split('\n').filter((line) => /\[ERROR\]/.test(line));
-  return lines.length ? lines.slice(-2).join(' ').replace(/^[\d\- :]+\d+ /, '') : `see ${errorLog}`;
+  const lines = readFileSync(errorLog, 'utf8')
+    .split('\n')
+    .filter((line) => /\[ERROR\]/.test(line));
+  return lines.length
+    ? lines
+        .slice(-2)
+        .join(' ')
+        .replace(/^[\d\- :]+\d+ /, '')
+    : `see ${errorLog}`;
 }
 
 /** Whether a process is a mariadbd working on this folder. */
@@ -164,11 +171,9 @@ export async function startMariadb({ dir, password, testSchemas = false }) {
   try {
     await boot();
     log.up = true;
-    const made = await runToEnd(
-      which('mariadb') ?? 'mariadb',
-      ['--no-defaults', `--user=${user}`, `--socket=${socket}`, '-e', statements.join(';')],
-      { quiet: true },
-    );
+    const made = await runToEnd(which('mariadb') ?? 'mariadb', ['--no-defaults', `--user=${user}`, `--socket=${socket}`, '-e', statements.join(';')], {
+      quiet: true,
+    });
     if (made.code !== 0) throw new Refusal(`the database account could not be made: ${made.output.trim()}`);
   } catch (error) {
     await stop();

@@ -8,7 +8,9 @@ import { Refusal, say } from './say.mjs';
 
 export async function ensureNpmPackages() {
   const mark = join(projectDir, 'node_modules', '.banter-lock');
-  const lock = createHash('sha256').update(readFileSync(join(projectDir, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(projectDir, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   say('Installing the npm packages …');
   const done = await runToEnd('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], { cwd: projectDir, quiet: true });

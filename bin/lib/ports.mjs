@@ -31,9 +31,7 @@ export async function servingPort(wanted) {
     throw new Refusal(`PORT is «${wanted}», which is not a port number between 1 and 65535.`);
   }
   if ((await tryPort(port)) === null) {
-    throw new Refusal(
-      `port ${port} is in use by another program; stop it, or choose another with «PORT=${port === 8080 ? 8081 : 8080} npm start».`,
-    );
+    throw new Refusal(`port ${port} is in use by another program; stop it, or choose another with «PORT=${port === 8080 ? 8081 : 8080} npm start».`);
   }
   return port;
 }

@@ -12,8 +12,6 @@ export type Calculation<Request extends z.ZodType = z.ZodType, Answer extends z.
 };
 
 /** Ties the three types of a calculation together. */
-export function calculation<Request extends z.ZodType, Answer extends z.ZodType>(
-  parts: Calculation<Request, Answer>,
-): Calculation<Request, Answer> {
+export function calculation<Request extends z.ZodType, Answer extends z.ZodType>(parts: Calculation<Request, Answer>): Calculation<Request, Answer> {
   return parts;
 }

@@ -51,13 +51,7 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   wornChoices: (choices: Choices, on: Setting | null) => Choices;
   /** What is missing before it can be planned, as sentences; empty when nothing is. */
   missing: (dog: FittingDog) => string[];
-  plan: (
-    dog: FittingDog,
-    collar: StockedCollar<Numbers>,
-    stock: readonly StockedCollar<Numbers>[],
-    choices: Choices,
-    rules: HouseRules,
-  ) => Outcome;
+  plan: (dog: FittingDog, collar: StockedCollar<Numbers>, stock: readonly StockedCollar<Numbers>[], choices: Choices, rules: HouseRules) => Outcome;
   check: (
     dog: FittingDog,
     collar: StockedCollar<Numbers>,

@@ -24,10 +24,9 @@ import type { CollarKind, FittingDog, StockedCollar } from './collar-kind.ts';
 import { ProngNumbers } from './prong-numbers.ts';
 
 /** Links either side of the centre plate, by the dog's own left and right. */
-const Split = z.strictObject({ left: z.number().int().min(0).max(60), right: z.number().int().min(0).max(60) }).refine(
-  ({ left, right }) => left + right > 0,
-  'A collar needs at least one link.',
-);
+const Split = z
+  .strictObject({ left: z.number().int().min(0).max(60), right: z.number().int().min(0).max(60) })
+  .refine(({ left, right }) => left + right > 0, 'A collar needs at least one link.');
 
 /** What the person decided: the schools, and how many links go on either side. */
 export const ProngChoices = z.strictObject({ gaugeSchool: z.enum(GAUGE_SCHOOLS), betweenSchool: z.enum(BETWEEN_SCHOOLS), split: Split });

@@ -2,7 +2,10 @@ import { z } from '../plain-words.ts';
 import { namedLine, RecordId } from './common.ts';
 import { Kennel } from './kennel.ts';
 
-export const Email = z.email().max(200).transform((email) => email.toLowerCase());
+export const Email = z
+  .email()
+  .max(200)
+  .transform((email) => email.toLowerCase());
 
 export const SignUp = z.strictObject({
   kennelName: namedLine(80),

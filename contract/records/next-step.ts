@@ -22,15 +22,30 @@ export function nextStep({ dog, girths, plan, check }: DogCard, rules: HouseRule
 
   const kind = collarKind(plan.kind);
   if (check && check.outcome.verdict !== 'good') {
-    return { sentence: kind.checkSentence(check.outcome, check.on), goTo: check.outcome.verdict === 'stop' ? 'bench' : 'check', tone: check.outcome.verdict === 'stop' ? 'stop' : 'mind' };
+    return {
+      sentence: kind.checkSentence(check.outcome, check.on),
+      goTo: check.outcome.verdict === 'stop' ? 'bench' : 'check',
+      tone: check.outcome.verdict === 'stop' ? 'stop' : 'mind',
+    };
   }
   // Checked on the dog: what it wears is what was found good, which may be another make-up than was planned.
-  const again = kind.plan(fittingDog(dog, latest), plan.inputs.collar, [plan.inputs.collar], kind.wornChoices(plan.choices, check?.on ?? null), houseRules(rules));
+  const again = kind.plan(
+    fittingDog(dog, latest),
+    plan.inputs.collar,
+    [plan.inputs.collar],
+    kind.wornChoices(plan.choices, check?.on ?? null),
+    houseRules(rules),
+  );
   if (!again.keep && latest.high.at > plan.at) {
     const [why] = kind.planReasons(again, speak);
-    return { sentence: `Size again: taped since, ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(), goTo: 'bench', tone: again.blocked ? 'stop' : 'mind' };
+    return {
+      sentence: `Size again: taped since, ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(),
+      goTo: 'bench',
+      tone: again.blocked ? 'stop' : 'mind',
+    };
   }
   if (again.blocked) return { sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
   if (!check) return { sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
-  return { sentence: 'Fitted.', goTo: null, tone: 'good' };
+  const worn = kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check.on), plan.outcome, speak);
+  return { sentence: `Fitted: ${worn}.`, goTo: null, tone: 'good' };
 }

@@ -36,7 +36,13 @@ export const PlanInputs = z.object({
 });
 export type PlanInputs = z.infer<typeof PlanInputs>;
 
-export const Plan = z.object({ ...NewPlan.shape, id: RecordId, inputs: PlanInputs, outcome: z.looseObject({ keep: z.boolean(), blocked: z.boolean() }), ...Kept.shape });
+export const Plan = z.object({
+  ...NewPlan.shape,
+  id: RecordId,
+  inputs: PlanInputs,
+  outcome: z.looseObject({ keep: z.boolean(), blocked: z.boolean() }),
+  ...Kept.shape,
+});
 export type Plan = z.infer<typeof Plan>;
 
 /** A dog as collars are fitted to it, from its record and its latest girths. */

@@ -14,11 +14,11 @@ export const TAPE_REASON_WORDS: ReasonWords<TapeReason> = {
   'readings-agree': (r, speak) => `The readings lie ${speak.gap(r.spreadMm)} apart, within the ${speak.gap(r.limitMm)} allowed.`,
   'spread-too-large': (r, speak) =>
     `The readings lie ${speak.gap(r.spreadMm)} apart, more than the ${speak.gap(r.limitMm)} allowed: take another` +
-    (r.oddReadingMm === null ? '.' : `; ${speak.girth(r.oddReadingMm)} is the odd one.`),
+    (r.oddReadingMm === null ? '.' : `; ${speak.taped(r.oddReadingMm)} is the odd one.`),
   'too-few-readings': (r) => `${r.count === 2 ? 'Two readings' : `Only ${countWord(r.count)}`} always ask for a third: lift the tape and measure again.`,
   'coat-taken-off': (r, speak) =>
-    `Skin girth ${speak.girth(r.girthMm)}: taped ${speak.girth(r.tapedMm)} over a coat ${speak.gap(r.coatDepthMm)} deep, less 2π times that depth.`,
+    `Skin girth ${speak.taped(r.girthMm)}: taped ${speak.taped(r.tapedMm)} over a coat ${speak.gap(r.coatDepthMm)} deep, less 2π times that depth.`,
   'taken-lower': (r, speak) =>
-    `Was this taken lower down? ${speak.girth(r.girthMm)} is at least the ${speak.girth(r.limitMm)} that asks; ` +
-    `${{ slender: 'a slender', average: 'an average', heavy: 'a heavy' }[r.build]} neck at ${speak.weight(r.weightKg)} is expected near ${speak.girth(r.expectedMm)}.`,
+    `Was this taken lower down? ${speak.taped(r.girthMm)} is at least the ${speak.taped(r.limitMm)} that asks; ` +
+    `${{ slender: 'a slender', average: 'an average', heavy: 'a heavy' }[r.build]} neck at ${speak.weight(r.weightKg)} is expected near ${speak.taped(r.expectedMm)}.`,
 };

@@ -62,15 +62,33 @@ const rule = (
 /** The catalogue of house rules, in the order in which they are shown. */
 export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   tapeSpreadMm: rule('tape', 'gap', 6, 'Spread that asks for another reading', 'Readings further apart than a link’s worth of doubt are not one measure.'),
-  tapeSpreadRatio: rule('tape', 'ratio', 0.015, 'Spread as a share of the girth', 'On a large neck the tape may differ a little more; the larger of the two limits counts.'),
-  tapeHighRatio: rule('tape', 'ratio', 1.15, 'High girth over what weight and build suggest', 'A girth this far above the expected one was often taken at the base.'),
+  tapeSpreadRatio: rule(
+    'tape',
+    'ratio',
+    0.015,
+    'Spread as a share of the girth',
+    'On a large neck the tape may differ a little more; the larger of the two limits counts.',
+  ),
+  tapeHighRatio: rule(
+    'tape',
+    'ratio',
+    1.15,
+    'High girth over what weight and build suggest',
+    'A girth this far above the expected one was often taken at the base.',
+  ),
   slackMinMm: rule('prong', 'gap', 0, 'Least slack of a prong at rest', 'Tips touch, they do not press: resting pressure irritates and dulls the dog.'),
   slackAimMm: rule('prong', 'gap', 8, 'Slack to aim for', 'Enough that some fingers go under, little enough that it stays high.'),
   slackMaxMm: rule('prong', 'gap', 25, 'Most slack of a prong at rest', 'Looser, it slides down, rubs and turns freely.'),
   pressMaxMm: rule('prong', 'gap', 6, 'Pressing that the snug school accepts', 'Between two sizes a link tighter is accepted while it presses less than this.'),
   biteMaxRatio: rule('prong', 'ratio', 0.1, 'Most bite, as a share of the girth', 'Closed it must bite, yet never squeeze the neck by more than a tenth.'),
   maxAdd: rule('prong', 'links', 3, 'Most links to add', 'Past that another gauge is the right one.'),
-  maxRemove: rule('prong', 'links', null, 'Most links to take out', 'A collar with few links squeezes unevenly: three from 3.0 mm wire up, six on finer wire, which is stocked long.'),
+  maxRemove: rule(
+    'prong',
+    'links',
+    null,
+    'Most links to take out',
+    'A collar with few links squeezes unevenly: three from 3.0 mm wire up, six on finer wire, which is stocked long.',
+  ),
   weightLineKg: rule('gauge', 'weight', 22.68, 'Weight line between 2.25 and 3.0 mm', 'The weight-line school changes gauge at 50 lb.'),
   bigDogKg: rule('gauge', 'weight', 18, 'A big dog, for the pull-first school', 'From about 40 lb a dog that drags its handler gets 3.0 mm.'),
   microKg: rule('gauge', 'weight', 4.5, 'Below this, micro links', 'Under about 10 lb even 2.25 mm is coarse.', 'from memory'),
@@ -92,9 +110,7 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
 };
 
 /** All default values. */
-export const DEFAULT_HOUSE_RULES = Object.fromEntries(
-  Object.entries(HOUSE_RULES).map(([name, row]) => [name, row.default]),
-) as HouseRules;
+export const DEFAULT_HOUSE_RULES = Object.fromEntries(Object.entries(HOUSE_RULES).map(([name, row]) => [name, row.default])) as HouseRules;
 
 /** Rules that differ from the defaults; what is left out or undefined takes the default. */
 export type HouseRuleOverrides = { [Name in HouseRuleName]?: HouseRules[Name] | undefined };

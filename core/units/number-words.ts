@@ -5,7 +5,15 @@ export type AmountProblem = 'empty' | 'not-a-number' | 'zero-denominator' | 'unk
 export type WrittenAmount = { value: number; unit: string };
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 };
 
 const AMOUNT =
@@ -18,7 +26,11 @@ const AMOUNT =
  * `1,234` is read as 1.234, as a ruler never shows a thousand separator.
  */
 export function readWrittenAmounts(text: string): { amounts: WrittenAmount[] } | { problem: AmountProblem } {
-  let rest = text.trim().toLowerCase().replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR[sign]}`).trim();
+  let rest = text
+    .trim()
+    .toLowerCase()
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR[sign]}`)
+    .trim();
   if (rest === '') return { problem: 'empty' };
   if (/^[-−–]\s*[\d.,]/.test(rest)) return { problem: 'negative' };
   const amounts: WrittenAmount[] = [];
@@ -28,9 +40,7 @@ export function readWrittenAmounts(text: string): { amounts: WrittenAmount[] } |
     const bottom = Number(groups.bottomMixed ?? groups.bottom ?? 1);
     if (bottom === 0) return { problem: 'zero-denominator' };
     const value =
-      groups.decimal !== undefined
-        ? Number(groups.decimal.replace(',', '.'))
-        : Number(groups.whole ?? 0) + Number(groups.topMixed ?? groups.top) / bottom;
+      groups.decimal !== undefined ? Number(groups.decimal.replace(',', '.')) : Number(groups.whole ?? 0) + Number(groups.topMixed ?? groups.top) / bottom;
     amounts.push({ value, unit: (groups.unit ?? '').replace(/\.$/, '') });
     rest = rest.slice(AMOUNT.exec(rest)![0].length);
   }

@@ -3,11 +3,33 @@ import { readQuantity } from './read-quantity.ts';
 import type { AmountProblem } from './number-words.ts';
 
 const SPELLED: Record<string, LengthUnit> = {
-  mm: 'mm', millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', millimeters: 'mm',
-  cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
-  m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
-  in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in', "''": 'in',
-  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft',
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
+  cm: 'cm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  centimeter: 'cm',
+  centimeters: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+  '”': 'in',
+  "''": 'in',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  '′': 'ft',
 };
 
 /** What came of reading a written length. `asked` lists other readings that make sense where the bare one does not. */

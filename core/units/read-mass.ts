@@ -3,14 +3,25 @@ import { readQuantity } from './read-quantity.ts';
 import type { AmountProblem } from './number-words.ts';
 
 const SPELLED: Record<string, MassUnit> = {
-  g: 'g', gram: 'g', grams: 'g', kg: 'kg', kilo: 'kg', kilos: 'kg', kilogram: 'kg', kilograms: 'kg',
-  lb: 'lb', lbs: 'lb', pound: 'lb', pounds: 'lb', oz: 'oz', ounce: 'oz', ounces: 'oz',
+  g: 'g',
+  gram: 'g',
+  grams: 'g',
+  kg: 'kg',
+  kilo: 'kg',
+  kilos: 'kg',
+  kilogram: 'kg',
+  kilograms: 'kg',
+  lb: 'lb',
+  lbs: 'lb',
+  pound: 'lb',
+  pounds: 'lb',
+  oz: 'oz',
+  ounce: 'oz',
+  ounces: 'oz',
 };
 
 export type ReadMass =
-  | { kind: 'read'; grams: number }
-  | { kind: 'outside'; grams: number; lowGrams: number; highGrams: number }
-  | { kind: 'problem'; problem: AmountProblem };
+  { kind: 'read'; grams: number } | { kind: 'outside'; grams: number; lowGrams: number; highGrams: number } | { kind: 'problem'; problem: AmountProblem };
 
 /** Dogs weigh between these, in grams; outside it is a slip of the pen (contract). */
 export const DOG_GRAMS: [number, number] = [50, 120_000];

@@ -1,9 +1,7 @@
 import { readWrittenAmounts, type AmountProblem } from './number-words.ts';
 
 /** What came of reading a written quantity: its size in the base unit, or why it could not be read. */
-export type ReadQuantity<Unit extends string> =
-  | { kind: 'read'; size: number; unit: Unit; bare: boolean }
-  | { kind: 'problem'; problem: AmountProblem };
+export type ReadQuantity<Unit extends string> = { kind: 'read'; size: number; unit: Unit; bare: boolean } | { kind: 'problem'; problem: AmountProblem };
 
 /**
  * Reads a written quantity against a table of units.

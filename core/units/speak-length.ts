@@ -36,7 +36,11 @@ export function speakGirth(mm: number, unit: KennelLengthUnit): string {
  * @example speakGap(-6.2, 'cm') // '−6 mm'
  */
 export function speakGap(mm: number, unit: KennelLengthUnit): string {
-  const steps = Math.round(Math.abs(mm) / STEP_MM.gap[unit]);
+  const size = Math.abs(mm);
+  const steps = Math.round(size / STEP_MM.gap[unit]);
+  // A gap too small for a step is still there: «0 mm, below the 0 mm allowed» would explain nothing.
+  if (steps === 0 && size >= 0.05)
+    return `${mm < 0 ? '−' : ''}${unit === 'in' ? `${Math.max(0.01, size / MM_PER_UNIT.in).toFixed(2)} in` : `${size.toFixed(1)} mm`}`;
   const sign = mm < 0 && steps > 0 ? '−' : '';
   return sign + (unit === 'in' ? inches(steps, 16) : `${steps} mm`);
 }

@@ -1,6 +1,6 @@
 import type { ProngChoices } from '@banter/contract';
 import type { ProngCheckAnswers } from '@banter/core';
-import { METALS } from '@banter/contract';
+import type { METALS } from '@banter/contract';
 
 /** A collar on the hook of Marrow Fen; lengths mm. */
 export type ToldCollar = {
@@ -17,10 +17,43 @@ export type ToldCollar = {
 };
 
 export const TOLD_COLLARS: readonly ToldCollar[] = [
-  { key: 'micro', name: 'Wren', metal: 'stainless', gaugeMm: 2, pitchMm: 17.2, insideGirthMm: 262, links: 13, closingMm: 19, measuredDaysAgo: 80, note: 'Micro, first hook.' },
-  { key: 'fine', name: 'Rush', metal: 'chrome-plated', gaugeMm: 2.25, pitchMm: 24.2, insideGirthMm: 402, links: 14, closingMm: 26, measuredDaysAgo: 76, note: 'Stocked long; bears six out.' },
+  {
+    key: 'micro',
+    name: 'Wren',
+    metal: 'stainless',
+    gaugeMm: 2,
+    pitchMm: 17.2,
+    insideGirthMm: 262,
+    links: 13,
+    closingMm: 19,
+    measuredDaysAgo: 80,
+    note: 'Micro, first hook.',
+  },
+  {
+    key: 'fine',
+    name: 'Rush',
+    metal: 'chrome-plated',
+    gaugeMm: 2.25,
+    pitchMm: 24.2,
+    insideGirthMm: 402,
+    links: 14,
+    closingMm: 26,
+    measuredDaysAgo: 76,
+    note: 'Stocked long; bears six out.',
+  },
   { key: 'medium', name: 'Alder', metal: 'stainless', gaugeMm: 3, pitchMm: 31.2, insideGirthMm: 480, links: 13, closingMm: 28, measuredDaysAgo: 76, note: '' },
-  { key: 'long', name: 'Long Alder', metal: 'stainless', gaugeMm: 3, pitchMm: 31.2, insideGirthMm: 560, links: 16, closingMm: 28, measuredDaysAgo: 60, note: 'For the big necks.' },
+  {
+    key: 'long',
+    name: 'Long Alder',
+    metal: 'stainless',
+    gaugeMm: 3,
+    pitchMm: 31.2,
+    insideGirthMm: 560,
+    links: 16,
+    closingMm: 28,
+    measuredDaysAgo: 60,
+    note: 'For the big necks.',
+  },
 ];
 
 /** What was decided and found: a plan, then checks of it, in days and minutes ago. */
@@ -38,12 +71,23 @@ const house = { gaugeSchool: 'pull-first', betweenSchool: 'finer' } as const;
 
 /** Answers of a fit that is right in every way, which a check starts from. */
 export const RIGHT_ANSWERS: ProngCheckAnswers = {
-  breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null,
+  breathing: 'free',
+  ears: 'free',
+  sits: 'high',
+  under: 'some',
+  turns: 'a-little',
+  headDrop: 'stays',
+  overHead: 'no',
+  gathered: null,
 };
 
 export const TOLD_FITS: readonly ToldFit[] = [
   {
-    dog: 'bramble', collar: 'medium', daysAgo: 40, by: 0, note: '',
+    dog: 'bramble',
+    collar: 'medium',
+    daysAgo: 40,
+    by: 0,
+    note: '',
     choices: { ...house, split: { left: 6, right: 5 } },
     checks: [
       { minutesAfter: 12, by: 0, on: { left: 6, right: 5 }, answers: { sits: 'low' }, note: 'Had slid to the shoulders in the van.' },
@@ -51,12 +95,20 @@ export const TOLD_FITS: readonly ToldFit[] = [
     ],
   },
   {
-    dog: 'tansy', collar: 'fine', daysAgo: 22, by: 1, note: '',
+    dog: 'tansy',
+    collar: 'fine',
+    daysAgo: 22,
+    by: 1,
+    note: '',
     choices: { ...house, split: { left: 5, right: 5 } },
     checks: [{ minutesAfter: 9, by: 1, on: { left: 5, right: 5 }, answers: { overHead: 'yes' }, note: 'Came over one ear with hardly a tug.' }],
   },
   {
-    dog: 'moss', collar: 'long', daysAgo: 29, by: 0, note: '',
+    dog: 'moss',
+    collar: 'long',
+    daysAgo: 29,
+    by: 0,
+    note: '',
     choices: { ...house, split: { left: 8, right: 7 } },
     checks: [
       { minutesAfter: 20, by: 2, on: { left: 8, right: 7 }, answers: { headDrop: 'slides' }, note: 'Slid while it ate.' },
@@ -64,12 +116,20 @@ export const TOLD_FITS: readonly ToldFit[] = [
     ],
   },
   {
-    dog: 'sorrel', collar: 'fine', daysAgo: 13, by: 1, note: '',
+    dog: 'sorrel',
+    collar: 'fine',
+    daysAgo: 13,
+    by: 1,
+    note: '',
     choices: { ...house, split: { left: 7, right: 6 } },
     checks: [{ minutesAfter: 5, by: 1, on: { left: 7, right: 6 }, answers: {}, note: 'Will be a link short before the month is out.' }],
   },
   {
-    dog: 'pip', collar: 'micro', daysAgo: 7, by: 0, note: '',
+    dog: 'pip',
+    collar: 'micro',
+    daysAgo: 7,
+    by: 0,
+    note: '',
     choices: { ...house, split: { left: 5, right: 4 } },
     checks: [],
   },

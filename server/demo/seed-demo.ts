@@ -32,7 +32,8 @@ function generator(now: Date) {
   const today = new Date(Math.floor(now.getTime() / DAY_MS) * DAY_MS);
   return {
     ago: (days: number, minutes = 0) => new Date(today.getTime() - days * DAY_MS + 9 * 3_600_000 + minutes * 60_000),
-    id: (at: Date) => uuidv7({ msecs: at.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)), seq: Math.floor(random() * 2 ** 31) }),
+    id: (at: Date) =>
+      uuidv7({ msecs: at.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)), seq: Math.floor(random() * 2 ** 31) }),
     reading: (girthMm: number, noiseMm: number) => Math.round(girthMm + Math.max(-2, Math.min(2, normal())) * noiseMm),
   };
 }
@@ -59,8 +60,18 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   const founded = make.ago(95);
   const kennelId = make.id(founded);
   await manager.insert(KennelEntity, {
-    id: kennelId, version: 1, name: 'Marrow Fen Field Dogs', lengthUnit: 'cm', massUnit: 'kg', timeZone: KENNEL_ZONE,
-    gaugeSchool: 'pull-first', betweenSchool: 'finer', ringPlace: 'nape', rules: {}, demo: true, createdAt: founded,
+    id: kennelId,
+    version: 1,
+    name: 'Marrow Fen Field Dogs',
+    lengthUnit: 'cm',
+    massUnit: 'kg',
+    timeZone: KENNEL_ZONE,
+    gaugeSchool: 'pull-first',
+    betweenSchool: 'finer',
+    ringPlace: 'nape',
+    rules: {},
+    demo: true,
+    createdAt: founded,
   });
   const scopes: KennelScope[] = [];
   for (const name of STAFF) {
@@ -95,9 +106,16 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
           const id = make.id(tapedAt);
           const readingsMm = readingsOf(taping, make);
           const sent = NewTaping.parse({
-            dogId, site: taping.site, readingsMm, typed: readingsMm.map((mm) => String(mm / 10)),
-            overCoat: taping.coatDepthMm !== undefined, coatDepthMm: taping.coatDepthMm ?? null,
-            weightG: (taping.weightKg ?? weightKg) * 1000, neckBuild: facts.neckBuild, at: tapedAt.toISOString(), correctsId: null,
+            dogId,
+            site: taping.site,
+            readingsMm,
+            typed: readingsMm.map((mm) => String(mm / 10)),
+            overCoat: taping.coatDepthMm !== undefined,
+            coatDepthMm: taping.coatDepthMm ?? null,
+            weightG: (taping.weightKg ?? weightKg) * 1000,
+            neckBuild: facts.neckBuild,
+            at: tapedAt.toISOString(),
+            correctsId: null,
           });
           await putAppended(scopes[taping.by]!, tapingKind, id, sent);
           await keepThen<{ id: string }>(manager, TapingEntity.options.tableName!, id, tapedAt);
@@ -110,7 +128,14 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
       events.push({
         at: plannedAt,
         keep: async () => {
-          const sent = NewPlan.parse({ dogId, collarId: collarIds.get(fit.collar), kind: 'prong', choices: fit.choices, note: fit.note, at: plannedAt.toISOString() });
+          const sent = NewPlan.parse({
+            dogId,
+            collarId: collarIds.get(fit.collar),
+            kind: 'prong',
+            choices: fit.choices,
+            note: fit.note,
+            at: plannedAt.toISOString(),
+          });
           await putAppended(scopes[fit.by]!, planKind, planId, sent);
           await keepThen<{ id: string }>(manager, PlanEntity.options.tableName!, planId, plannedAt);
         },
@@ -122,7 +147,13 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
           keep: async () => {
             const id = make.id(checkedAt);
             const sent = NewFitCheck.parse({
-              dogId, planId, kind: 'prong', on: check.on, answers: { ...RIGHT_ANSWERS, ...check.answers }, note: check.note, at: checkedAt.toISOString(),
+              dogId,
+              planId,
+              kind: 'prong',
+              on: check.on,
+              answers: { ...RIGHT_ANSWERS, ...check.answers },
+              note: check.note,
+              at: checkedAt.toISOString(),
             });
             await putAppended(scopes[check.by]!, fitCheckKind, id, sent);
             await keepThen<{ id: string }>(manager, FitCheckEntity.options.tableName!, id, checkedAt);

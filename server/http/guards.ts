@@ -64,7 +64,10 @@ export const limitSignIns = (perQuarterHour: number): RequestHandler[] => [
   limit(15 * MINUTE_MS, perQuarterHour, {
     skipSuccessfulRequests: true,
     validate: { trustProxy: false, keyGeneratorIpFallback: false },
-    keyGenerator: (request) => String((request.body as { email?: unknown } | undefined)?.email ?? '').toLowerCase().slice(0, 200),
+    keyGenerator: (request) =>
+      String((request.body as { email?: unknown } | undefined)?.email ?? '')
+        .toLowerCase()
+        .slice(0, 200),
   }),
 ];
 

@@ -20,10 +20,26 @@ function failuresOf(endpoint: Endpoint): string[] {
 function operationOf(endpoint: Endpoint): object {
   const parameters = [
     ...(endpoint.path.includes('{id}')
-      ? [{ name: 'id', in: 'path', required: true, description: 'UUID of version 7, made by whoever creates the record.', schema: { type: 'string', format: 'uuid' } }]
+      ? [
+          {
+            name: 'id',
+            in: 'path',
+            required: true,
+            description: 'UUID of version 7, made by whoever creates the record.',
+            schema: { type: 'string', format: 'uuid' },
+          },
+        ]
       : []),
     ...(endpoint.versioned
-      ? [{ name: 'If-Match', in: 'header', required: false, description: 'The version that is to be changed, such as "3". Left out, the record is created.', schema: { type: 'string' } }]
+      ? [
+          {
+            name: 'If-Match',
+            in: 'header',
+            required: false,
+            description: 'The version that is to be changed, such as "3". Left out, the record is created.',
+            schema: { type: 'string' },
+          },
+        ]
       : []),
   ];
   const titles = (status: string) =>
@@ -32,7 +48,10 @@ function operationOf(endpoint: Endpoint): object {
       .map((problem) => problem.title)
       .join(' Or: ');
   return {
-    operationId: `${endpoint.method}${endpoint.path.replace(/^\/api/, '').replace(/[/{}-]+(\w)/g, (_all, letter: string) => letter.toUpperCase()).replace(/[{}]/g, '')}`,
+    operationId: `${endpoint.method}${endpoint.path
+      .replace(/^\/api/, '')
+      .replace(/[/{}-]+(\w)/g, (_all, letter: string) => letter.toUpperCase())
+      .replace(/[{}]/g, '')}`,
     summary: endpoint.summary,
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(endpoint.request ? { requestBody: { required: true, content: { 'application/json': { schema: schemaOf(endpoint.request, 'input') } } } } : {}),
@@ -52,7 +71,11 @@ export function openApiDocument(version: string): object {
   for (const endpoint of ENDPOINTS) (paths[endpoint.path] ??= {})[endpoint.method] = operationOf(endpoint);
   return {
     openapi: '3.1.0',
-    info: { title: 'Banter', version, description: 'Sizing, fitting and keeping records of training collars. Lengths mm, masses kg or g as named, times ISO 8601 in UTC.' },
+    info: {
+      title: 'Banter',
+      version,
+      description: 'Sizing, fitting and keeping records of training collars. Lengths mm, masses kg or g as named, times ISO 8601 in UTC.',
+    },
     paths,
     components: {
       schemas: { Problem: schemaOf(Problem, 'output') },

@@ -5,9 +5,14 @@ import { Failure } from '../services/failure.ts';
 /** No request of Banter's is larger than this. */
 export const BODY_LIMIT = 64 * 1024;
 
+/** The parser takes nothing at all for an empty object; it is not JSON. */
+const notEmpty = (_request: unknown, _response: unknown, body: Buffer) => {
+  if (body.length === 0) throw new Failure('not-json');
+};
+
 /** Reads any body as JSON, whatever its type says; an empty one is not JSON. */
 export const readAnyJson: RequestHandler[] = [
-  express.json({ limit: BODY_LIMIT, strict: false, type: () => true }),
+  express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: notEmpty }),
   (request, _response, next) => {
     if (request.body === undefined) throw new Failure('not-json');
     next();
@@ -21,7 +26,7 @@ export const readJson: RequestHandler[] = [
     if (hasBody && !request.is('application/json')) throw new Failure('wrong-type');
     next();
   },
-  express.json({ limit: BODY_LIMIT, strict: false }),
+  express.json({ limit: BODY_LIMIT, strict: false, verify: notEmpty }),
 ];
 
 /** Parses a body by its schema, or fails with the errors at their fields. */

@@ -28,7 +28,10 @@ export function recordRoutes(dataSource: DataSource): Router {
     });
     routes.put(`/${path}/:id`, ...readJson, async (request, response) => {
       const put = await putVersioned(scopeOf(request, dataSource), kind, idOf(request), parseBody(schema, request), versionOf(request));
-      response.status(put.created ? 201 : 200).set('ETag', `"${put.record.version}"`).json(put.record);
+      response
+        .status(put.created ? 201 : 200)
+        .set('ETag', `"${put.record.version}"`)
+        .json(put.record);
     });
   };
   const appended = <Row extends { id: string; kennelId: string }, New extends object, Answer>(

@@ -70,12 +70,7 @@ export class KennelScope {
   }
 
   /** Changes a record if it is still at this version; answers whether it was. */
-  async updateAt<T extends OfKennel & { version: number }>(
-    entity: EntitySchema<T>,
-    id: string,
-    version: number,
-    change: Partial<T>,
-  ): Promise<boolean> {
+  async updateAt<T extends OfKennel & { version: number }>(entity: EntitySchema<T>, id: string, version: number, change: Partial<T>): Promise<boolean> {
     const done = await this.manager.update(entity, this.where<T>({ id, version } as unknown as FindOptionsWhere<T>), {
       ...change,
       version: version + 1,

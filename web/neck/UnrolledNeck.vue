@@ -20,12 +20,17 @@ const units = useUnits();
 const id = useId();
 const large = computed(() => props.size === 'large');
 const neck = computed(() => unrollNeck(props.tape));
-const text = computed(() => neck.value.widthMm / (large.value ? 42 : 24));
+const text = computed(() => neck.value.widthMm / (large.value ? 31 : 24));
 const earHeight = computed(() => neck.value.levels[0].girthMm * 0.15);
-const margin = computed(() => ({ side: large.value ? text.value * 5.6 : text.value * 0.6, top: earHeight.value + (large.value ? text.value * 2 : 2), bottom: large.value ? text.value * 3.2 : text.value * 0.5 }));
+const margin = computed(() => ({
+  left: text.value * 0.8,
+  right: large.value ? text.value * 5.2 : text.value * 0.8,
+  top: earHeight.value + (large.value ? text.value * 2 : 2),
+  bottom: large.value ? text.value * 3.3 : text.value * 0.5,
+}));
 const box = computed(() => {
-  const { side, top, bottom } = margin.value;
-  return `${-neck.value.widthMm / 2 - side} ${-top} ${neck.value.widthMm + 2 * side} ${neck.value.lengthMm + top + bottom}`;
+  const { left, right, top, bottom } = margin.value;
+  return `${-neck.value.widthMm / 2 - left} ${-top} ${neck.value.widthMm + left + right} ${neck.value.lengthMm + top + bottom}`;
 });
 const outline = computed(() => neck.value.outline.map(({ x, y }) => `${x},${y}`).join(' '));
 
@@ -38,12 +43,12 @@ const throats = computed(() =>
   ),
 );
 const ears = computed(() =>
-  [10.3, 1.7].map((clock) => {
+  [10, 2].map((clock) => {
     const { x } = placeOnNeck(neck.value, clock, 0);
-    const half = neck.value.levels[0].girthMm * 0.07;
-    const lean = Math.sign(x) * half * 0.7;
+    const side = Math.sign(x);
+    const half = side * neck.value.levels[0].girthMm * 0.085;
     const up = earHeight.value;
-    return `M${x - half},0 C${x - half},${-up * 0.55} ${x + lean - half * 0.3},${-up} ${x + lean},${-up} C${x + lean + half * 0.3},${-up} ${x + half},${-up * 0.55} ${x + half},0 Z`;
+    return `M${x - half},0 C${x - half},${-up * 0.7} ${x - half * 0.2},${-up} ${x + half * 0.35},${-up} C${x + half * 1.05},${-up} ${x + half * 1.3},${-up * 0.45} ${x + half},0 Z`;
   }),
 );
 const hours = computed(() =>
@@ -86,19 +91,52 @@ const site = { high: 'high', mid: 'mid', base: 'base' };
     />
     <template v-if="large">
       <g v-for="level in neck.levels" :key="level.site">
-        <line :x1="-level.girthMm / 2" :x2="level.girthMm / 2" :y1="level.downMm" :y2="level.downMm" stroke="var(--hide-deep)" :stroke-width="text * 0.08" :stroke-dasharray="level.taped ? undefined : `${text * 0.4} ${text * 0.4}`" opacity="0.6" />
-        <text :x="level.girthMm / 2 + text * 0.5" :y="level.downMm + text * 0.35" :font-size="text * 0.92" fill="var(--soft)">{{ site[level.site] }}<tspan :x="level.girthMm / 2 + text * 0.5" :dy="text" :fill="level.taped ? 'var(--ink)' : 'var(--soft)'" :font-weight="level.taped ? 650 : 400">{{ level.taped ? '' : '≈ ' }}{{ units.exact(level.girthMm) }}</tspan></text>
+        <line
+          :x1="-level.girthMm / 2"
+          :x2="level.girthMm / 2"
+          :y1="level.downMm"
+          :y2="level.downMm"
+          stroke="var(--hide-deep)"
+          :stroke-width="text * 0.08"
+          :stroke-dasharray="level.taped ? undefined : `${text * 0.4} ${text * 0.4}`"
+          opacity="0.6"
+        />
+        <line
+          :x1="level.girthMm / 2"
+          :x2="neck.widthMm / 2 + text * 0.4"
+          :y1="level.downMm"
+          :y2="level.downMm"
+          stroke="var(--soft)"
+          :stroke-width="text * 0.06"
+        />
+        <text :x="neck.widthMm / 2 + text * 0.7" :y="level.downMm + text * 0.1" :font-size="text * 0.92" fill="var(--soft)">
+          {{ site[level.site] }}
+          <tspan :x="neck.widthMm / 2 + text * 0.7" :dy="text" :fill="level.taped ? 'var(--ink)' : 'var(--soft)'" :font-weight="level.taped ? 650 : 400">
+            {{ level.taped ? '' : '≈ ' }}{{ units.exact(level.girthMm) }}
+          </tspan>
+        </text>
       </g>
     </template>
     <component :is="onNeckDrawing(collar.kind)" v-if="collar" :neck="neck" :drawn="collar" />
     <template v-if="large">
-      <text v-for="hour in hours" :key="hour.clock" :x="hour.clock === 6 ? -girthAt(neck.levels, neck.lengthMm) / 2 : hour.x" :y="neck.lengthMm + text * 1.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="middle">{{ hour.label }}</text>
-      <text :x="girthAt(neck.levels, neck.lengthMm) / 2" :y="neck.lengthMm + text * 1.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="middle">6</text>
-      <g :transform="`translate(${-neck.widthMm / 2} ${neck.lengthMm + text * 2.2})`">
+      <text
+        v-for="hour in hours"
+        :key="hour.clock"
+        :x="hour.clock === 6 ? -girthAt(neck.levels, neck.lengthMm) / 2 : hour.x"
+        :y="neck.lengthMm + text * 1.3"
+        :font-size="text * 0.92"
+        fill="var(--soft)"
+        text-anchor="middle"
+      >
+        {{ hour.label }}
+      </text>
+      <text :x="girthAt(neck.levels, neck.lengthMm) / 2" :y="neck.lengthMm + text * 1.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="middle">
+        6
+      </text>
+      <g :transform="`translate(${-neck.widthMm / 2} ${neck.lengthMm + text * 2.75})`">
         <path :d="`M0,${-text * 0.3} V0 H${bar.mm} V${-text * 0.3}`" fill="none" stroke="var(--ink)" :stroke-width="text * 0.13" />
         <text :x="bar.mm + text * 0.5" y="0" :font-size="text * 0.92" fill="var(--ink)">{{ bar.label }}</text>
       </g>
-      <text :x="neck.widthMm / 2" :y="neck.lengthMm + text * 2.3" :font-size="text * 0.92" fill="var(--soft)" text-anchor="end">throat at both ends · left and right are the dog’s</text>
     </template>
   </svg>
 </template>

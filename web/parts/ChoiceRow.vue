@@ -19,7 +19,8 @@ const value = defineModel<Value | null>({ required: true });
             active && 'outline-3 outline-offset-2 outline-focus',
           ]"
         >
-          <span v-if="checked" aria-hidden="true">✓</span>{{ answer.label }}
+          <span v-if="checked" aria-hidden="true">✓</span>
+          {{ answer.label }}
         </div>
       </RadioGroupOption>
     </div>

@@ -31,14 +31,26 @@ const facts = computed(() =>
     `works on the ${props.dog.worksOn}`,
   ].filter(Boolean),
 );
-const worn = computed(() => props.plan && collarKind(props.plan.kind).describePlan(props.plan.inputs.collar, collarKind(props.plan.kind).wornChoices(props.plan.choices, props.check?.on ?? null), props.plan.outcome, units.speak));
+const worn = computed(
+  () =>
+    props.plan &&
+    collarKind(props.plan.kind).describePlan(
+      props.plan.inputs.collar,
+      collarKind(props.plan.kind).wornChoices(props.plan.choices, props.check?.on ?? null),
+      props.plan.outcome,
+      units.speak,
+    ),
+);
 const tabs = [
   { name: 'dog', label: 'Record', key: 'r' },
   { name: 'tape', label: 'Tape', key: 't' },
   { name: 'bench', label: 'Bench', key: 'b' },
   { name: 'check', label: 'Check', key: 'c' },
 ];
-useScreenKeys('This dog', tabs.map((tab) => ({ key: tab.key, does: tab.label, run: () => void router.push({ name: tab.name, params: { id: props.dog.id } }) })));
+useScreenKeys(
+  'This dog',
+  tabs.map((tab) => ({ key: tab.key, does: tab.label, run: () => void router.push({ name: tab.name, params: { id: props.dog.id } }) })),
+);
 </script>
 
 <template>

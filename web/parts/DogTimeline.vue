@@ -49,16 +49,31 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
             <summary class="list-none rounded py-1 hover:bg-felt">
               <VerdictMark class="text-sm" :tone="entry.tone" :word="entry.word" />
               <span class="mt-0.5 block" :class="entry.corrected && 'line-through decoration-2'">{{ entry.title }}</span>
-              <span class="text-sm text-soft">{{ time(entry.at) }} · {{ entry.by }}<template v-if="entry.corrected"> · corrected later</template><template v-if="entry.note"> · {{ entry.note }}</template></span>
+              <span class="text-sm text-soft">
+                {{ time(entry.at) }} · {{ entry.by }}
+                <template v-if="entry.corrected">· corrected later</template>
+                <template v-if="entry.note">· {{ entry.note }}</template>
+              </span>
             </summary>
             <div class="pb-2 text-[0.95rem]">
               <ReasonList :reasons="entry.reasons" />
               <p v-if="entry.taping" class="mt-1 text-soft">
-                Spread {{ units.gap(entry.taping.result.spreadMm) }}, technical error {{ entry.taping.result.temMm.toFixed(1) }} mm ({{ entry.taping.result.temPercent.toFixed(1) }} %).
+                Spread {{ units.gap(entry.taping.result.spreadMm) }}, technical error {{ entry.taping.result.temMm.toFixed(1) }} mm ({{
+                  entry.taping.result.temPercent.toFixed(1)
+                }}
+                %).
                 <RouterLink v-if="!entry.corrected" :to="`/dogs/${page.dog.id}/tape?corrects=${entry.id}`" class="underline">Correct this taping</RouterLink>
               </p>
               <p class="mt-1 text-sm text-soft">
-                House rules: {{ ownRules(entry).length === 0 ? 'the defaults' : ownRules(entry).map(([name, value]) => `${name} ${value}`).join(', ') }} · core {{ entry.coreVersion }}
+                House rules:
+                {{
+                  ownRules(entry).length === 0
+                    ? 'the defaults'
+                    : ownRules(entry)
+                        .map(([name, value]) => `${name} ${value}`)
+                        .join(', ')
+                }}
+                · core {{ entry.coreVersion }}
               </p>
             </div>
           </details>

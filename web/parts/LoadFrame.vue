@@ -8,7 +8,10 @@ const emit = defineEmits<{ again: [] }>();
   <div v-if="state === 'loading'" role="status" class="sheet animate-pulse text-soft">Fetching {{ thing }} …</div>
   <div v-else-if="state === 'missing'" class="sheet">
     <h1>Not here</h1>
-    <p class="mt-2">There is no such {{ thing }} in this kennel. <RouterLink to="/dogs" class="underline">To the dogs</RouterLink></p>
+    <p class="mt-2">
+      There is no such {{ thing }} in this kennel.
+      <RouterLink to="/dogs" class="underline">To the dogs</RouterLink>
+    </p>
   </div>
   <div v-else-if="state === 'failed'" class="sheet" role="alert">
     <h1>Could not fetch {{ thing }}</h1>

@@ -53,10 +53,13 @@ function take(unit: string) {
     <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
       {{ units.exact(reading.mm) }} is unlikely here. Did you mean
       <template v-for="(other, index) in reading.instead" :key="other.unit">
-        <template v-if="index > 0"> or </template>
-        <button type="button" class="font-semibold underline" @click="take(other.unit)">{{ typed.trim() }} {{ other.unit }}</button> </template
-      >, or really
-      <button type="button" class="font-semibold underline" @click="take(units.length)">{{ typed.trim() }} {{ units.length }}</button>?
+        <template v-if="index > 0">or</template>
+        <button type="button" class="font-semibold underline" @click="take(other.unit)">{{ typed.trim() }} {{ other.unit }}</button>
+      </template>
+      , or really
+      <button type="button" class="font-semibold underline" @click="take(units.length)">{{ typed.trim() }} {{ units.length }}</button>
+      ?
     </div>
+    <p v-if="flagged" class="mt-1 font-semibold text-mind">The odd one.</p>
   </FieldFrame>
 </template>

@@ -8,7 +8,8 @@ defineProps<{ reasons: readonly Reason[] }>();
 <template>
   <ul class="space-y-1.5">
     <li v-for="reason in reasons" :key="reason.code + reason.text" class="grid grid-cols-[0.8rem_1fr] gap-2">
-      <span aria-hidden="true" class="mt-[0.62em] h-px bg-soft" /><span>{{ reason.text }}</span>
+      <span aria-hidden="true" class="mt-[0.62em] h-px bg-soft" />
+      <span>{{ reason.text }}</span>
     </li>
   </ul>
 </template>

@@ -15,7 +15,15 @@ const usual = TYPICAL_PRONGS.map((numbers) => ({ id: uuidv7(), numbers }));
 
 async function put() {
   for (const { id, numbers } of usual) {
-    const facts: CollarFacts = { kind: 'prong', name: `${gaugeName(numbers.gaugeMm)} prong`, metal: null, numbers, measuredOn: null, note: '', retiredAt: null };
+    const facts: CollarFacts = {
+      kind: 'prong',
+      name: `${gaugeName(numbers.gaugeMm)} prong`,
+      metal: null,
+      numbers,
+      measuredOn: null,
+      note: '',
+      retiredAt: null,
+    };
     if (!(await keeping.keep(`/api/collars/${id}`, Collar, facts))) return;
   }
   emit('made');
@@ -25,10 +33,13 @@ async function put() {
 <template>
   <form @submit.prevent="put">
     <h1>Say which collars you have.</h1>
-    <p class="mt-2 max-w-[42rem] text-lg">The bench sizes from your own collars. Begin with the three that are usually stocked, at typical numbers; each says so until you have laid a ruler on it.</p>
+    <p class="mt-2 max-w-[42rem] text-lg">
+      The bench sizes from your own collars. Begin with the three that are usually stocked, at typical numbers; each says so until you have laid a ruler on it.
+    </p>
     <ul class="sheet mt-4 max-w-2xl divide-y divide-line">
       <li v-for="{ id, numbers } in usual" :key="id" class="flex flex-wrap gap-x-6 py-2">
-        <span class="w-24 font-semibold">{{ gaugeName(numbers.gaugeMm) }}</span><span>{{ numbers.links }} links, {{ units.girth(numbers.insideGirthMm) }} inside, a link is {{ units.gap(numbers.pitchMm) }}</span>
+        <span class="w-24 font-semibold">{{ gaugeName(numbers.gaugeMm) }}</span>
+        <span>{{ numbers.links }} links, {{ units.girth(numbers.insideGirthMm) }} inside, a link is {{ units.gap(numbers.pitchMm) }}</span>
       </li>
     </ul>
     <KeepBar class="mt-4" :keeping="keeping" label="Put these three in the locker">

@@ -6,7 +6,17 @@ export type SiteReading = { readingsMm: number[]; girthMm: number | null; repeat
 <script setup lang="ts">
 /** One site: two to ten readings, and at once their median, spread, technical error, the odd one, and what to do. */
 import type { Taping } from '@banter/contract';
-import { likelyGirth, POSSIBLE_GIRTH_MM, SITE_WORDS, TAPE_REASON_WORDS, taping, wordReason, type GirthSite, type HouseRules, type NeckBuild } from '@banter/core';
+import {
+  likelyGirth,
+  POSSIBLE_GIRTH_MM,
+  SITE_WORDS,
+  TAPE_REASON_WORDS,
+  taping,
+  wordReason,
+  type GirthSite,
+  type HouseRules,
+  type NeckBuild,
+} from '@banter/core';
 import { computed, ref, watch } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import MeasureField from './MeasureField.vue';
@@ -60,7 +70,14 @@ const verdict = computed(() => {
 });
 watch(
   [good, result, unsure],
-  () => emit('read', { readingsMm: good.value, girthMm: result.value?.girthMm ?? null, repeat: result.value?.repeat ?? false, lower: lower.value, unsure: unsure.value }),
+  () =>
+    emit('read', {
+      readingsMm: good.value,
+      girthMm: result.value?.girthMm ?? null,
+      repeat: result.value?.repeat ?? false,
+      lower: lower.value,
+      unsure: unsure.value,
+    }),
   { immediate: true },
 );
 function change(index: number, text: string) {
@@ -71,7 +88,10 @@ function change(index: number, text: string) {
 <template>
   <fieldset class="sheet">
     <legend class="float-left mb-2 w-full">
-      <span class="flex flex-wrap items-baseline gap-x-3"><span class="font-display text-lg font-semibold">{{ SITE_WORDS[site].name }}</span><span class="text-soft">{{ SITE_WORDS[site].where }}</span></span>
+      <span class="flex flex-wrap items-baseline gap-x-3">
+        <span class="font-display text-lg font-semibold">{{ SITE_WORDS[site].name }}</span>
+        <span class="text-soft">{{ SITE_WORDS[site].where }}</span>
+      </span>
     </legend>
     <div class="clear-both grid gap-3 sm:grid-cols-3">
       <MeasureField
@@ -82,17 +102,29 @@ function change(index: number, text: string) {
         :expected="expected"
         :guess="index === 0 ? guess : undefined"
         :flagged="oddField === index"
-        :error="oddField === index ? 'The odd one.' : undefined"
         @update:model-value="(now) => change(index, now)"
         @read="(mm) => (millimetres[index] = mm)"
       />
-      <button v-if="readings.length < MOST && fieldOf.length >= Math.min(3, readings.length)" type="button" class="press press-plain self-end" @click="readings = [...readings, '']">Another reading</button>
+      <button
+        v-if="readings.length < MOST && fieldOf.length >= Math.min(3, readings.length)"
+        type="button"
+        class="press press-plain self-end"
+        @click="readings = [...readings, '']"
+      >
+        Another reading
+      </button>
     </div>
     <div v-if="result && verdict" class="mt-3 border-t border-line pt-3" aria-live="polite">
       <div class="flex flex-wrap items-center gap-x-5 gap-y-1">
         <VerdictMark :tone="verdict.tone" :word="verdict.word" />
-        <span>Median <strong class="text-lg">{{ units.exact(result.girthMm) }}</strong> {{ onSkin ? 'on the skin' : 'over the coat' }}</span>
-        <span class="text-soft">spread {{ units.gap(result.spreadMm) }} · technical error {{ result.temMm.toFixed(1) }} mm ({{ result.temPercent.toFixed(1) }} %)</span>
+        <span>
+          Median
+          <strong class="text-lg">{{ units.exact(result.girthMm) }}</strong>
+          {{ onSkin ? 'on the skin' : 'over the coat' }}
+        </span>
+        <span class="text-soft">
+          spread {{ units.gap(result.spreadMm) }} · technical error {{ result.temMm.toFixed(1) }} mm ({{ result.temPercent.toFixed(1) }} %)
+        </span>
       </div>
       <ReasonList class="mt-2" :reasons="reasons" />
     </div>

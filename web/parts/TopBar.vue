@@ -57,7 +57,13 @@ useScreenKeys('Everywhere', [
         </RouterLink>
       </nav>
       <div class="ml-auto flex items-center gap-1">
-        <button v-if="session.me" type="button" class="press press-quiet" :aria-label="`Units: ${units.length} and ${units.mass}. Switch`" @click="units.switchOver()">
+        <button
+          v-if="session.me"
+          type="button"
+          class="press press-quiet"
+          :aria-label="`Units: ${units.length} and ${units.mass}. Switch`"
+          @click="units.switchOver()"
+        >
           {{ units.length }} · {{ units.mass }}
         </button>
         <Menu v-slot="{ open }" as="div" class="relative">
@@ -70,18 +76,32 @@ useScreenKeys('Everywhere', [
               {{ session.me.kennel.name }}
             </div>
             <MenuItem v-for="one in themes" :key="one.value" v-slot="{ active }">
-              <button type="button" class="flex min-h-11 w-full items-center gap-3 rounded px-3 text-left" :class="active && 'bg-ground'" @click="theme.chosen = one.value">
+              <button
+                type="button"
+                class="flex min-h-11 w-full items-center gap-3 rounded px-3 text-left"
+                :class="active && 'bg-ground'"
+                @click="theme.chosen = one.value"
+              >
                 <span aria-hidden="true" class="w-4">{{ theme.chosen === one.value ? '✓' : '' }}</span>
-                {{ one.label }}<span v-if="theme.chosen === one.value" class="sr-only">(chosen)</span>
+                {{ one.label }}
+                <span v-if="theme.chosen === one.value" class="sr-only">(chosen)</span>
               </button>
             </MenuItem>
             <MenuItem v-slot="{ active }">
-              <button type="button" class="mt-1 flex min-h-11 w-full items-center gap-3 rounded border-t border-line px-3 text-left" :class="active && 'bg-ground'" @click="keys.listed = true">
-                <span class="w-4" aria-hidden="true">?</span>Keys
+              <button
+                type="button"
+                class="mt-1 flex min-h-11 w-full items-center gap-3 rounded border-t border-line px-3 text-left"
+                :class="active && 'bg-ground'"
+                @click="keys.listed = true"
+              >
+                <span class="w-4" aria-hidden="true">?</span>
+                Keys
               </button>
             </MenuItem>
             <MenuItem v-if="session.me" v-slot="{ active }">
-              <button type="button" class="flex min-h-11 w-full items-center rounded px-3 pl-10 text-left" :class="active && 'bg-ground'" @click="leave">Sign out</button>
+              <button type="button" class="flex min-h-11 w-full items-center rounded px-3 pl-10 text-left" :class="active && 'bg-ground'" @click="leave">
+                Sign out
+              </button>
             </MenuItem>
           </MenuItems>
         </Menu>

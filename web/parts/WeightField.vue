@@ -21,7 +21,16 @@ watch(reading, (now) => emit('read', now.kind === 'read' ? now.grams : null), { 
 <template>
   <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error">
     <div class="relative">
-      <input :id="id" v-model="typed" class="field" :class="invalid && 'border-stop!'" autocomplete="off" maxlength="40" :aria-describedby="describedBy" :aria-invalid="invalid" />
+      <input
+        :id="id"
+        v-model="typed"
+        class="field"
+        :class="invalid && 'border-stop!'"
+        autocomplete="off"
+        maxlength="40"
+        :aria-describedby="describedBy"
+        :aria-invalid="invalid"
+      />
       <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ units.mass }}</span>
     </div>
   </FieldFrame>

@@ -21,5 +21,7 @@ export function lengthFault(read: ReadLength, unit: KennelLengthUnit): string {
 export function massFault(read: ReadMass, unit: KennelMassUnit): string {
   if (read.kind === 'outside') return `A dog weighs between ${speakMass(read.lowGrams, unit)} and ${speakMass(read.highGrams, unit)}.`;
   if (read.kind === 'read') return '';
-  return read.problem === 'unknown-unit' ? 'This unit is not known here: use kg, g, lb or oz.' : PROBLEM[read.problem].replace('15 3/8, 15.375 in or 39.1 cm', '28.5, 28.5 kg or 62 lb');
+  return read.problem === 'unknown-unit'
+    ? 'This unit is not known here: use kg, g, lb or oz.'
+    : PROBLEM[read.problem].replace('15 3/8, 15.375 in or 39.1 cm', '28.5, 28.5 kg or 62 lb');
 }

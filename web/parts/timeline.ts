@@ -21,7 +21,13 @@ export type TimelineEntry = {
 /** Everything that happened to a dog, newest first. A taping that was corrected says so; nothing is left out. */
 export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) => string, siteName: (site: Taping['site']) => string): TimelineEntry[] {
   const correctedIds = new Set(page.tapings.map((taping) => taping.correctsId));
-  const kept = (record: Taping | Plan | FitCheck) => ({ id: record.id, at: record.at, by: record.personName, rules: record.rules, coreVersion: record.coreVersion });
+  const kept = (record: Taping | Plan | FitCheck) => ({
+    id: record.id,
+    at: record.at,
+    by: record.personName,
+    rules: record.rules,
+    coreVersion: record.coreVersion,
+  });
   const tapings = page.tapings.map((taping): TimelineEntry => {
     const reasons = (taping.reasons as TapeReason[]).map((reason) => wordReason(TAPE_REASON_WORDS, reason, speak));
     const lower = reasons.some((reason) => reason.code === 'taken-lower');

@@ -1,4 +1,4 @@
-import { z } from '@banter/contract';
+import type { z } from '@banter/contract';
 import { ref, watch, type Ref } from 'vue';
 
 /** Reads what this device remembers under a key; anything that does not fit its schema is as if it were not there. */

@@ -60,14 +60,20 @@ async function keep() {
     <div v-if="missing.length > 0">
       <h1>{{ missing[0] }}</h1>
       <p class="mt-2 text-lg">The bench sizes a collar from the tape and the weight; then it shows what to take out, and why.</p>
-      <RouterLink class="press press-main mt-4" :to="dog.tapedGirthMm === null ? `/dogs/${dogId}/tape` : `/dogs/${dogId}/edit`">{{ dog.tapedGirthMm === null ? 'Tape' : 'Weigh' }}</RouterLink>
+      <RouterLink class="press press-main mt-4" :to="dog.tapedGirthMm === null ? `/dogs/${dogId}/tape` : `/dogs/${dogId}/edit`">
+        {{ dog.tapedGirthMm === null ? 'Tape' : 'Weigh' }}
+      </RouterLink>
     </div>
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
       <p v-if="lower" class="mb-4 rounded bg-mind-wash p-3 text-mind">
-        The high girth may have been taken lower down. <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink> before you trust this.
+        The high girth may have been taken lower down.
+        <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink>
+        before you trust this.
       </p>
-      <p v-else-if="girths.high!.basis === 'coat'" class="mb-4 rounded bg-mind-wash p-3 text-mind">Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.</p>
+      <p v-else-if="girths.high!.basis === 'coat'" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+        Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
+      </p>
       <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" @made="(now: Made) => (made = now)" />
 
       <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
@@ -78,12 +84,25 @@ async function keep() {
           <h2>Keep it</h2>
           <p class="mt-1">{{ made?.line }}</p>
           <p v-if="unmeasured" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-            These are typical numbers, nobody has laid a ruler on this collar. <RouterLink :to="{ path: `/locker/${made!.collarId}`, query: { back: route.fullPath } }" class="font-semibold underline">Measure your collar</RouterLink>
+            These are typical numbers, nobody has laid a ruler on this collar.
+            <RouterLink :to="{ path: `/locker/${made!.collarId}`, query: { back: route.fullPath } }" class="font-semibold underline">
+              Measure your collar
+            </RouterLink>
           </p>
-          <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">This cannot be kept: a collar that passes the head must never be worn.</p>
+          <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">
+            This cannot be kept: a collar that passes the head must never be worn.
+          </p>
           <template v-else>
-            <TextField v-model="note" class="mt-3" :label="made?.outcome.keep ? 'Note (may be left empty)' : 'It does not fit as it is. Why keep it all the same?'" :rows="2" :error="keeping.errorAt('note')" />
-            <p class="mt-3 border-l-4 border-mind pl-3 text-sm">Only while supervised, for the walk or session; never in a crate, in play or overnight. A first prong belongs with a professional.</p>
+            <TextField
+              v-model="note"
+              class="mt-3"
+              :label="made?.outcome.keep ? 'Note (may be left empty)' : 'It does not fit as it is. Why keep it all the same?'"
+              :rows="2"
+              :error="keeping.errorAt('note')"
+            />
+            <p class="mt-3 border-l-4 border-mind pl-3 text-sm">
+              Only while supervised, for the walk or session; never in a crate, in play or overnight. A first prong belongs with a professional.
+            </p>
             <KeepBar class="mt-3" :keeping="keeping" label="Keep, and check it on the dog" :disabled="!made || (!made.outcome.keep && note.trim() === '')" />
           </template>
         </section>

@@ -47,7 +47,9 @@ const begin = (): z.infer<typeof Draft> => ({ id: uuidv7(), planId: '', answers:
 const { draft, restored, discard } = useDraft(`check.${dogId}`, Draft, begin);
 
 /** What is on the dog: as set here, else what the last check's step leads to, else as planned. */
-const expectedOn = computed(() => (check.value ? kind.value.nextSetting(check.value.outcome) : kind.value.firstSetting(plan.value!.choices)) as Record<string, number>);
+const expectedOn = computed(
+  () => (check.value ? kind.value.nextSetting(check.value.outcome) : kind.value.firstSetting(plan.value!.choices)) as Record<string, number>,
+);
 const on = computed<Record<string, number>>({
   get: () => (draft.value.planId === plan.value!.id && draft.value.on) || expectedOn.value,
   set: (now) => (draft.value = { ...draft.value, planId: plan.value!.id, on: now }),
@@ -68,13 +70,23 @@ const headline = computed(() => {
   if (settled.value) return `Good. ${data.value!.dog.name} is fitted.`;
   if (foreseen.value) return kind.value.checkSentence(foreseen.value, on.value);
   if (check.value && answered.value === 0) return `${kind.value.checkSentence(check.value.outcome, check.value.on)} Then check again.`;
-  return answered.value === 0 ? `Put it on ${data.value!.dog.name}, and answer with hands and eyes.` : `${kind.value.questions.length - answered.value} more to look at.`;
+  return answered.value === 0
+    ? `Put it on ${data.value!.dog.name}, and answer with hands and eyes.`
+    : `${kind.value.questions.length - answered.value} more to look at.`;
 });
 
 async function keep() {
   if (!complete.value) return;
   draft.value.at ??= new Date().toISOString();
-  const sent: NewFitCheck = { dogId, planId: plan.value!.id, kind: plan.value!.kind, on: { ...on.value }, answers: answers.value, note: draft.value.note.trim(), at: draft.value.at };
+  const sent: NewFitCheck = {
+    dogId,
+    planId: plan.value!.id,
+    kind: plan.value!.kind,
+    on: { ...on.value },
+    answers: answers.value,
+    note: draft.value.note.trim(),
+    at: draft.value.at,
+  };
   const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
   if (!kept) return;
   discard();
@@ -100,7 +112,10 @@ async function keep() {
       </div>
       <p class="mt-1 text-soft">
         {{ kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, on), plan.outcome, units.speak) }}, from «{{ plan.inputs.collar.name }}».
-        <template v-if="restored && answered > 0">Picked up where you left off. <button type="button" class="underline" @click="discard">Start afresh</button></template>
+        <template v-if="restored && answered > 0">
+          Picked up where you left off.
+          <button type="button" class="underline" @click="discard">Start afresh</button>
+        </template>
       </p>
       <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,25rem)]">
         <div class="order-2 space-y-5 lg:order-1">
@@ -126,7 +141,10 @@ async function keep() {
             />
             <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
           </section>
-          <div v-if="foreseen" class="sheet"><h2>Why</h2><ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak)" /></div>
+          <div v-if="foreseen" class="sheet">
+            <h2>Why</h2>
+            <ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak)" />
+          </div>
           <KeepBar :keeping="keeping" :label="`Keep check ${checks.length + 1}`" :disabled="!complete">
             <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet">To {{ data!.dog.name }}’s record</RouterLink>
             <span v-if="!complete" class="text-soft">{{ answered }} of {{ kind.questions.length }} answered; the gather test may be left out.</span>
@@ -135,7 +153,13 @@ async function keep() {
         <aside class="order-1 space-y-5 self-start lg:order-2">
           <section class="sheet" aria-label="On the dog now">
             <h2>On the dog now</h2>
-            <component :is="Drawing" v-model="on" :collar="plan.inputs.collar" :girth-mm="plan.inputs.dog.skinGirthMm ?? plan.inputs.dog.tapedGirthMm!" :ring-at="ringClock(kennel.ringPlace, data!.dog.worksOn)" />
+            <component
+              :is="Drawing"
+              v-model="on"
+              :collar="plan.inputs.collar"
+              :girth-mm="plan.inputs.dog.skinGirthMm ?? plan.inputs.dog.tapedGirthMm!"
+              :ring-at="ringClock(kennel.ringPlace, data!.dog.worksOn)"
+            />
           </section>
           <section v-if="checks.length > 0" class="sheet" aria-label="Checks so far">
             <h2>So far</h2>

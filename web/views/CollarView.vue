@@ -30,14 +30,40 @@ const GAUGES = TYPICAL_PITCH_MM.map(({ gaugeMm, name }) => ({ value: String(gaug
 const PITCHES_MEASURED = 5;
 
 const Form = z.object({
-  version: z.number().nullable(), name: z.string(), gauge: z.string(), links: z.string(), inside: z.string(), acrossFive: z.string(), closed: z.string(),
-  metal: z.enum(METALS).nullable(), note: z.string(), lengthUnit: z.enum(['in', 'cm']), retiredAt: z.string().nullable(),
+  version: z.number().nullable(),
+  name: z.string(),
+  gauge: z.string(),
+  links: z.string(),
+  inside: z.string(),
+  acrossFive: z.string(),
+  closed: z.string(),
+  metal: z.enum(METALS).nullable(),
+  note: z.string(),
+  lengthUnit: z.enum(['in', 'cm']),
+  retiredAt: z.string().nullable(),
 });
 type Form = z.infer<typeof Form>;
-const empty = (): Form => ({ version: null, name: '', gauge: '2.25', links: '', inside: '', acrossFive: '', closed: '', metal: null, note: '', lengthUnit: units.length, retiredAt: null });
+const empty = (): Form => ({
+  version: null,
+  name: '',
+  gauge: '2.25',
+  links: '',
+  inside: '',
+  acrossFive: '',
+  closed: '',
+  metal: null,
+  note: '',
+  lengthUnit: units.length,
+  retiredAt: null,
+});
 const { draft, restored, discard } = useDraft(`collar.${id}`, Form, empty);
-if (draft.value.lengthUnit !== units.length) for (const field of ['inside', 'acrossFive', 'closed'] as const) draft.value[field] = withUnit(draft.value[field], draft.value.lengthUnit);
-watch(() => units.length, (unit) => (draft.value.lengthUnit = unit), { immediate: true });
+if (draft.value.lengthUnit !== units.length)
+  for (const field of ['inside', 'acrossFive', 'closed'] as const) draft.value[field] = withUnit(draft.value[field], draft.value.lengthUnit);
+watch(
+  () => units.length,
+  (unit) => (draft.value.lengthUnit = unit),
+  { immediate: true },
+);
 
 const loaded = isNew ? null : useLoad(() => `/api/collars/${id}`, Collar);
 const mm = reactive<{ inside: number | null; acrossFive: number | null; closed: number | null }>({ inside: null, acrossFive: null, closed: null });
@@ -45,9 +71,17 @@ function fill(collar: Collar) {
   const numbers = ProngNumbers.parse(collar.numbers);
   const said = (length: number) => `${Math.round(length * 10) / 10} mm`;
   draft.value = {
-    version: collar.version, name: collar.name, gauge: String(numbers.gaugeMm), links: String(numbers.links), inside: said(numbers.insideGirthMm),
-    acrossFive: said(numbers.pitchMm * PITCHES_MEASURED), closed: said(numbers.insideGirthMm - numbers.closingMm), metal: collar.metal, note: collar.note,
-    lengthUnit: units.length, retiredAt: collar.retiredAt,
+    version: collar.version,
+    name: collar.name,
+    gauge: String(numbers.gaugeMm),
+    links: String(numbers.links),
+    inside: said(numbers.insideGirthMm),
+    acrossFive: said(numbers.pitchMm * PITCHES_MEASURED),
+    closed: said(numbers.insideGirthMm - numbers.closingMm),
+    metal: collar.metal,
+    note: collar.note,
+    lengthUnit: units.length,
+    retiredAt: collar.retiredAt,
   };
 }
 if (loaded) watch(loaded.data, (collar) => collar && !restored.value && fill(collar));
@@ -68,11 +102,21 @@ const numbers = computed(() => {
 const doubts = computed(() => (numbers.value ? collarDoubts(numbers.value).map((doubt) => wordReason(COLLAR_DOUBT_WORDS, doubt, units.speak)) : []));
 const tried = ref(false);
 const faults = computed<Record<string, string>>(() => ({
-  ...(draft.value.name.trim() === '' ? { name: 'A collar needs a name, so that it can be told from the others.' } : draft.value.name.length > 60 ? { name: 'This is too long: at most 60 characters.' } : {}),
-  ...(!/^\s*\d{1,3}\s*$/.test(draft.value.links) || Number(draft.value.links) < 1 || Number(draft.value.links) > 100 ? { links: 'Count the removable links: a whole number from 1 to 100.' } : {}),
+  ...(draft.value.name.trim() === ''
+    ? { name: 'A collar needs a name, so that it can be told from the others.' }
+    : draft.value.name.length > 60
+      ? { name: 'This is too long: at most 60 characters.' }
+      : {}),
+  ...(!/^\s*\d{1,3}\s*$/.test(draft.value.links) || Number(draft.value.links) < 1 || Number(draft.value.links) > 100
+    ? { links: 'Count the removable links: a whole number from 1 to 100.' }
+    : {}),
   ...(mm.inside === null ? { inside: 'The inside girth is missing.' } : {}),
   ...(mm.acrossFive === null ? { acrossFive: 'Measure across five links.' } : {}),
-  ...(mm.closed === null ? { closed: 'Pull it home and measure the inside again.' } : mm.inside !== null && mm.closed > mm.inside ? { closed: 'Pulled home it cannot be longer than at rest.' } : {}),
+  ...(mm.closed === null
+    ? { closed: 'Pull it home and measure the inside again.' }
+    : mm.inside !== null && mm.closed > mm.inside
+      ? { closed: 'Pulled home it cannot be longer than at rest.' }
+      : {}),
 }));
 const error = (field: string) => (tried.value ? faults.value[field] : undefined);
 const typical = computed(() => TYPICAL_PRONGS.find((prong) => String(prong.gaugeMm) === draft.value.gauge));
@@ -83,7 +127,11 @@ async function keep(retire = false) {
   if (Object.keys(faults.value).length > 0 || !numbers.value) return;
   const before = loaded?.data.value;
   const facts: CollarFacts = {
-    kind: 'prong', name: draft.value.name.trim(), metal: draft.value.metal, numbers: numbers.value, note: draft.value.note.trim(),
+    kind: 'prong',
+    name: draft.value.name.trim(),
+    metal: draft.value.metal,
+    numbers: numbers.value,
+    note: draft.value.note.trim(),
     measuredOn: measured.value ? todayIn(session.kennel!.timeZone) : (before?.measuredOn ?? null),
     retiredAt: retire ? (draft.value.retiredAt ? null : new Date().toISOString()) : draft.value.retiredAt,
   };
@@ -117,23 +165,59 @@ async function showTheirs() {
       <div class="mt-4 grid gap-4 md:grid-cols-3">
         <section class="sheet">
           <RulerDrawing what="inside" />
-          <MeasureField v-model="draft.inside" class="mt-2" label="1 · Inside, at rest" hint="Close it to a circle and run a string round the inside of the tips." :expected="{ possibleMm: [60, 1500], likelyMm: [150, 900] }" :guess="typical && units.girth(typical.insideGirthMm)" :error="error('inside')" @read="(value) => (mm.inside = value)" />
+          <MeasureField
+            v-model="draft.inside"
+            class="mt-2"
+            label="1 · Inside, at rest"
+            hint="Close it to a circle and run a string round the inside of the tips."
+            :expected="{ possibleMm: [60, 1500], likelyMm: [150, 900] }"
+            :guess="typical && units.girth(typical.insideGirthMm)"
+            :error="error('inside')"
+            @read="(value) => (mm.inside = value)"
+          />
         </section>
         <section class="sheet">
           <RulerDrawing what="pitch" />
-          <MeasureField v-model="draft.acrossFive" class="mt-2" label="2 · Five links in a row" hint="From one tip to the same tip five links on. Banter divides." :expected="{ possibleMm: [25, 500], likelyMm: [60, 300] }" :error="error('acrossFive')" @read="(value) => (mm.acrossFive = value)" />
-          <p v-if="mm.acrossFive" class="mt-1">One link: <strong>{{ (mm.acrossFive / PITCHES_MEASURED).toFixed(1) }} mm</strong></p>
+          <MeasureField
+            v-model="draft.acrossFive"
+            class="mt-2"
+            label="2 · Five links in a row"
+            hint="From one tip to the same tip five links on. Banter divides."
+            :expected="{ possibleMm: [25, 500], likelyMm: [60, 300] }"
+            :error="error('acrossFive')"
+            @read="(value) => (mm.acrossFive = value)"
+          />
+          <p v-if="mm.acrossFive" class="mt-1">
+            One link:
+            <strong>{{ (mm.acrossFive / PITCHES_MEASURED).toFixed(1) }} mm</strong>
+          </p>
         </section>
         <section class="sheet">
           <RulerDrawing what="closed" />
-          <MeasureField v-model="draft.closed" class="mt-2" label="3 · Inside, pulled home" hint="Pull the live ring as far as it goes and measure again." :expected="{ possibleMm: [30, 1500], likelyMm: [120, 900] }" :error="error('closed')" @read="(value) => (mm.closed = value)" />
-          <p v-if="mm.inside && mm.closed && mm.closed <= mm.inside" class="mt-1">It closes by <strong>{{ units.gap(mm.inside - mm.closed) }}</strong></p>
+          <MeasureField
+            v-model="draft.closed"
+            class="mt-2"
+            label="3 · Inside, pulled home"
+            hint="Pull the live ring as far as it goes and measure again."
+            :expected="{ possibleMm: [30, 1500], likelyMm: [120, 900] }"
+            :error="error('closed')"
+            @read="(value) => (mm.closed = value)"
+          />
+          <p v-if="mm.inside && mm.closed && mm.closed <= mm.inside" class="mt-1">
+            It closes by
+            <strong>{{ units.gap(mm.inside - mm.closed) }}</strong>
+          </p>
         </section>
       </div>
-      <ul v-if="doubts.length > 0" class="mt-4 rounded bg-mind-wash p-3 text-mind" role="status"><li v-for="doubt in doubts" :key="doubt.code">{{ doubt.text }}</li></ul>
+      <ul v-if="doubts.length > 0" class="mt-4 rounded bg-mind-wash p-3 text-mind" role="status">
+        <li v-for="doubt in doubts" :key="doubt.code">{{ doubt.text }}</li>
+      </ul>
       <div class="sheet mt-4 space-y-3">
         <TextField v-model="draft.note" label="Note" />
-        <label class="flex min-h-12 items-center gap-3"><input v-model="measured" type="checkbox" class="size-5" />I laid a ruler on it today</label>
+        <label class="flex min-h-12 items-center gap-3">
+          <input v-model="measured" type="checkbox" class="size-5" />
+          I laid a ruler on it today
+        </label>
       </div>
       <KeepBar class="mt-4" :keeping="keeping" label="Keep the numbers" @newer="showTheirs">
         <RouterLink :to="back" class="press press-quiet">Leave it</RouterLink>

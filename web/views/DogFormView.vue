@@ -49,12 +49,30 @@ const Form = z.object({
 type Form = z.infer<typeof Form>;
 
 const empty = (): Form => ({
-  id: uuidv7(), version: null, name: '', breed: '', sex: 'unknown', bornBy: 'date', bornOn: '', age: '', weight: '', massUnit: units.mass,
-  neckBuild: 'average', pull: 'pulls', worksOn: 'left', owner: '', notes: '', archivedAt: null,
+  id: uuidv7(),
+  version: null,
+  name: '',
+  breed: '',
+  sex: 'unknown',
+  bornBy: 'date',
+  bornOn: '',
+  age: '',
+  weight: '',
+  massUnit: units.mass,
+  neckBuild: 'average',
+  pull: 'pulls',
+  worksOn: 'left',
+  owner: '',
+  notes: '',
+  archivedAt: null,
 });
 const { draft, restored, discard } = useDraft(editing ? `dog.${editing}` : 'dog.new', Form, empty);
 draft.value.weight = draft.value.massUnit === units.mass ? draft.value.weight : withUnit(draft.value.weight, draft.value.massUnit);
-watch(() => units.mass, (unit) => (draft.value.massUnit = unit), { immediate: true });
+watch(
+  () => units.mass,
+  (unit) => (draft.value.massUnit = unit),
+  { immediate: true },
+);
 
 const loaded = editing ? useLoad(() => `/api/dogs/${editing}`, Dog) : null;
 function fill(dog: Dog) {
@@ -99,8 +117,18 @@ const early = (path: string) => (faults.value[path]?.includes('too long') || fau
 function factsOf(): DogFacts {
   const { name, breed, sex, neckBuild, pull, worksOn, owner, notes, archivedAt } = draft.value;
   return {
-    name: name.trim(), breed: breed.trim(), sex, neckBuild, pull, worksOn, owner: owner.trim(), notes, archivedAt,
-    bornOn: bornOn.value, bornGuessed: draft.value.bornBy === 'age' && bornOn.value !== null, weightG: weightKept.value,
+    name: name.trim(),
+    breed: breed.trim(),
+    sex,
+    neckBuild,
+    pull,
+    worksOn,
+    owner: owner.trim(),
+    notes,
+    archivedAt,
+    bornOn: bornOn.value,
+    bornGuessed: draft.value.bornBy === 'age' && bornOn.value !== null,
+    weightG: weightKept.value,
   };
 }
 async function keep() {
@@ -129,26 +157,81 @@ function startAfresh() {
   <LoadFrame :state="loaded ? loaded.state.value : 'ready'" :sentence="loaded?.sentence.value ?? ''" thing="this dog" @again="loaded?.load()">
     <form class="mx-auto max-w-3xl" novalidate @submit.prevent="keep">
       <h1>{{ editing ? `Change ${draft.name || 'this dog'}` : 'Add a dog' }}</h1>
-      <p v-if="restored" class="mt-2 text-soft">Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button></p>
+      <p v-if="restored" class="mt-2 text-soft">
+        Picked up where you left off.
+        <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+      </p>
       <div class="sheet mt-4 grid gap-x-6 gap-y-5 sm:grid-cols-2">
         <TextField v-model="draft.name" label="Name" :error="early('name')" required />
         <TextField v-model="draft.breed" label="Breed or cross" hint="Any words; suggestions as you type." :options="BREED_NAMES" :error="early('breed')" />
-        <ChoiceRow v-model="draft.sex" label="Sex" :answers="[{ value: 'female', label: 'Bitch' }, { value: 'male', label: 'Dog' }, { value: 'unknown', label: 'Not noted' }]" />
+        <ChoiceRow
+          v-model="draft.sex"
+          label="Sex"
+          :answers="[
+            { value: 'female', label: 'Bitch' },
+            { value: 'male', label: 'Dog' },
+            { value: 'unknown', label: 'Not noted' },
+          ]"
+        />
         <div>
-          <ChoiceRow v-model="draft.bornBy" label="Born" :answers="[{ value: 'date', label: 'Birth date' }, { value: 'age', label: 'Rough age' }]" />
+          <ChoiceRow
+            v-model="draft.bornBy"
+            label="Born"
+            :answers="[
+              { value: 'date', label: 'Birth date' },
+              { value: 'age', label: 'Rough age' },
+            ]"
+          />
           <TextField v-if="draft.bornBy === 'date'" v-model="draft.bornOn" class="mt-3" label="Birth date" type="date" :error="early('bornOn')" />
           <TextField v-else v-model="draft.age" class="mt-3" label="Age" hint="14 weeks, 8 months, 2 years" :error="early('bornOn')" />
         </div>
-        <WeightField v-model="draft.weight" label="Weight" hint="The schools choose the gauge by it. 28.5, 28.5 kg, 62 lb." :error="error('weightG')" @read="(grams) => (weightG = grams)" />
-        <ChoiceRow v-model="draft.neckBuild" label="Neck" hint="For a first guess of the girth." :answers="[{ value: 'slender', label: 'Slender' }, { value: 'average', label: 'Average' }, { value: 'heavy', label: 'Heavy' }]" />
-        <ChoiceRow v-model="draft.pull" label="On the leash" :answers="[{ value: 'settled', label: 'Walks settled' }, { value: 'pulls', label: 'Pulls' }, { value: 'drags', label: 'Drags its handler' }]" />
-        <ChoiceRow v-model="draft.worksOn" label="Works on the handler’s" :answers="[{ value: 'left', label: 'Left' }, { value: 'right', label: 'Right' }]" />
+        <WeightField
+          v-model="draft.weight"
+          label="Weight"
+          hint="The schools choose the gauge by it. 28.5, 28.5 kg, 62 lb."
+          :error="error('weightG')"
+          @read="(grams) => (weightG = grams)"
+        />
+        <ChoiceRow
+          v-model="draft.neckBuild"
+          label="Neck"
+          hint="For a first guess of the girth."
+          :answers="[
+            { value: 'slender', label: 'Slender' },
+            { value: 'average', label: 'Average' },
+            { value: 'heavy', label: 'Heavy' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="draft.pull"
+          label="On the leash"
+          :answers="[
+            { value: 'settled', label: 'Walks settled' },
+            { value: 'pulls', label: 'Pulls' },
+            { value: 'drags', label: 'Drags its handler' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="draft.worksOn"
+          label="Works on the handler’s"
+          :answers="[
+            { value: 'left', label: 'Left' },
+            { value: 'right', label: 'Right' },
+          ]"
+        />
         <TextField v-model="draft.owner" label="Owner" :error="early('owner')" />
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
       <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and tape it'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
-        <button v-if="editing" type="button" class="press press-quiet ml-auto" @click="((draft.archivedAt = draft.archivedAt ? null : new Date().toISOString()), keep())">{{ draft.archivedAt ? 'Bring back' : 'Put away' }}</button>
+        <button
+          v-if="editing"
+          type="button"
+          class="press press-quiet ml-auto"
+          @click="((draft.archivedAt = draft.archivedAt ? null : new Date().toISOString()), keep())"
+        >
+          {{ draft.archivedAt ? 'Bring back' : 'Put away' }}
+        </button>
       </KeepBar>
       <p v-if="tried && Object.keys(faults).length > 0" role="alert" class="mt-2 font-semibold text-stop">Not kept yet: something above needs another look.</p>
     </form>

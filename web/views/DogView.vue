@@ -21,7 +21,9 @@ const session = useSession();
 const units = useUnits();
 const { data, state, sentence, load, girths, plan, check } = useDogPage(String(route.params.id));
 const kennel = computed(() => session.kennel!);
-const step = computed(() => nextStep({ dog: data.value!.dog, girths: Object.values(girths.value), plan: plan.value, check: check.value }, kennel.value.rules, units.speak));
+const step = computed(() =>
+  nextStep({ dog: data.value!.dog, girths: Object.values(girths.value), plan: plan.value, check: check.value }, kennel.value.rules, units.speak),
+);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const trouble = ref('');
@@ -29,7 +31,9 @@ const trouble = ref('');
 async function putAway(away: boolean) {
   const { id, version, ...facts } = data.value!.dog;
   trouble.value = '';
-  await send('PUT', `/api/dogs/${id}`, Dog, { ...facts, archivedAt: away ? new Date().toISOString() : null }, version).catch((failure: unknown) => (trouble.value = failureSentence(failure)));
+  await send('PUT', `/api/dogs/${id}`, Dog, { ...facts, archivedAt: away ? new Date().toISOString() : null }, version).catch(
+    (failure: unknown) => (trouble.value = failureSentence(failure)),
+  );
   await load();
 }
 </script>
@@ -37,23 +41,40 @@ async function putAway(away: boolean) {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
-    <p v-if="data!.dog.archivedAt" class="mb-4 rounded bg-mind-wash p-3 text-mind">Put away. <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button></p>
+    <p v-if="data!.dog.archivedAt" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+      Put away.
+      <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button>
+    </p>
     <p v-if="trouble" role="alert" class="mb-4 rounded bg-stop-wash p-3 text-stop">{{ trouble }}</p>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <div class="min-w-0 grow basis-80">
         <VerdictMark :tone="step.tone" :word="marks[step.tone]" />
         <h1 class="mt-1">{{ step.sentence }}</h1>
       </div>
-      <RouterLink v-if="step.goTo" :to="`/dogs/${data!.dog.id}/${step.goTo}`" class="press press-main">{{ { tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}</RouterLink>
+      <RouterLink v-if="step.goTo" :to="`/dogs/${data!.dog.id}/${step.goTo}`" class="press press-main">
+        {{ { tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
+      </RouterLink>
     </div>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <section class="sheet self-start" aria-label="The neck">
         <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(plan, check, data!.dog, kennel)" size="large" />
+        <p v-if="tape" class="mt-1 text-sm text-soft">
+          Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
+        </p>
         <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
         <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
-          <template v-if="data!.dog.owner"><dt class="text-soft">Owner</dt><dd class="break-words">{{ data!.dog.owner }}</dd></template>
-          <template v-if="data!.dog.notes"><dt class="text-soft">Notes</dt><dd class="break-words whitespace-pre-line">{{ data!.dog.notes }}</dd></template>
-          <template v-if="girths.head"><dt class="text-soft">Head</dt><dd>{{ units.exact(girths.head.tapedMm) }}</dd></template>
+          <template v-if="data!.dog.owner">
+            <dt class="text-soft">Owner</dt>
+            <dd class="break-words">{{ data!.dog.owner }}</dd>
+          </template>
+          <template v-if="data!.dog.notes">
+            <dt class="text-soft">Notes</dt>
+            <dd class="break-words whitespace-pre-line">{{ data!.dog.notes }}</dd>
+          </template>
+          <template v-if="girths.head">
+            <dt class="text-soft">Head</dt>
+            <dd>{{ units.exact(girths.head.tapedMm) }}</dd>
+          </template>
         </dl>
         <div class="mt-3 flex flex-wrap gap-2">
           <RouterLink :to="`/dogs/${data!.dog.id}/edit`" class="press press-plain">Change</RouterLink>

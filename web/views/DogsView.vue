@@ -35,7 +35,9 @@ const rows = computed(() => {
       dog: card.dog,
       tape: neckTapeOf(latestGirths(card.girths)),
       step: nextStep(card, kennel.value.rules, units.speak),
-      facts: [card.dog.breed, card.dog.bornOn && ageWords(card.dog.bornOn, today), card.dog.weightG && units.weight(card.dog.weightG)].filter(Boolean).join(' · '),
+      facts: [card.dog.breed, card.dog.bornOn && ageWords(card.dog.bornOn, today), card.dog.weightG && units.weight(card.dog.weightG)]
+        .filter(Boolean)
+        .join(' · '),
       decided: decidedOf(card),
     }));
 });
@@ -75,31 +77,61 @@ useScreenKeys('Dogs', [
     <div v-else>
       <div class="flex flex-wrap items-end gap-3">
         <h1 class="mr-auto">Dogs</h1>
-        <label class="w-full sm:w-64"><span class="sr-only">Search by name, breed or owner</span><input ref="searchField" v-model="search" type="search" class="field" placeholder="Name, breed or owner" /></label>
+        <label class="w-full sm:w-64">
+          <span class="sr-only">Search by name, breed or owner</span>
+          <input ref="searchField" v-model="search" type="search" class="field" placeholder="Name, breed or owner" />
+        </label>
         <RouterLink to="/dogs/new" class="press press-main">Add a dog</RouterLink>
       </div>
-      <p v-if="rows.length === 0" class="sheet mt-5">{{ showArchived ? 'No dog is put away.' : `No dog here is called «${search}».` }} <button v-if="search" type="button" class="underline" @click="search = ''">Show all</button></p>
+      <p v-if="rows.length === 0" class="sheet mt-5">
+        {{ showArchived ? 'No dog is put away.' : `No dog here is called «${search}».` }}
+        <button v-if="search" type="button" class="underline" @click="search = ''">Show all</button>
+      </p>
       <section v-for="group in groups.filter((one) => one.rows.length > 0)" :key="group.title" class="mt-6">
         <h2 class="text-soft">{{ group.title }}</h2>
         <ul class="mt-2 divide-y divide-line border-y border-line">
-          <li v-for="row in group.rows" :key="row.dog.id" class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6">
-            <div class="row-span-3 self-center md:row-span-1">
-              <UnrolledNeck v-if="row.tape" :tape="row.tape" :name="row.dog.name" :collar="drawnCollar(row.card.plan, row.card.check, row.dog, kennel)" size="small" />
+          <li
+            v-for="row in group.rows"
+            :key="row.dog.id"
+            class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6"
+          >
+            <div class="self-center">
+              <UnrolledNeck
+                v-if="row.tape"
+                :tape="row.tape"
+                :name="row.dog.name"
+                :collar="drawnCollar(row.card.plan, row.card.check, row.dog, kennel)"
+                size="small"
+              />
               <div v-else class="flex h-14 items-center justify-center rounded border-2 border-dashed border-line text-sm text-soft">not taped</div>
             </div>
             <div class="min-w-0">
-              <RouterLink :to="`/dogs/${row.dog.id}`" class="font-display text-xl font-bold break-words no-underline before:absolute before:inset-0">{{ row.dog.name }}</RouterLink>
+              <RouterLink :to="`/dogs/${row.dog.id}`" class="font-display text-xl font-bold break-words no-underline before:absolute before:inset-0">
+                {{ row.dog.name }}
+              </RouterLink>
               <p class="text-soft">{{ row.facts }}</p>
             </div>
-            <div class="min-w-0">
-              <p class="flex flex-wrap items-baseline gap-x-2"><VerdictMark class="text-sm" :tone="row.step.tone" :word="marks[row.step.tone]" /> <span :class="row.step.tone !== 'good' && 'font-semibold'">{{ row.step.sentence }}</span></p>
-              <p v-if="row.decided" class="mt-0.5 text-soft">{{ row.decided.line }}, {{ row.decided.on }}</p>
+            <div class="col-span-2 min-w-0 md:col-span-1">
+              <p class="grid grid-cols-[5.6rem_1fr] items-start gap-x-2">
+                <VerdictMark class="justify-self-start text-sm" :tone="row.step.tone" :word="marks[row.step.tone]" />
+                <span class="pt-0.5" :class="row.step.tone !== 'good' && 'font-semibold'">{{ row.step.sentence }}</span>
+              </p>
+              <p v-if="row.decided && row.step.tone !== 'good'" class="mt-0.5 pl-[6.1rem] text-soft">{{ row.decided.line }}, {{ row.decided.on }}</p>
             </div>
-            <RouterLink v-if="row.step.goTo" :to="`/dogs/${row.dog.id}/${row.step.goTo}`" class="press press-plain relative col-start-2 justify-self-start md:col-start-auto md:min-w-24">{{ { tape: 'Tape', bench: 'Bench', check: 'Check', edit: 'Weigh' }[row.step.goTo] }}<span class="sr-only"> {{ row.dog.name }}</span></RouterLink>
+            <RouterLink
+              v-if="row.step.goTo"
+              :to="`/dogs/${row.dog.id}/${row.step.goTo}`"
+              class="press press-plain relative col-span-2 justify-self-start max-md:ml-[6.1rem] md:col-span-1 md:min-w-24"
+            >
+              {{ { tape: 'Tape', bench: 'Bench', check: 'Check', edit: 'Weigh' }[row.step.goTo] }}
+              <span class="sr-only">{{ row.dog.name }}</span>
+            </RouterLink>
           </li>
         </ul>
       </section>
-      <button v-if="archived > 0 || showArchived" type="button" class="press press-quiet mt-4" @click="showArchived = !showArchived">{{ showArchived ? 'Back to the dogs here' : `Put away: ${archived}` }}</button>
+      <button v-if="archived > 0 || showArchived" type="button" class="press press-quiet mt-4" @click="showArchived = !showArchived">
+        {{ showArchived ? 'Back to the dogs here' : `Put away: ${archived}` }}
+      </button>
     </div>
   </LoadFrame>
 </template>

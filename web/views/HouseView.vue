@@ -1,8 +1,16 @@
 <script setup lang="ts">
 /** House rules: the kennel's name and units, its schools with what each says, and the limits in force with their reasons. */
-import { Kennel, KennelSettings } from '@banter/contract';
+import type { KennelSettings } from '@banter/contract';
+import { Kennel } from '@banter/contract';
 import {
-  BETWEEN_SCHOOL_WORDS, BETWEEN_SCHOOLS, GAUGE_SCHOOL_WORDS, GAUGE_SCHOOLS, HOUSE_RULES, houseRules, type HouseRule, type HouseRuleName,
+  BETWEEN_SCHOOL_WORDS,
+  BETWEEN_SCHOOLS,
+  GAUGE_SCHOOL_WORDS,
+  GAUGE_SCHOOLS,
+  HOUSE_RULES,
+  houseRules,
+  type HouseRule,
+  type HouseRuleName,
 } from '@banter/core';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -19,7 +27,9 @@ const settingsOf = ({ id: _id, version: _version, demo: _demo, ...settings }: Ke
 const form = ref<KennelSettings>(settingsOf(JSON.parse(JSON.stringify(session.kennel!)) as Kennel));
 const changed = computed(() => JSON.stringify(form.value) !== JSON.stringify(settingsOf(JSON.parse(JSON.stringify(session.kennel!)) as Kennel)));
 const saved = ref(false);
-const nameFault = computed(() => (form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : ''));
+const nameFault = computed(() =>
+  form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : '',
+);
 
 async function keep() {
   if (nameFault.value) return;
@@ -43,7 +53,9 @@ const shownGroups: HouseRule['group'][] = ['tape', 'prong', 'gauge', 'back-out']
 const groups = computed(() =>
   shownGroups.map((group) => ({
     group,
-    rows: (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, row]) => row.group === group).map(([name, row]) => ({ name, row, value: spoken(row, rules.value[name]) })),
+    rows: (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][])
+      .filter(([, row]) => row.group === group)
+      .map(([name, row]) => ({ name, row, value: spoken(row, rules.value[name]) })),
   })),
 );
 function spoken(row: HouseRule, value: number | null): string {
@@ -65,13 +77,47 @@ const groupNames: Partial<Record<HouseRule['group'], string>> = { tape: 'Tape', 
       <section class="sheet space-y-5 self-start" aria-label="Kennel and schools">
         <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
         <div class="flex flex-wrap gap-6">
-          <ChoiceRow v-model="form.lengthUnit" label="Lengths in" :answers="[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'centimetres' }]" />
-          <ChoiceRow v-model="form.massUnit" label="Weights in" :answers="[{ value: 'lb', label: 'pounds' }, { value: 'kg', label: 'kilograms' }]" />
+          <ChoiceRow
+            v-model="form.lengthUnit"
+            label="Lengths in"
+            :answers="[
+              { value: 'in', label: 'inches' },
+              { value: 'cm', label: 'centimetres' },
+            ]"
+          />
+          <ChoiceRow
+            v-model="form.massUnit"
+            label="Weights in"
+            :answers="[
+              { value: 'lb', label: 'pounds' },
+              { value: 'kg', label: 'kilograms' },
+            ]"
+          />
         </div>
-        <ChoiceRow v-model="form.gaugeSchool" label="Gauge school" :hint="GAUGE_SCHOOL_WORDS[form.gaugeSchool].says" :answers="GAUGE_SCHOOLS.map((value) => ({ value, label: GAUGE_SCHOOL_WORDS[value].name }))" />
-        <ChoiceRow v-model="form.betweenSchool" label="Between two sizes" :hint="BETWEEN_SCHOOL_WORDS[form.betweenSchool].says" :answers="BETWEEN_SCHOOLS.map((value) => ({ value, label: BETWEEN_SCHOOL_WORDS[value].name }))" />
-        <ChoiceRow v-model="form.ringPlace" label="Where the ring sits" hint="Near side: behind the ear nearest the handler." :answers="[{ value: 'nape', label: 'nape' }, { value: 'near-side', label: 'near side' }]" />
-        <KeepBar :keeping="keeping" label="Keep" :disabled="!changed" @newer="showTheirs"><span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span></KeepBar>
+        <ChoiceRow
+          v-model="form.gaugeSchool"
+          label="Gauge school"
+          :hint="GAUGE_SCHOOL_WORDS[form.gaugeSchool].says"
+          :answers="GAUGE_SCHOOLS.map((value) => ({ value, label: GAUGE_SCHOOL_WORDS[value].name }))"
+        />
+        <ChoiceRow
+          v-model="form.betweenSchool"
+          label="Between two sizes"
+          :hint="BETWEEN_SCHOOL_WORDS[form.betweenSchool].says"
+          :answers="BETWEEN_SCHOOLS.map((value) => ({ value, label: BETWEEN_SCHOOL_WORDS[value].name }))"
+        />
+        <ChoiceRow
+          v-model="form.ringPlace"
+          label="Where the ring sits"
+          hint="Near side: behind the ear nearest the handler."
+          :answers="[
+            { value: 'nape', label: 'nape' },
+            { value: 'near-side', label: 'near side' },
+          ]"
+        />
+        <KeepBar :keeping="keeping" label="Keep" :disabled="!changed" @newer="showTheirs">
+          <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
+        </KeepBar>
       </section>
       <section class="sheet" aria-label="Limits in force">
         <h2>Limits in force</h2>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The collars the kennel owns, with their own numbers and whether a ruler has been laid on them. */
-import { Collar, CollarsPage } from '@banter/contract';
+import type { Collar } from '@banter/contract';
+import { CollarsPage } from '@banter/contract';
 import { gaugeName } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
@@ -41,7 +42,9 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: addNew }]);
     <StockStart v-if="data!.collars.length === 0" class="mt-6" kind="prong" @made="load" />
     <ul v-else class="mt-5 divide-y divide-line border-y border-line">
       <li v-for="collar in here" :key="collar.id" class="relative flex flex-wrap items-center gap-x-6 gap-y-1 py-3 hover:bg-felt">
-        <RouterLink :to="`/locker/${collar.id}`" class="w-44 font-display text-lg font-semibold no-underline before:absolute before:inset-0">{{ collar.name }}</RouterLink>
+        <RouterLink :to="`/locker/${collar.id}`" class="w-44 font-display text-lg font-semibold no-underline before:absolute before:inset-0">
+          {{ collar.name }}
+        </RouterLink>
         <span class="w-32">{{ described(collar).title }}</span>
         <span class="grow text-soft">{{ described(collar).numbers }}</span>
         <VerdictMark class="text-sm" :tone="collar.measuredOn ? 'good' : 'open'" :word="collar.measuredOn ? 'Measured' : 'Typical numbers'" />
@@ -50,7 +53,9 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: addNew }]);
     <section v-if="scrapped.length > 0" class="mt-6">
       <h2 class="text-soft">Scrapped</h2>
       <ul class="mt-1">
-        <li v-for="collar in scrapped" :key="collar.id" class="py-1"><RouterLink :to="`/locker/${collar.id}`" class="text-soft">{{ collar.name }}, {{ described(collar).title }}</RouterLink></li>
+        <li v-for="collar in scrapped" :key="collar.id" class="py-1">
+          <RouterLink :to="`/locker/${collar.id}`" class="text-soft">{{ collar.name }}, {{ described(collar).title }}</RouterLink>
+        </li>
       </ul>
     </section>
   </LoadFrame>

@@ -45,7 +45,9 @@ async function enter(how: () => Promise<void>) {
     <div class="mt-5 flex flex-wrap gap-3">
       <button type="submit" class="press press-main" :disabled="busy || !email || !password">{{ busy ? 'Signing in …' : 'Sign in' }}</button>
       <RouterLink to="/sign-up" class="press press-quiet">Make your own kennel</RouterLink>
-      <button v-if="session.demo" type="button" class="press press-quiet" :disabled="busy" @click="enter(session.signInToDemo)">Look round the demo kennel</button>
+      <button v-if="session.demo" type="button" class="press press-quiet" :disabled="busy" @click="enter(session.signInToDemo)">
+        Look round the demo kennel
+      </button>
     </div>
   </form>
 </template>

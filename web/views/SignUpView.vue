@@ -50,8 +50,22 @@ async function make() {
       <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
       <TextField v-model="form.password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
       <div class="flex flex-wrap gap-8">
-        <ChoiceRow v-model="form.lengthUnit" label="Lengths in" :answers="[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'centimetres' }]" />
-        <ChoiceRow v-model="form.massUnit" label="Weights in" :answers="[{ value: 'lb', label: 'pounds' }, { value: 'kg', label: 'kilograms' }]" />
+        <ChoiceRow
+          v-model="form.lengthUnit"
+          label="Lengths in"
+          :answers="[
+            { value: 'in', label: 'inches' },
+            { value: 'cm', label: 'centimetres' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="form.massUnit"
+          label="Weights in"
+          :answers="[
+            { value: 'lb', label: 'pounds' },
+            { value: 'kg', label: 'kilograms' },
+          ]"
+        />
       </div>
     </div>
     <p v-if="sentence" role="alert" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">{{ sentence }}</p>

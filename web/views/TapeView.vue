@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
-import { Dog, NewTaping, RecordId, Taping, z } from '@banter/contract';
+import type { NewTaping } from '@banter/contract';
+import { Dog, RecordId, Taping, z } from '@banter/contract';
 import { GIRTH_SITES, houseRules, type GirthSite } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, watch } from 'vue';
@@ -35,7 +36,9 @@ const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
 const kennel = computed(() => session.kennel!);
 const rules = computed(() => houseRules(kennel.value.rules));
 const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
-const asked = computed<readonly AskedSite[]>(() => (corrected.value && SITES.includes(corrected.value.site as AskedSite) ? [corrected.value.site as AskedSite] : SITES));
+const asked = computed<readonly AskedSite[]>(() =>
+  corrected.value && SITES.includes(corrected.value.site as AskedSite) ? [corrected.value.site as AskedSite] : SITES,
+);
 
 const Draft = z.object({
   sites: z.record(z.enum(GIRTH_SITES), z.object({ id: RecordId, readings: z.array(z.string()) })),
@@ -114,7 +117,10 @@ async function keep() {
       dogId,
       site,
       readingsMm: read[site]!.readingsMm,
-      typed: draft.value.sites[site].readings.map((text) => text.trim()).filter(Boolean).map((text) => withUnit(text, units.length)),
+      typed: draft.value.sites[site].readings
+        .map((text) => text.trim())
+        .filter(Boolean)
+        .map((text) => withUnit(text, units.length)),
       overCoat: draft.value.overCoat === 'over',
       coatDepthMm: depth.value,
       weightG: weightG.value,
@@ -136,13 +142,25 @@ async function keep() {
       <h1 aria-live="polite">{{ headline }}</h1>
       <p class="mt-1 max-w-[46rem] text-soft">
         Settle the dog. Tape flat, touching, not pulled; lift it between readings.
-        <template v-if="restored">Picked up where you left off. <button type="button" class="underline" @click="discard">Start afresh</button></template>
+        <template v-if="restored">
+          Picked up where you left off.
+          <button type="button" class="underline" @click="discard">Start afresh</button>
+        </template>
       </p>
-      <p v-if="corrected" class="mt-2 rounded bg-mind-wash p-3 text-mind">This replaces {{ units.exact(corrected.result.girthMm) }} of {{ corrected.personName }}; the old one stays in the record, struck through.</p>
+      <p v-if="corrected" class="mt-2 rounded bg-mind-wash p-3 text-mind">
+        This replaces {{ units.exact(corrected.result.girthMm) }} of {{ corrected.personName }}; the old one stays in the record, struck through.
+      </p>
       <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
         <div class="space-y-4">
           <div class="sheet grid gap-5 sm:grid-cols-2">
-            <ChoiceRow v-model="draft.overCoat" label="The hair" :answers="[{ value: 'parted', label: 'Parted, on the skin' }, { value: 'over', label: 'Taped over it' }]" />
+            <ChoiceRow
+              v-model="draft.overCoat"
+              label="The hair"
+              :answers="[
+                { value: 'parted', label: 'Parted, on the skin' },
+                { value: 'over', label: 'Taped over it' },
+              ]"
+            />
             <MeasureField
               v-if="draft.overCoat === 'over'"
               v-model="draft.coatDepth"
@@ -151,7 +169,12 @@ async function keep() {
               :expected="{ possibleMm: [0, 80], likelyMm: [0, 40] }"
               @read="(mm) => (coatDepthMm = mm)"
             />
-            <WeightField v-model="draft.weight" label="Weight today" :hint="data!.dog.weightG ? `Last: ${units.weight(data!.dog.weightG)}. Leave empty if not weighed.` : 'Not weighed yet.'" @read="(grams) => (weighed = grams)" />
+            <WeightField
+              v-model="draft.weight"
+              label="Weight today"
+              :hint="data!.dog.weightG ? `Last: ${units.weight(data!.dog.weightG)}. Leave empty if not weighed.` : 'Not weighed yet.'"
+              @read="(grams) => (weighed = grams)"
+            />
           </div>
           <TapeSite
             v-for="site in asked"
@@ -167,8 +190,15 @@ async function keep() {
             :error="keeping.errorAt('readingsMm')"
             @read="(now) => (read[site] = now)"
           />
-          <p v-if="headFirst" role="status" class="rounded bg-mind-wash p-3 text-mind">The head comes out smaller than the neck. That can be, in a few dogs; was the head taped round its broadest part, ears included, and the neck high?</p>
-          <KeepBar :keeping="keeping" :label="correctsId ? 'Keep the correction' : 'Keep, and size a collar'" :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure" @newer="load">
+          <p v-if="headFirst" role="status" class="rounded bg-mind-wash p-3 text-mind">
+            The head comes out smaller than the neck. That can be, in a few dogs; was the head taped round its broadest part, ears included, and the neck high?
+          </p>
+          <KeepBar
+            :keeping="keeping"
+            :label="correctsId ? 'Keep the correction' : 'Keep, and size a collar'"
+            :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure"
+            @newer="load"
+          >
             <RouterLink :to="`/dogs/${dogId}`" class="press press-quiet">Leave it</RouterLink>
             <span v-if="ready.length === 0" class="text-soft">Two readings of a site can be kept; three are better.</span>
             <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">A reading above cannot be read yet.</span>

@@ -46,11 +46,13 @@ const path = [
       <div>
         <h1 class="text-[clamp(2.2rem,5vw,3.4rem)]">A collar that fits, and the reasons why.</h1>
         <p class="mt-4 max-w-[34rem] text-lg">
-          Banter is for dog trainers. It measures necks, sizes and fits training collars from what hangs in your locker, and remembers what was decided for every
-          dog, so that the next person can carry on.
+          Banter is for dog trainers. It measures necks, sizes and fits training collars from what hangs in your locker, and remembers what was decided for
+          every dog, so that the next person can carry on.
         </p>
         <div class="mt-6 flex flex-wrap gap-3">
-          <button v-if="session.demo" type="button" class="press press-main" :disabled="entering" @click="lookRound">{{ entering ? 'Opening …' : 'Look round the demo kennel' }}</button>
+          <button v-if="session.demo" type="button" class="press press-main" :disabled="entering" @click="lookRound">
+            {{ entering ? 'Opening …' : 'Look round the demo kennel' }}
+          </button>
           <RouterLink to="/sign-up" class="press" :class="session.demo ? 'press-plain' : 'press-main'">Make your own kennel</RouterLink>
           <RouterLink to="/sign-in" class="press press-quiet">Sign in</RouterLink>
         </div>
@@ -61,25 +63,52 @@ const path = [
           <span class="block font-display text-xl font-bold">{{ linkInstruction(evenSplit(collar.links), split) }}</span>
           <VerdictMark class="mt-1" :tone="toneOf(judged.verdict)" :word="VERDICT_WORDS[judged.verdict]" />
         </figcaption>
-        <ProngCrossSection class="mx-auto max-w-96" :collar="collar" :split="split" :girth-mm="neck.girthMm" :ring-at="12" live @take-out="(side) => split.left + split.right > 1 && (split = { ...split, [side]: split[side] - 1 })" />
+        <ProngCrossSection
+          class="mx-auto max-w-96"
+          :collar="collar"
+          :split="split"
+          :girth-mm="neck.girthMm"
+          :ring-at="12"
+          live
+          @take-out="(side) => split.left + split.right > 1 && (split = { ...split, [side]: split[side] - 1 })"
+        />
         <div class="flex items-center justify-center gap-2">
-          <button type="button" class="press press-plain size-12 p-0 text-xl" aria-label="Take out a link" :disabled="judged.links < 5" @click="split = shiftLinks(split, -1)">−</button>
+          <button
+            type="button"
+            class="press press-plain size-12 p-0 text-xl"
+            aria-label="Take out a link"
+            :disabled="judged.links < 5"
+            @click="split = shiftLinks(split, -1)"
+          >
+            −
+          </button>
           <span class="min-w-20 text-center">{{ judged.links }} links</span>
-          <button type="button" class="press press-plain size-12 p-0 text-xl" aria-label="Put in a link" :disabled="judged.links > 15" @click="split = shiftLinks(split, 1)">+</button>
+          <button
+            type="button"
+            class="press press-plain size-12 p-0 text-xl"
+            aria-label="Put in a link"
+            :disabled="judged.links > 15"
+            @click="split = shiftLinks(split, 1)"
+          >
+            +
+          </button>
         </div>
       </figure>
     </section>
 
     <ol class="mt-10 grid gap-6 md:grid-cols-3">
       <li v-for="(step, index) in path" :key="step.name" class="tape-edge pb-5">
-        <h2 class="flex items-baseline gap-2"><span class="text-soft">{{ index + 1 }}</span>{{ step.name }}</h2>
+        <h2 class="flex items-baseline gap-2">
+          <span class="text-soft">{{ index + 1 }}</span>
+          {{ step.name }}
+        </h2>
         <p class="mt-1">{{ step.says }}</p>
       </li>
     </ol>
 
     <p class="mt-10 max-w-[46rem] border-l-4 border-mind pl-4">
-      Tools that press or stimulate can hurt when misfitted or misused. Banter sizes, records and warns; it does not diagnose, does not replace a qualified trainer or
-      a veterinarian, and local law comes first. First use of a prong or electronic collar belongs with a professional.
+      Tools that press or stimulate can hurt when misfitted or misused. Banter sizes, records and warns; it does not diagnose, does not replace a qualified
+      trainer or a veterinarian, and local law comes first. First use of a prong or electronic collar belongs with a professional.
     </p>
   </div>
 </template>

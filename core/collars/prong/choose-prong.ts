@@ -62,7 +62,10 @@ function neighbours(fits: readonly ProngFit[], finerThanMm: number, heavierThanM
 
 function nearestWith(verdict: ProngFit['verdict'], gauges: readonly number[], fits: readonly ProngFit[], aimMm: number): ProngFit | null {
   for (const gauge of gauges) {
-    const fit = fewestChanges(fits.filter((one) => one.gaugeMm === gauge && one.verdict === verdict), aimMm);
+    const fit = fewestChanges(
+      fits.filter((one) => one.gaugeMm === gauge && one.verdict === verdict),
+      aimMm,
+    );
     if (fit) return fit;
   }
   return null;
@@ -74,11 +77,13 @@ function pick(named: NamedGauge, school: GaugeSchool, between: BetweenSchool, fi
   const ofNamed = fits.filter((fit) => isGauge(fit.gaugeMm, named));
   const standIn = finer[0] ?? heavier[0];
   const group = ofNamed.length > 0 ? ofNamed : fits.filter((fit) => fit.gaugeMm === standIn);
-  const of = (verdict: ProngFit['verdict']) => fewestChanges(group.filter((fit) => fit.verdict === verdict), aimMm);
+  const of = (verdict: ProngFit['verdict']) =>
+    fewestChanges(
+      group.filter((fit) => fit.verdict === verdict),
+      aimMm,
+    );
   const missing = (takenMm: number | null): ProngChoiceReason[] =>
-    ofNamed.length > 0
-      ? [{ code: 'school-gauge', school, gauge: named.words }]
-      : [{ code: 'gauge-not-in-stock', school, gauge: named.words, takenMm }];
+    ofNamed.length > 0 ? [{ code: 'school-gauge', school, gauge: named.words }] : [{ code: 'gauge-not-in-stock', school, gauge: named.words, takenMm }];
 
   const fitting = of('fits');
   if (fitting) return { fit: fitting, reasons: missing(fitting.gaugeMm) };

@@ -58,8 +58,7 @@ export const PRONG_CHECK_REASON_WORDS: ReasonWords<ProngCheckReason> = {
   'slid-once': () => 'It slid once with the head down. Push it back up and check again.',
   'slides-again': () => 'It has slid again with a fit that feels right: a finer gauge holds better.',
   'could-pass-head': () => 'It could pass the head: too big, it must never.',
-  'passes-head-though-snug': () =>
-    'It could pass the head though it is not loose: this head is too narrow for it. Plan another collar, with a backup.',
+  'passes-head-though-snug': () => 'It could pass the head though it is not loose: this head is too narrow for it. Plan another collar, with a backup.',
   'past-link-limit': (r) =>
     r.change > 0
       ? `That would be ${countOf(r.change, 'link')} more than stocked, past the ${r.limit} that may be added to ${gaugeName(r.gaugeMm)}.`

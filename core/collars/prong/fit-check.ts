@@ -20,7 +20,19 @@ export type ProngCheck = {
   earlier: readonly EarlierProngCheck[];
 };
 
-export const CHECK_STEPS = ['good', 'take-out', 'put-in', 'move-up', 'free-ears', 'open-it', 'finer-gauge', 'change-gauge', 'another-collar', 'even-out', 'ask-again'] as const;
+export const CHECK_STEPS = [
+  'good',
+  'take-out',
+  'put-in',
+  'move-up',
+  'free-ears',
+  'open-it',
+  'finer-gauge',
+  'change-gauge',
+  'another-collar',
+  'even-out',
+  'ask-again',
+] as const;
 export type CheckStep = (typeof CHECK_STEPS)[number];
 
 /** What to do next. `move` counts links per side, out negative; `then` is what is on the collar afterwards. */
@@ -55,12 +67,7 @@ export function checkProngFit(check: ProngCheck, rules: HouseRules): ProngCheckR
   const slack = 'slack' in observed ? observed.slack : null;
   const agrees = slack && holds(slack, plannedSlackMm);
 
-  const because = (
-    verdict: ProngCheckResult['verdict'],
-    step: CheckStep,
-    reasons: ProngCheckReason[],
-    then: LinkSplit = on,
-  ): ProngCheckResult => ({
+  const because = (verdict: ProngCheckResult['verdict'], step: CheckStep, reasons: ProngCheckReason[], then: LinkSplit = on): ProngCheckResult => ({
     verdict,
     step,
     move: then === on ? still : linkMove(on, then),

@@ -44,14 +44,12 @@ export const PRONG_REASON_WORDS: ReasonWords<ProngReason> = {
     `At rest it presses by ${speak.gap(r.pressMm)}, more than the ${speak.gap(r.limitMm)} that the snug school accepts: advised against.`,
   presses: (r, speak) => `At rest the slack is ${speak.gap(r.slackMm)}, below the ${speak.gap(r.lowMm)} at least: the tips press.`,
   hangs: (r, speak) => `The slack is ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most: it slides and turns.`,
-  'too-many-added': (r) =>
-    `It would need ${countOf(r.change, 'link')} more, past the ${r.limit} that may be added: the gauge is wrong.`,
+  'too-many-added': (r) => `It would need ${countOf(r.change, 'link')} more, past the ${r.limit} that may be added: the gauge is wrong.`,
   'too-many-removed': (r) =>
     `It would need ${countOf(-r.change, 'link')} out, past the ${r.limit} that may be taken out: a collar with few links squeezes unevenly.`,
   'too-long-at-one-link': (r, speak) =>
     `Even with one link it leaves ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most: it cannot be made short enough.`,
-  'does-not-bite': (r, speak) =>
-    `Closed it is ${speak.girth(r.closedMm)} on a neck of ${speak.girth(r.girthMm)}: it does not bite, so pulling does nothing.`,
+  'does-not-bite': (r, speak) => `Closed it is ${speak.girth(r.closedMm)} on a neck of ${speak.girth(r.girthMm)}: it does not bite, so pulling does nothing.`,
   'bites-too-deep': (r, speak) =>
     `Closed it squeezes the neck by ${speak.gap(r.biteMm)}, ${percent(r.ratio)} of the girth, past the ${percent(r.limitRatio)} allowed.`,
   bites: (r, speak) => `Closed it bites by ${speak.gap(r.biteMm)}, ${percent(r.ratio)} of the girth; up to ${percent(r.limitRatio)} is allowed.`,
@@ -60,8 +58,7 @@ export const PRONG_REASON_WORDS: ReasonWords<ProngReason> = {
   'head-not-taped': () => 'The head is not taped, so whether it could pass over the head is not known.',
   'uneven-sides': (r) => `${r.left} links on the dog’s left and ${r.right} on its right: a difference of one is fine, more squeezes unevenly.`,
   'starts-loose': (r) => `Start with ${countOf(r.startLinks, 'link')} and tighten to ${r.links} over the first sessions.`,
-  'starts-less-loose': (r, speak) =>
-    `Start with ${countOf(r.startLinks, 'link')}, not ${r.wanted}: more would pass over the head of ${speak.girth(r.headMm)}.`,
+  'starts-less-loose': (r, speak) => `Start with ${countOf(r.startLinks, 'link')}, not ${r.wanted}: more would pass over the head of ${speak.girth(r.headMm)}.`,
 };
 
 const school = (name: GaugeSchool) => `School «${GAUGE_SCHOOL_WORDS[name].name}»`;

@@ -50,8 +50,7 @@ export function headFault(relaxedMm: number, headMm: number | undefined): ProngR
 
 /** Links to begin with for the start-loose school: `loose` more than the fit, less what would pass over the head. */
 function startLinks(collar: ProngCollar, links: number, loose: number, neck: ProngNeck): number {
-  const passes = (count: number) =>
-    neck.headGirthMm !== undefined && prongGirths(collar, count, neck.girthMm).relaxedGirthMm >= neck.headGirthMm - ROUNDING;
+  const passes = (count: number) => neck.headGirthMm !== undefined && prongGirths(collar, count, neck.girthMm).relaxedGirthMm >= neck.headGirthMm - ROUNDING;
   let start = links + loose;
   while (start > links && passes(start)) start -= 1;
   return start;

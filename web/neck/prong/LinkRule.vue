@@ -24,17 +24,24 @@ const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', st
 
 <template>
   <div role="group" aria-label="Links, and the slack each count leaves">
-    <div class="relative h-[5.6rem]">
-      <div class="tape-edge absolute inset-x-0 top-[3.1rem] h-3" />
-      <div class="absolute top-[2.4rem] h-[1.4rem] border-x-2 border-good bg-good-wash" :style="{ left: at(rules.slackMinMm), width: wide(rules.slackMaxMm - rules.slackMinMm) }" />
-      <div class="absolute top-[2.2rem] h-[1.8rem] w-0.5 bg-good" :style="{ left: at(rules.slackAimMm) }" />
-      <div v-if="headRoomMm !== null && headRoomMm < high" class="absolute top-[2.2rem] right-0 h-[1.8rem] border-l-2 border-stop bg-stop-wash" :style="{ left: at(headRoomMm) }" />
+    <div class="relative mx-5 h-[6.4rem]">
+      <div class="tape-edge absolute inset-x-0 top-[3.6rem] h-2" />
+      <div
+        class="absolute top-[2.7rem] h-[1.4rem] border-x-2 border-good bg-good-wash"
+        :style="{ left: at(rules.slackMinMm), width: wide(rules.slackMaxMm - rules.slackMinMm) }"
+      />
+      <div class="absolute top-[2.5rem] h-[1.7rem] w-0.5 bg-good" :style="{ left: at(rules.slackAimMm) }" />
+      <div
+        v-if="headRoomMm !== null && headRoomMm < high"
+        class="absolute top-[2.5rem] right-0 h-[1.7rem] border-l-2 border-stop bg-stop-wash"
+        :style="{ left: at(headRoomMm) }"
+      />
       <button
         v-for="stop in stops"
         :key="stop.links"
         type="button"
-        class="absolute top-0 flex h-[4.6rem] w-12 -translate-x-1/2 flex-col items-center justify-start rounded-t-md"
-        :class="stop.links === now && 'font-bold'"
+        class="absolute top-0 flex h-[6rem] w-12 -translate-x-1/2 flex-col items-center justify-start rounded-t-md"
+        :class="[stop.links === now && 'font-bold', Math.abs(stop.links - now) > 1 && 'max-sm:hidden']"
         :style="{ left: at(stop.slackMm) }"
         :aria-pressed="stop.links === now"
         :aria-label="`${stop.links} links: slack ${units.gap(stop.slackMm)}, ${VERDICT_WORDS[stop.verdict]}`"
@@ -43,14 +50,19 @@ const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', st
         <span
           class="flex h-9 w-11 items-center justify-center gap-1 rounded-[0.3rem] border-2 bg-raised"
           :class="[tones[toneOf(stop.verdict)], stop.links === now ? 'bg-tape! text-on-tape! border-on-tape!' : '']"
-          ><span aria-hidden="true" class="text-[0.55rem]">{{ marks[toneOf(stop.verdict)] }}</span>{{ stop.links }}</span
         >
-        <span class="h-6 w-0.5" :class="stop.links === now ? 'bg-ink' : 'bg-soft'" />
+          <span aria-hidden="true" class="text-[0.55rem]">{{ marks[toneOf(stop.verdict)] }}</span>
+          {{ stop.links }}
+        </span>
+        <span class="h-[1.9rem] w-0.5" :class="stop.links === now ? 'bg-ink' : 'bg-soft'" />
         <span class="mt-0.5 text-sm whitespace-nowrap" :class="stop.links === now ? 'text-ink' : 'text-soft'">{{ units.gap(stop.slackMm) }}</span>
       </button>
     </div>
     <p class="mt-1 text-sm text-soft">
-      Links, and the slack each leaves. Green is the house window, {{ units.gap(rules.slackMinMm) }} to {{ units.gap(rules.slackMaxMm) }}, its line the aim of {{ units.gap(rules.slackAimMm) }}<template v-if="headRoomMm !== null && headRoomMm < high">; red would pass the head</template>.
+      Links, and the slack each leaves. Green is the house window, {{ units.gap(rules.slackMinMm) }} to {{ units.gap(rules.slackMaxMm) }}, its line the aim of
+      {{ units.gap(rules.slackAimMm) }}
+      <template v-if="headRoomMm !== null && headRoomMm < high">; red would pass the head</template>
+      .
     </p>
   </div>
 </template>

@@ -37,10 +37,33 @@ const halfBand = computed(() => girthAt(props.neck.levels, down.value) / 2);
         <path :d="`M${part.fromX + wire},${down - width / 2 + wire} H${part.toX - wire}`" :stroke-width="wire" />
         <path :d="`M${part.fromX + wire},${down + width / 2 - wire} H${part.toX - wire}`" :stroke-width="wire" />
         <path :d="`M${(part.fromX + part.toX) / 2},${down - width / 2 + wire} V${down + width / 2 - wire}`" :stroke-width="wire" />
-        <circle v-for="y in [down - width / 2 + wire, down + width / 2 - wire]" :key="y" :cx="part.toX - wire" :cy="y" :r="wire * 0.9" fill="var(--ink)" stroke="none" />
+        <circle
+          v-for="y in [down - width / 2 + wire, down + width / 2 - wire]"
+          :key="y"
+          :cx="part.toX - wire"
+          :cy="y"
+          :r="wire * 0.9"
+          fill="var(--ink)"
+          stroke="none"
+        />
       </template>
-      <rect v-else-if="part.piece.kind === 'plate'" :x="part.fromX + 1" :y="down - width * 0.36" :width="Math.max(1, part.toX - part.fromX - 2)" :height="width * 0.72" rx="3" fill="var(--steel-light)" :stroke-width="wire * 0.7" />
-      <path v-else :d="`M${part.fromX},${down} H${part.toX}`" :stroke-width="wire * 1.1" :stroke-dasharray="`${wire * 1.1} ${wire * 1.2}`" stroke-linecap="butt" />
+      <rect
+        v-else-if="part.piece.kind === 'plate'"
+        :x="part.fromX + 1"
+        :y="down - width * 0.36"
+        :width="Math.max(1, part.toX - part.fromX - 2)"
+        :height="width * 0.72"
+        rx="3"
+        fill="var(--steel-light)"
+        :stroke-width="wire * 0.7"
+      />
+      <path
+        v-else
+        :d="`M${part.fromX},${down} H${part.toX}`"
+        :stroke-width="wire * 1.1"
+        :stroke-dasharray="`${wire * 1.1} ${wire * 1.2}`"
+        stroke-linecap="butt"
+      />
     </g>
     <circle :cx="ring.x" :cy="ring.y + width * 0.62" :r="width * 0.3" fill="none" stroke="var(--ink)" :stroke-width="wire * 0.9" />
     <circle :cx="ring.x" :cy="ring.y" :r="width * 0.2" fill="none" stroke="var(--steel)" :stroke-width="wire * 0.9" />

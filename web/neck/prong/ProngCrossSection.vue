@@ -6,7 +6,7 @@
 import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core';
 import { computed, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import { prongSection, ringSector } from './cross-section.ts';
+import { prongSection, ringSector, type PlacedPiece } from './cross-section.ts';
 
 const props = defineProps<{ collar: ProngCollar; split: LinkSplit; girthMm: number; ringAt: number; live?: boolean }>();
 const emit = defineEmits<{ takeOut: [side: 'left' | 'right'] }>();
@@ -36,21 +36,51 @@ const hours = computed(() => {
   ];
 });
 const ring = computed(() => section.value.pieces.find((piece) => piece.kind === 'chain')!);
-/** The tip at either end of a link, as a share of its length. */
-const TIP_AT = 0.3;
+/** Where the two tips of a link stand, as a share of its length either side of its middle. */
+const TIP_AT = 0.29;
+/** A link from the side: two tips on the skin, joined by a rounded bar away from it. */
+function staple(lengthMm: number): string {
+  const x = lengthMm * TIP_AT;
+  const round = Math.min(x, reach.value * 0.4);
+  return `M${-x},${-wire.value * 0.4} V${-reach.value + round} Q${-x},${-reach.value} ${-x + round},${-reach.value} H${x - round} Q${x},${-reach.value} ${x},${-reach.value + round} V${-wire.value * 0.4}`;
+}
+/** What hooks a link to the next one, clockwise: a stretch of ring from its second tip to the neighbour’s first. */
+function joint(from: number, to: number): string {
+  const { centre, restRadius } = section.value;
+  const radius = restRadius + reach.value * 0.5;
+  const at = (angle: number) => `${centre.x + radius * Math.sin(angle)},${centre.y - radius * Math.cos(angle)}`;
+  return `M${at(to - (to - from) * (0.5 - TIP_AT))} A${radius},${radius} 0 0 1 ${at(to + (to - from) * (0.5 - TIP_AT))}`;
+}
+const lastOfItsSide = (piece: PlacedPiece) => piece.kind === 'link' && (piece.side === 'right' ? piece.place === props.split.right : piece.place === 1);
 </script>
 
 <template>
   <svg :viewBox="`${-half} ${-half} ${2 * half} ${2 * half}`" :role="live ? 'group' : 'img'" :aria-labelledby="`${id}-t`" class="block h-auto w-full">
     <title :id="`${id}-t`">{{ label }}</title>
     <circle :r="radius" fill="var(--hide)" stroke="var(--hide-deep)" :stroke-width="text * 0.14" />
-    <path :d="ringSector({ x: 0, y: 0 }, radius * 0.08, radius * 0.17, 0, 6.283)" :transform="`translate(0 ${radius * 0.52})`" fill="var(--hide-deep)" opacity="0.8" />
+    <path
+      :d="ringSector({ x: 0, y: 0 }, radius * 0.08, radius * 0.17, 0, 6.283)"
+      :transform="`translate(0 ${radius * 0.52})`"
+      fill="var(--hide-deep)"
+      opacity="0.8"
+    />
     <text x="0" :y="radius * 0.52 - radius * 0.23" :font-size="text * 0.78" text-anchor="middle" fill="var(--hide-ink)">windpipe</text>
     <g v-if="girths.biteMm > 0">
       <path :d="ringSector({ x: 0, y: 0 }, Math.min(section.closedRadius, radius), radius, 0, 6.2831)" fill="var(--tape)" opacity="0.75" />
     </g>
     <circle :r="section.closedRadius" fill="none" stroke="var(--hide-ink)" :stroke-width="text * 0.13" :stroke-dasharray="`${text * 0.5} ${text * 0.4}`" />
-    <text v-for="hour in hours" :key="hour.label" :x="hour.x" :y="hour.y + text * 0.35" :font-size="text" text-anchor="middle" font-weight="600" fill="var(--hide-ink)">{{ hour.label }}</text>
+    <text
+      v-for="hour in hours"
+      :key="hour.label"
+      :x="hour.x"
+      :y="hour.y + text * 0.35"
+      :font-size="text"
+      text-anchor="middle"
+      font-weight="600"
+      fill="var(--hide-ink)"
+    >
+      {{ hour.label }}
+    </text>
 
     <circle :cx="section.centre.x" :cy="section.centre.y" :r="section.restRadius" fill="none" stroke="var(--steel)" :stroke-width="text * 0.06" opacity="0.8" />
     <TransitionGroup tag="g" name="link">
@@ -65,13 +95,43 @@ const TIP_AT = 0.3;
         @keydown.enter.space.prevent="live && piece.kind === 'link' && emit('takeOut', piece.side)"
       >
         <template v-if="piece.kind === 'link'">
+          <path
+            v-if="!lastOfItsSide(piece)"
+            :d="joint(piece.from, piece.to)"
+            fill="none"
+            stroke="var(--steel)"
+            stroke-linecap="round"
+            :stroke-width="wire * 0.8"
+            opacity="0.7"
+          />
           <path :d="ringSector(section.centre, section.restRadius - 2, section.restRadius + reach + 2, piece.from, piece.to)" class="hit" fill="transparent" />
-          <g :transform="`translate(${piece.middle.x} ${piece.middle.y}) rotate(${piece.degrees})`" fill="none" stroke="var(--steel)" stroke-linecap="round" stroke-linejoin="round" :stroke-width="wire">
-            <path :d="`M${-piece.lengthMm * TIP_AT},0 C${-piece.lengthMm * TIP_AT},${-reach * 1.25} ${piece.lengthMm * TIP_AT},${-reach * 1.25} ${piece.lengthMm * TIP_AT},0`" />
-            <path :d="`M${piece.lengthMm * 0.1},${-reach * 0.78} L${piece.lengthMm * 0.62},${-reach * 0.62}`" />
+          <g
+            :transform="`translate(${piece.middle.x} ${piece.middle.y}) rotate(${piece.degrees})`"
+            fill="none"
+            stroke="var(--steel)"
+            stroke-linecap="round"
+            stroke-linejoin="round"
+            :stroke-width="wire"
+          >
+            <path :d="staple(piece.lengthMm)" />
+            <circle
+              v-for="side in [-1, 1]"
+              :key="side"
+              :cx="side * piece.lengthMm * TIP_AT"
+              :cy="-wire * 0.4"
+              :r="wire * 0.72"
+              fill="var(--steel)"
+              stroke="none"
+            />
           </g>
         </template>
-        <path v-else-if="piece.kind === 'plate'" :d="ringSector(section.centre, section.restRadius + wire, section.restRadius + wire * 2.6, piece.from, piece.to)" fill="var(--steel-light)" stroke="var(--steel)" :stroke-width="wire * 0.6" />
+        <path
+          v-else-if="piece.kind === 'plate'"
+          :d="ringSector(section.centre, section.restRadius + wire, section.restRadius + wire * 2.6, piece.from, piece.to)"
+          fill="var(--steel-light)"
+          stroke="var(--steel)"
+          :stroke-width="wire * 0.6"
+        />
         <g v-else fill="none" stroke="var(--steel)">
           <path
             :d="`M${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.from)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.from)} L${section.centre.x + (section.restRadius + reach * 1.45) * Math.sin((piece.from + piece.to) / 2)},${section.centre.y - (section.restRadius + reach * 1.45) * Math.cos((piece.from + piece.to) / 2)} L${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.to)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.to)} Z`"
@@ -91,7 +151,9 @@ const TIP_AT = 0.3;
         <line :x1="0" :x2="half * 0.32" :y1="radius + section.centre.y" :y2="half - text * 1.15" stroke="var(--ink)" :stroke-width="text * 0.08" />
         <text :x="half * 0.34" :y="half - text * 0.8" font-weight="650">slack {{ units.gap(girths.slackMm) }}</text>
       </g>
-      <text v-else-if="girths.slackMm < -0.5" :x="half * 0.3" :y="half - text * 0.8" font-weight="650" fill="var(--stop)">presses {{ units.gap(-girths.slackMm) }}</text>
+      <text v-else-if="girths.slackMm < -0.5" :x="half * 0.3" :y="half - text * 0.8" font-weight="650" fill="var(--stop)">
+        presses {{ units.gap(-girths.slackMm) }}
+      </text>
       <g v-if="girths.biteMm > 0">
         <line :x1="-radius * 0.68" :x2="-half * 0.6" :y1="radius * 0.7" :y2="half - text * 1.9" stroke="var(--ink)" :stroke-width="text * 0.08" />
         <text :x="-half * 0.98" :y="half - text * 0.8" font-weight="650">bite {{ units.gap(girths.biteMm) }}</text>

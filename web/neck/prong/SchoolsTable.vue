@@ -42,27 +42,38 @@ const rows = computed(() =>
 
 <template>
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="What the schools would do">
-    <table class="w-full min-w-[34rem] border-collapse text-left">
+    <table class="w-full border-collapse sm:min-w-[34rem] text-left">
       <thead>
         <tr class="align-bottom text-sm text-soft">
           <th scope="col" class="py-2 pr-4 font-semibold">Gauge school</th>
-          <th v-for="school in BETWEEN_SCHOOLS" :key="school" scope="col" class="py-2 pr-4 font-semibold" :title="BETWEEN_SCHOOL_WORDS[school].says">between sizes: {{ BETWEEN_SCHOOL_WORDS[school].name }}</th>
+          <th v-for="school in BETWEEN_SCHOOLS" :key="school" scope="col" class="py-2 pr-4 font-semibold" :title="BETWEEN_SCHOOL_WORDS[school].says">
+            between sizes: {{ BETWEEN_SCHOOL_WORDS[school].name }}
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.gaugeSchool" class="border-t border-line align-top">
-          <th scope="row" class="w-2/5 py-2.5 pr-4 font-normal">
-            <span class="font-semibold first-letter:uppercase">{{ row.words.name }}</span
-            ><span v-if="row.house" class="ml-2 rounded bg-tape px-1.5 py-0.5 text-sm font-semibold text-on-tape">house</span>
-            <span class="block text-sm text-soft">{{ row.words.says }}</span>
+          <th scope="row" class="py-2.5 pr-4 font-normal sm:w-2/5">
+            <span class="font-semibold first-letter:uppercase">{{ row.words.name }}</span>
+            <span v-if="row.house" class="rounded sm:ml-2 bg-tape px-1.5 py-0.5 text-sm font-semibold text-on-tape">house</span>
+            <span class="block text-sm text-soft max-sm:hidden">{{ row.words.says }}</span>
           </th>
           <td v-for="pick in row.picks" :key="pick.betweenSchool" class="py-2.5 pr-4">
             <template v-if="pick.choice">
-              <button type="button" class="block text-left font-semibold underline decoration-line underline-offset-4 hover:decoration-ink" @click="emit('take', pick.choice.stockId, pick.choice.left, pick.choice.right)">
+              <button
+                type="button"
+                class="block text-left font-semibold underline decoration-line underline-offset-4 hover:decoration-ink"
+                @click="emit('take', pick.choice.stockId, pick.choice.left, pick.choice.right)"
+              >
                 {{ gaugeName(pick.choice.gaugeMm) }}, {{ pick.choice.links }} links
               </button>
               <span class="block text-sm text-soft">{{ names[pick.choice.stockId] }} · slack {{ units.gap(pick.choice.slackMm) }}</span>
-              <VerdictMark v-if="pick.choice.verdict !== 'fits'" class="mt-1 text-sm" :tone="toneOf(pick.choice.verdict)" :word="VERDICT_WORDS[pick.choice.verdict]" />
+              <VerdictMark
+                v-if="pick.choice.verdict !== 'fits'"
+                class="mt-1 text-sm"
+                :tone="toneOf(pick.choice.verdict)"
+                :word="VERDICT_WORDS[pick.choice.verdict]"
+              />
             </template>
             <VerdictMark v-else tone="stop" word="Nothing fits" />
             <details v-if="pick.reasons.length > 1 || pick.reasons[0]?.code !== 'school-gauge'" class="mt-1 text-sm">

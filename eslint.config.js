@@ -1,0 +1,66 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+/** What a folder may not import: the arrows of the house point one way (docs/architecture.md). */
+const wall = (files, regex, message, more = {}) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': ['error', { patterns: [{ regex, message }] }],
+    ...more,
+  },
+});
+
+const noClock = ['Date', 'performance', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout', 'setInterval'];
+
+export default ts.config(
+  { ignores: ['dist/', 'node_modules/', '.banter/', 'test-results/', 'playwright-report/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: ts.parser } },
+  },
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'no-control-regex': 'off',
+      'no-undef': 'off',
+      'no-redeclare': 'off',
+      'vue/multi-word-component-names': 'off',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'vue/require-default-prop': 'off',
+    },
+  },
+  wall(['core/**/*.ts'], '^(?!\\.)|/(contract|server|web)/', 'core imports nothing but core.', {
+    'no-restricted-globals': ['error', ...noClock.map((name) => ({ name, message: 'core has no clock, no page and no I/O: pass it in.' }))],
+  }),
+  wall(['contract/**/*.ts'], '^(?!\\.|@banter/core$|zod$)|/(server|web)/', 'contract imports core and zod.'),
+  wall(
+    ['server/**/*.ts'],
+    '/web/|^vue|^pinia|^@banter/(core|contract)/.|\\.\\./(\\.\\./)*(core|contract)/',
+    'server imports contract and core by their barrels, never web.',
+  ),
+  wall(
+    ['web/**/*.ts', 'web/**/*.vue'],
+    '/server/|^express|^typeorm|^mysql2|^node:|^@banter/(core|contract)/.|\\.\\./(\\.\\./)*(core|contract)/',
+    'web imports contract and core by their barrels, never server.',
+  ),
+  prettier,
+  // Layout is prettier's; these are the rules of vue's own set that would fight it.
+  {
+    files: ['**/*.vue'],
+    rules: {
+      'vue/html-self-closing': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/no-v-html': 'error',
+    },
+  },
+);

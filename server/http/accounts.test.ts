@@ -1,0 +1,190 @@
+import supertest from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { SessionEntity } from '../data/entities/session.ts';
+import { PersonEntity } from '../data/entities/person.ts';
+import { seedDemo } from '../demo/seed-demo.ts';
+import { newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+const signUp = {
+  kennelName: 'Gorse End',
+  name: 'Robin',
+  email: 'Robin@Example.test',
+  password: 'heather and gorse',
+  lengthUnit: 'in',
+  massUnit: 'lb',
+  timeZone: 'Europe/Dublin',
+};
+const cookieOf = (response: supertest.Response) =>
+  (response.headers['set-cookie'] as unknown as string[] | undefined)?.find((one) => one.startsWith('banter.session=')) ?? '';
+
+describe('signing up and in', () => {
+  it('makes a kennel, keeps the password as an argon2id hash, and signs in', async () => {
+    const agent = supertest.agent(banter.app);
+    const made = await agent.post('/api/sign-up').send(signUp);
+    expect(made.status).toBe(201);
+    expect(made.body).toMatchObject({ person: { name: 'Robin', email: 'robin@example.test' }, kennel: { name: 'Gorse End', lengthUnit: 'in', demo: false } });
+    const person = await banter.dataSource.getRepository(PersonEntity).findOneByOrFail({ email: 'robin@example.test' });
+    expect(person.passwordHash).toMatch(/^\$argon2id\$/);
+    expect((await agent.get('/api/doorstep')).body.me.person.name).toBe('Robin');
+
+    const cookie = cookieOf(made);
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=Strict/i);
+  });
+
+  it('tells a taken e-mail at its field, whatever its capitals', async () => {
+    const again = await supertest(banter.app)
+      .post('/api/sign-up')
+      .send({ ...signUp, email: 'ROBIN@example.test' });
+    expect(again.status).toBe(409);
+    expect(again.body.errors[0].path).toBe('email');
+  });
+
+  it.each([
+    ['short', { password: 'short' }, 'password'],
+    ['no e-mail', { email: 'robin' }, 'email'],
+    ['a kennel of blanks', { kennelName: '   ' }, 'kennelName'],
+    ['a name of 5,000 characters', { name: 'x'.repeat(5000) }, 'name'],
+    ['an unknown zone', { timeZone: 'Mars/Olympus' }, 'timeZone'],
+  ])('refuses %s', async (_what, change, path) => {
+    const response = await supertest(banter.app)
+      .post('/api/sign-up')
+      .send({ ...signUp, email: 'other@example.test', ...change });
+    expect(response.status).toBe(422);
+    expect(response.body.errors[0].path).toBe(path);
+  });
+
+  it('gives a new session at each sign-in and ends the old one', async () => {
+    const agent = supertest.agent(banter.app);
+    const credentials = { email: 'robin@example.test', password: signUp.password };
+    const first = cookieOf(await agent.post('/api/sign-in').send(credentials)).split(';')[0]!;
+    const second = cookieOf(await agent.post('/api/sign-in').send(credentials)).split(';')[0]!;
+    expect(second).not.toBe(first);
+    expect((await supertest(banter.app).get('/api/dogs').set('Cookie', second)).status).toBe(200);
+    expect((await supertest(banter.app).get('/api/dogs').set('Cookie', first)).status).toBe(401);
+  });
+
+  it('keeps sessions in the database, only by the hash of their id', async () => {
+    const agent = supertest.agent(banter.app);
+    const id = decodeURIComponent(cookieOf(await agent.post('/api/sign-in').send({ email: 'robin@example.test', password: signUp.password }))).match(
+      /s:([^.]+)\./,
+    )![1]!;
+    const rows = await banter.dataSource.getRepository(SessionEntity).find();
+    expect(rows.length).toBeGreaterThan(0);
+    expect(JSON.stringify(rows)).not.toContain(id);
+  });
+
+  it('signs out for good', async () => {
+    const agent = supertest.agent(banter.app);
+    const cookie = cookieOf(await agent.post('/api/sign-in').send({ email: 'robin@example.test', password: signUp.password })).split(';')[0]!;
+    expect((await agent.post('/api/sign-out')).status).toBe(204);
+    expect((await supertest(banter.app).get('/api/dogs').set('Cookie', cookie)).status).toBe(401);
+  });
+
+  it('says the same to a wrong password and an unknown e-mail', async () => {
+    const wrong = await supertest(banter.app).post('/api/sign-in').send({ email: 'robin@example.test', password: 'wrong password' });
+    const unknown = await supertest(banter.app).post('/api/sign-in').send({ email: 'nobody@example.test', password: 'wrong password' });
+    expect([wrong.status, unknown.status]).toEqual([401, 401]);
+    expect(wrong.body).toEqual(unknown.body);
+  });
+
+  it('stops guessing at one e-mail, also when the password then is right', async () => {
+    const strict = await openBanter({ limits: { signInsPerQuarterHour: 3 } });
+    await supertest(strict.app).post('/api/sign-up').send(signUp);
+    const attempt = (password: string) => supertest(strict.app).post('/api/sign-in').send({ email: 'robin@example.test', password });
+    for (let i = 0; i < 3; i += 1) expect((await attempt('wrong password')).status).toBe(401);
+    expect((await attempt(signUp.password)).status).toBe(429);
+    await strict.close();
+  });
+});
+
+describe('requests from elsewhere', () => {
+  it.each([
+    ['another origin', { Origin: 'https://elsewhere.example' }],
+    ['a cross-site fetch', { 'Sec-Fetch-Site': 'cross-site' }],
+    ['a sibling site', { 'Sec-Fetch-Site': 'same-site', Origin: 'http://other.localhost' }],
+  ])('are refused from %s', async (_what, headers) => {
+    const agent = await newKennel(banter.app);
+    const response = await agent.post('/api/sign-out').set(headers as Record<string, string>);
+    expect(response.status).toBe(403);
+    expect((await agent.get('/api/dogs')).status).toBe(200);
+  });
+
+  it('are refused as forms, and welcome from our own page', async () => {
+    const agent = await newKennel(banter.app);
+    const kennel = (await agent.get('/api/kennel')).body;
+    const { id: _id, version: _version, demo: _demo, ...settings } = kennel;
+    expect((await agent.put('/api/kennel').type('form').send({ name: 'Stolen' })).status).toBe(415);
+    expect(
+      (
+        await agent
+          .put('/api/kennel')
+          .set({ 'Sec-Fetch-Site': 'same-origin', 'If-Match': '"1"' })
+          .send({ ...settings, name: 'Renamed' })
+      ).status,
+    ).toBe(200);
+  });
+
+  it('get a strict content policy without inline script', async () => {
+    const policy = (await supertest(banter.app).get('/api/health')).headers['content-security-policy']!;
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).toContain("object-src 'none'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(policy).toContain("frame-ancestors 'none'");
+  });
+});
+
+describe('the demo kennel', () => {
+  it('is entered with one click only where the database was seeded with it, and not when it is off', async () => {
+    const empty = await openBanter();
+    expect((await supertest(empty.app).post('/api/sign-in/demo')).status).toBe(404);
+    expect((await supertest(empty.app).get('/api/doorstep')).body.demo).toBe(false);
+    await seedDemo(empty.dataSource, new Date('2026-06-01T08:00:00Z'));
+    expect((await supertest(empty.app).get('/api/doorstep')).body.demo).toBe(true);
+    const entered = await supertest(empty.app).post('/api/sign-in/demo');
+    expect(entered.body.kennel).toMatchObject({ name: 'Marrow Fen Field Dogs', demo: true });
+    await empty.close();
+
+    const off = await openBanter({ demo: false });
+    await seedDemo(off.dataSource, new Date('2026-06-01T08:00:00Z'));
+    expect((await supertest(off.app).post('/api/sign-in/demo')).status).toBe(404);
+    expect((await supertest(off.app).get('/api/doorstep')).body.demo).toBe(false);
+    await off.close();
+  });
+
+  it('is the same kennel when it is made again on the same day, and is not put beside another', async () => {
+    const made = [];
+    for (let time = 0; time < 2; time += 1) {
+      const one = await openBanter();
+      await seedDemo(one.dataSource, new Date(`2026-06-01T${10 + time}:00:00Z`));
+      await seedDemo(one.dataSource, new Date('2026-06-02T10:00:00Z'));
+      const agent = supertest.agent(one.app);
+      await agent.post('/api/sign-in/demo');
+      made.push((await agent.get('/api/dogs')).body);
+      await one.close();
+    }
+    expect(made[0].dogs.length).toBeGreaterThanOrEqual(10);
+    expect(made[0]).toEqual(made[1]);
+  });
+
+  it('tells the cases that make the tool earn its keep', async () => {
+    const one = await openBanter();
+    await seedDemo(one.dataSource, new Date('2026-06-01T08:00:00Z'));
+    const agent = supertest.agent(one.app);
+    await agent.post('/api/sign-in/demo');
+    const { dogs } = (await agent.get('/api/dogs')).body as {
+      dogs: { dog: { name: string }; girths: { site: string; reasons: { code: string }[] }[]; plan: unknown; check: { outcome: { step: string } } | null }[];
+    };
+    const named = (name: string) => dogs.find((card) => card.dog.name === name)!;
+    expect(named('Wick').girths[0]!.reasons.map((reason) => reason.code)).toContain('taken-lower');
+    expect(named('Tansy').check!.outcome.step).toBe('another-collar');
+    const sorrel = (await agent.get(`/api/dogs/${(named('Sorrel').dog as unknown as { id: string }).id}/page`)).body;
+    expect(sorrel.tapings.filter((one: { site: string }) => one.site === 'high').length).toBeGreaterThanOrEqual(6);
+    await one.close();
+  });
+});

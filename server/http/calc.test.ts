@@ -1,0 +1,150 @@
+import { CALCULATIONS } from '@banter/contract';
+import supertest from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBanter, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+const ask = (name: string, body: unknown) =>
+  supertest(banter.app)
+    .post(`/api/calc/${name}`)
+    .send(body as object);
+
+const prong = {
+  girthMm: 500,
+  weightKg: 40,
+  pull: 'pulls',
+  gaugeSchool: 'weight-line',
+  betweenSchool: 'snug',
+  stock: [{ id: 'a', gaugeMm: 4, pitchMm: 42, insideGirthMm: 540, links: 12, closingMm: 30 }],
+};
+const tape = { site: 'high', readingsMm: [390, 391, 402] };
+const fingers = { girthMm: 390, fingers: 1, fingerThicknessMm: 16, fingerWidthMm: 16 };
+
+describe('calculations without a screen', () => {
+  it('answers the open examples of the contract', async () => {
+    expect((await ask('finger-slack', fingers)).body.slackMm).toBeCloseTo(14.6, 1);
+    const answer = (await ask('prong', prong)).body;
+    expect(answer.choice).toMatchObject({
+      stockId: 'a',
+      links: 11,
+      slackMm: -2,
+      relaxedGirthMm: 498,
+      closedGirthMm: 468,
+      biteMm: 32,
+      verdict: 'between',
+      left: 6,
+      right: 5,
+      startLinks: 11,
+      change: -1,
+    });
+    expect(answer.all).toHaveLength(1);
+    expect(answer.schools.map((one: { school: string }) => one.school)).toEqual(['weight-line', 'pull-first', 'scale-with-power', 'most-links']);
+    expect((await ask('tape', tape)).body).toMatchObject({ girthMm: 391, spreadMm: 12, repeat: true, oddIndex: 2 });
+  });
+
+  it('answers exactly what its schema promises, with reasons as code and sentence', async () => {
+    for (const [name, body] of [
+      ['tape', tape],
+      ['finger-slack', fingers],
+      ['prong', prong],
+    ] as const) {
+      const { body: answer } = await ask(name, body).expect(200);
+      expect(CALCULATIONS[name].answer.safeParse(answer).success).toBe(true);
+      for (const reason of answer.reasons) {
+        expect(reason.code).toMatch(/^[a-z]+(-[a-z]+)*$/);
+        expect(reason.text).toMatch(/^[A-Z0-9].*[.?]$/);
+      }
+    }
+  });
+
+  it('takes house rules for one call, and defaults for what is left out', async () => {
+    expect((await ask('tape', { ...tape, rules: { tapeSpreadMm: 15 } })).body.repeat).toBe(false);
+    // Twelve links leave 40 mm: inside a window of 45, and closing by 60 they still bite by 20.
+    const longer = { ...prong, stock: [{ ...prong.stock[0], closingMm: 60 }] };
+    expect((await ask('prong', { ...longer, rules: { slackAimMm: 30, slackMaxMm: 45 } })).body.choice).toMatchObject({
+      links: 12,
+      verdict: 'fits',
+      slackMm: 40,
+      biteMm: 20,
+    });
+    expect((await ask('prong', { ...prong, rules: { pressMaxMm: 1 } })).body.choice.reasons.map((one: { code: string }) => one.code)).toContain(
+      'presses-at-rest',
+    );
+    expect((await ask('prong', { ...prong, rules: { slackMaxMm: 5 } })).status).toBe(200);
+  });
+
+  it.each([
+    ['a girth of 3', 'prong', { ...prong, girthMm: 3 }, 'girthMm'],
+    ['a girth in words', 'prong', { ...prong, girthMm: '500' }, 'girthMm'],
+    ['a head of 1201', 'prong', { ...prong, headGirthMm: 1201 }, 'headGirthMm'],
+    ['a weight of 0', 'prong', { ...prong, weightKg: 0 }, 'weightKg'],
+    ['an unknown school', 'prong', { ...prong, gaugeSchool: 'feeling' }, 'gaugeSchool'],
+    ['an empty stock', 'prong', { ...prong, stock: [] }, 'stock'],
+    ['negative links', 'prong', { ...prong, stock: [{ ...prong.stock[0], links: -2 }] }, 'stock[0].links'],
+    ['half a link', 'prong', { ...prong, stock: [{ ...prong.stock[0], links: 2.5 }] }, 'stock[0].links'],
+    ['a pitch of 0', 'prong', { ...prong, stock: [{ ...prong.stock[0], pitchMm: 0 }] }, 'stock[0].pitchMm'],
+    ['three loose links', 'prong', { ...prong, looseLinks: 3 }, 'looseLinks'],
+    ['an id twice', 'prong', { ...prong, stock: [prong.stock[0], prong.stock[0]] }, 'stock[1].id'],
+    ['an unknown name', 'prong', { ...prong, grith: 1 }, 'grith'],
+    ['an unknown rule', 'prong', { ...prong, rules: { slackMax: 3 } }, 'rules.slackMax'],
+    ['a window upside down', 'prong', { ...prong, rules: { slackMinMm: 30 } }, 'rules.slackMaxMm'],
+    ['one reading', 'tape', { ...tape, readingsMm: [390] }, 'readingsMm'],
+    ['eleven readings', 'tape', { ...tape, readingsMm: Array(11).fill(390) }, 'readingsMm'],
+    ['a reading of 99', 'tape', { ...tape, readingsMm: [390, 99] }, 'readingsMm[1]'],
+    ['a null reading', 'tape', { ...tape, readingsMm: [390, null] }, 'readingsMm[1]'],
+    ['a muzzle of 601', 'tape', { site: 'muzzle', readingsMm: [600, 601] }, 'readingsMm[1]'],
+    ['an unknown site', 'tape', { ...tape, site: 'tail' }, 'site'],
+    ['a coat below nothing', 'tape', { ...tape, coatDepthMm: -1 }, 'coatDepthMm'],
+    ['a coat that leaves no neck', 'tape', { site: 'high', readingsMm: [110, 110], coatDepthMm: 20 }, 'coatDepthMm'],
+    ['five fingers', 'finger-slack', { ...fingers, fingers: 5 }, 'fingers'],
+    ['a finger of 41 mm', 'finger-slack', { ...fingers, fingerWidthMm: 41 }, 'fingerWidthMm'],
+    ['a finger narrower than thick', 'finger-slack', { ...fingers, fingerWidthMm: 15 }, 'fingerWidthMm'],
+    ['a finger of no thickness', 'finger-slack', { ...fingers, fingerThicknessMm: 0 }, 'fingerThicknessMm'],
+    ['nothing', 'finger-slack', {}, 'girthMm'],
+  ])('refuses %s with a sentence at the field', async (_what, name, body, path) => {
+    const response = await ask(name, body);
+    expect(response.status).toBe(422);
+    expect(response.headers['content-type']).toContain('application/problem+json');
+    expect(response.body).toMatchObject({ status: 422, code: 'bad-input', title: expect.any(String) });
+    expect(response.body.errors.map((error: { path: string }) => error.path)).toContain(path);
+    for (const error of response.body.errors) expect(error.message).toMatch(/^[A-Z].*\.$/);
+  });
+
+  it.each([['null'], ['5'], ['"text"'], ['[]'], ['true']])('refuses a body of %s as bad input, not as a fault', async (text) => {
+    const response = await supertest(banter.app).post('/api/calc/prong').set('Content-Type', 'application/json').send(text);
+    expect(response.status).toBe(422);
+  });
+
+  it.each([['{"a":'], ['{"girthMm": NaN}'], [''], ['girthMm=390']])('answers 400 to «%s», which is not JSON', async (text) => {
+    const response = await supertest(banter.app).post('/api/calc/prong').set('Content-Type', 'application/json').send(text);
+    expect(response.status).toBe(400);
+    expect(response.headers['content-type']).toContain('application/problem+json');
+  });
+
+  it('does not let a number past the largest in', async () => {
+    const response = await supertest(banter.app)
+      .post('/api/calc/finger-slack')
+      .set('Content-Type', 'application/json')
+      .send(JSON.stringify(fingers).replace('390', '1e999'));
+    expect(response.status).toBe(422);
+  });
+
+  it('answers 413 over 64 KiB, 404 to an unknown name, 405 to a GET', async () => {
+    expect((await ask('tape', { ...tape, note: 'x'.repeat(70_000) })).status).toBe(413);
+    expect((await ask('horoscope', tape)).status).toBe(404);
+    expect((await ask('constructor', tape)).status).toBe(404);
+    expect((await supertest(banter.app).get('/api/calc/tape')).status).toBe(405);
+  });
+
+  it('answers 429 when there are too many', async () => {
+    const strict = await openBanter({ limits: { calculationsPerMinute: 3 } });
+    const statuses = [];
+    for (let i = 0; i < 5; i += 1) statuses.push((await supertest(strict.app).post('/api/calc/tape').send(tape)).status);
+    await strict.close();
+    expect(statuses).toEqual([200, 200, 200, 429, 429]);
+  });
+});

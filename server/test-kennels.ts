@@ -1,0 +1,141 @@
+import { randomBytes } from 'node:crypto';
+import { join } from 'node:path';
+import type { DogFacts, NewTaping } from '@banter/contract';
+import type { Express } from 'express';
+import mysql from 'mysql2/promise';
+import pino from 'pino';
+import supertest from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
+import type { DataSource } from 'typeorm';
+import { v7 as uuidv7 } from 'uuid';
+import { makeApp, type AppOptions } from './app.ts';
+import { makeDataSource } from './data/data-source.ts';
+
+/** A Banter over a schema of its own in the test database, with ways to make kennels and records. */
+export type TestBanter = { app: Express; dataSource: DataSource; close: () => Promise<void> };
+
+/** Opens a Banter on a fresh, migrated schema, reached `through` another address where a test wants that. `npm test` names the database in BANTER_TEST_DATABASE_URL. */
+export async function openBanter(options: Partial<AppOptions> = {}, through: (url: string) => string = (url) => url): Promise<TestBanter> {
+  const base = process.env.BANTER_TEST_DATABASE_URL;
+  if (!base) throw new Error('BANTER_TEST_DATABASE_URL is not set; run «npm test», which starts a database.');
+  const schema = `banter_test_${randomBytes(6).toString('hex')}`;
+  const root = await mysql.createConnection(base);
+  await root.query(`CREATE DATABASE \`${schema}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  const dataSource = makeDataSource(through(base).replace(/\/[^/]*$/, `/${schema}`));
+  await dataSource.initialize();
+  await dataSource.runMigrations();
+  const app = makeApp({
+    dataSource,
+    log: pino({ level: 'silent' }),
+    sessionSecret: 'for tests',
+    version: '0.0.0',
+    demo: true,
+    pagesDir: join(import.meta.dirname, 'no-pages'),
+    limits: { calculationsPerMinute: 100_000, signInsPerQuarterHour: 1000, signUpsPerHour: 1000 },
+    ...options,
+  });
+  return {
+    app,
+    dataSource,
+    close: async () => {
+      if (dataSource.isInitialized) await dataSource.destroy();
+      await root.query(`DROP DATABASE \`${schema}\``);
+      await root.end();
+    },
+  };
+}
+
+let kennels = 0;
+
+/** Somebody signed in to a new kennel of their own; the agent keeps the cookie. */
+export async function newKennel(app: Express, name = 'Testing Ground'): Promise<TestAgent> {
+  const agent = supertest.agent(app);
+  kennels += 1;
+  const response = await agent.post('/api/sign-up').send({
+    kennelName: name,
+    name: 'Tester',
+    email: `tester${kennels}@example.test`,
+    password: 'a long password',
+    lengthUnit: 'cm',
+    massUnit: 'kg',
+    timeZone: 'Europe/London',
+  });
+  if (response.status !== 201) throw new Error(`sign-up answered ${response.status}: ${response.text}`);
+  return agent;
+}
+
+export const someDog: DogFacts = {
+  name: 'Bracken',
+  breed: 'Crossbreed',
+  sex: 'female',
+  bornOn: '2023-04-01',
+  bornGuessed: false,
+  weightG: 29_000,
+  neckBuild: 'average',
+  pull: 'drags',
+  worksOn: 'left',
+  owner: '',
+  notes: '',
+  archivedAt: null,
+};
+
+export const someCollar = {
+  kind: 'prong',
+  name: 'Hook one',
+  metal: 'stainless',
+  measuredOn: '2026-03-01',
+  note: '',
+  retiredAt: null,
+  numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 },
+};
+
+export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping => ({
+  dogId,
+  site: 'high',
+  readingsMm: [397, 398, 399],
+  typed: ['39.7', '39.8', '39.9'],
+  overCoat: false,
+  coatDepthMm: null,
+  weightG: 29_000,
+  neckBuild: 'average',
+  at: '2026-03-02T09:00:00.000Z',
+  correctsId: null,
+  ...more,
+});
+
+/** A dog, taped, with a collar in the locker and a plan for it. Answers their ids. */
+export async function fittedDog(agent: TestAgent) {
+  const ids = { dog: uuidv7(), collar: uuidv7(), high: uuidv7(), head: uuidv7(), plan: uuidv7(), check: uuidv7() };
+  const must = async (path: string, body: object) => {
+    const response = await agent.put(path).send(body);
+    if (response.status !== 201) throw new Error(`${path} answered ${response.status}: ${response.text}`);
+  };
+  await must(`/api/dogs/${ids.dog}`, someDog);
+  await must(`/api/collars/${ids.collar}`, someCollar);
+  await must(`/api/tapings/${ids.high}`, taping(ids.dog));
+  await must(`/api/tapings/${ids.head}`, taping(ids.dog, { site: 'head', readingsMm: [471, 472, 473] }));
+  await must(`/api/plans/${ids.plan}`, plan(ids.dog, ids.collar));
+  await must(`/api/fit-checks/${ids.check}`, fitCheck(ids.dog, ids.plan));
+  return ids;
+}
+
+export const plan = (dogId: string, collarId: string, more: object = {}) => ({
+  dogId,
+  collarId,
+  kind: 'prong',
+  choices: { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 } },
+  note: '',
+  at: '2026-03-02T09:10:00.000Z',
+  ...more,
+});
+
+export const fitCheck = (dogId: string, planId: string, more: object = {}) => ({
+  dogId,
+  planId,
+  kind: 'prong',
+  on: { left: 6, right: 5 },
+  answers: { breathing: 'free', ears: 'free', sits: 'high', under: 'flat-hand', turns: 'spins', headDrop: 'slides', overHead: 'no', gathered: null },
+  note: '',
+  at: '2026-03-02T09:20:00.000Z',
+  ...more,
+});

@@ -1,0 +1,15 @@
+import { defineConfig } from 'vitest/config';
+
+const unit = (name: string, include: string[]) => ({ test: { name, include, environment: 'node' as const } });
+
+export default defineConfig({
+  test: {
+    projects: [
+      unit('core', ['core/**/*.test.ts']),
+      unit('contract', ['contract/**/*.test.ts']),
+      unit('web', ['web/**/*.test.ts']),
+      unit('bin', ['bin/**/*.test.ts']),
+      { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
+    ],
+  },
+});
