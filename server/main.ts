@@ -34,6 +34,7 @@ const app = makeApp({
   demo,
   pagesDir: join(projectDir, 'dist'),
   proxies: Number(env.BANTER_PROXIES ?? 0),
+  limits: { ...(env.BANTER_SIGN_UPS_PER_HOUR ? { signUpsPerHour: Number(env.BANTER_SIGN_UPS_PER_HOUR) } : {}) },
 });
 const sessions = new SessionStore(dataSource);
 const sweeping = setInterval(() => sessions.sweep().catch((error: unknown) => log.warn({ error }, 'sessions were not swept')), 3_600_000);

@@ -9,8 +9,7 @@ import { delimiter, join } from 'node:path';
  * @param {NodeJS.ProcessEnv} env
  */
 export function which(program, env = process.env) {
-  const folders = [...(env.PATH ?? '').split(delimiter)];
-  if (!env.BANTER_ONLY_PATH) folders.push('/usr/sbin', '/usr/bin', '/usr/local/sbin');
+  const folders = [...(env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/bin', '/usr/local/sbin'];
   for (const folder of folders) {
     if (!folder) continue;
     const path = join(folder, program);

@@ -15,8 +15,10 @@ export async function ensureNpmPackages() {
   say('Installing the npm packages …');
   const done = await runToEnd('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], { cwd: projectDir, quiet: true });
   if (done.code !== 0) {
-    const cause = done.output.split('\n').find((line) => /error/i.test(line)) ?? `npm ci ended with ${done.code}`;
-    throw new Refusal(`the npm packages could not be installed: ${cause.trim()}`);
+    // npm says the kind of error first and the reason on the line after it that is a sentence.
+    const lines = done.output.split('\n').map((line) => line.replace(/^npm error\s*/, '').trim());
+    const cause = lines.find((line) => / /.test(line) && !/^code /.test(line)) ?? `npm ci ended with ${done.code}`;
+    throw new Refusal(`the npm packages could not be installed: ${cause}`);
   }
   writeFileSync(mark, lock);
 }

@@ -7,7 +7,7 @@ const value = defineModel<Value | null>({ required: true });
 </script>
 
 <template>
-  <RadioGroup :model-value="value ?? undefined" @update:model-value="(now: Value) => (value = now)">
+  <RadioGroup :model-value="value as Value" @update:model-value="(now: Value) => (value = now)">
     <RadioGroupLabel class="block font-semibold" :class="quiet && 'text-sm'">{{ label }}</RadioGroupLabel>
     <RadioGroupDescription v-if="hint" class="text-sm text-soft">{{ hint }}</RadioGroupDescription>
     <div class="mt-1.5 flex flex-wrap gap-2">

@@ -51,14 +51,13 @@ function take(unit: string) {
       <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ echo || (reading.kind === 'read' ? '' : units.length) }}</span>
     </div>
     <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
-      {{ units.exact(reading.mm) }} is unlikely here. Did you mean
-      <template v-for="(other, index) in reading.instead" :key="other.unit">
-        <template v-if="index > 0">or</template>
-        <button type="button" class="font-semibold underline" @click="take(other.unit)">{{ typed.trim() }} {{ other.unit }}</button>
-      </template>
-      , or really
-      <button type="button" class="font-semibold underline" @click="take(units.length)">{{ typed.trim() }} {{ units.length }}</button>
-      ?
+      {{ units.exact(reading.mm) }} is unlikely here. What did you mean?
+      <span class="mt-1 flex flex-wrap gap-2">
+        <button v-for="other in reading.instead" :key="other.unit" type="button" class="press press-plain" @click="take(other.unit)">
+          {{ typed.trim() }} {{ other.unit }}
+        </button>
+        <button type="button" class="press press-plain" @click="take(units.length)">really {{ typed.trim() }} {{ units.length }}</button>
+      </span>
     </div>
     <p v-if="flagged" class="mt-1 font-semibold text-mind">The odd one.</p>
   </FieldFrame>

@@ -1,6 +1,6 @@
 import { Doorstep, Me, type Kennel, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { send } from '../api/request.ts';
 
 /** Who is at the bench, and whether there is a demo to look round. */
@@ -8,6 +8,9 @@ export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null);
   const demo = ref(false);
   const known = ref(false);
+  // A screen with work on it outlives a sign-in that ended; it still needs its kennel's units and rules.
+  const lastKennel = shallowRef<Kennel | null>(null);
+  watch(me, (now) => (lastKennel.value = now?.kennel ?? lastKennel.value), { flush: 'sync' });
 
   async function look(): Promise<void> {
     const doorstep = await send('GET', '/api/doorstep', Doorstep);
@@ -24,7 +27,7 @@ export const useSession = defineStore('session', () => {
     me,
     demo,
     known,
-    kennel: computed(() => me.value?.kennel ?? null),
+    kennel: computed(() => me.value?.kennel ?? lastKennel.value),
     look,
     signIn: async (request: SignIn) => entered(await send('POST', '/api/sign-in', Me, request)),
     signUp: async (request: SignUp) => entered(await send('POST', '/api/sign-up', Me, request)),

@@ -75,7 +75,7 @@ const path = [
         <div class="flex items-center justify-center gap-2">
           <button
             type="button"
-            class="press press-plain size-12 p-0 text-xl"
+            class="press press-plain size-12 shrink-0 p-0 text-xl"
             aria-label="Take out a link"
             :disabled="judged.links < 5"
             @click="split = shiftLinks(split, -1)"
@@ -85,7 +85,7 @@ const path = [
           <span class="min-w-20 text-center">{{ judged.links }} links</span>
           <button
             type="button"
-            class="press press-plain size-12 p-0 text-xl"
+            class="press press-plain size-12 shrink-0 p-0 text-xl"
             aria-label="Put in a link"
             :disabled="judged.links > 15"
             @click="split = shiftLinks(split, 1)"

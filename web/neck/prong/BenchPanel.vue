@@ -199,18 +199,23 @@ watch(
             <div v-for="side in ['left', 'right'] as const" :key="side" class="flex items-center gap-1" :class="side === 'right' && 'justify-end'">
               <button
                 type="button"
-                class="press press-plain size-12 p-0 text-xl"
+                class="press press-plain size-12 shrink-0 p-0 text-xl"
                 :aria-label="`Take out a link on the dog’s ${side}`"
                 :disabled="split[side] === 0 || judgement.links === 1"
                 @click="shift(side, -1)"
               >
                 −
               </button>
-              <span class="min-w-16 text-center leading-tight">
+              <span class="min-w-10 text-center leading-tight">
                 <strong class="text-lg">{{ split[side] }}</strong>
                 <span class="block text-sm text-soft">{{ side }}</span>
               </span>
-              <button type="button" class="press press-plain size-12 p-0 text-xl" :aria-label="`Put in a link on the dog’s ${side}`" @click="shift(side, 1)">
+              <button
+                type="button"
+                class="press press-plain size-12 shrink-0 p-0 text-xl"
+                :aria-label="`Put in a link on the dog’s ${side}`"
+                @click="shift(side, 1)"
+              >
                 +
               </button>
             </div>
@@ -221,7 +226,7 @@ watch(
               v-for="n in spare"
               :key="n"
               type="button"
-              class="press press-plain size-12 p-0"
+              class="press press-plain size-12 shrink-0 p-0"
               :aria-label="`Put link ${n} back in`"
               @click="split = shiftLinks(split, 1)"
             >

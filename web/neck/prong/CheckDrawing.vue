@@ -17,20 +17,20 @@ const numbers = computed(() => ProngNumbers.parse(props.collar.numbers));
       <div v-for="side in ['left', 'right'] as const" :key="side" class="flex items-center gap-1" :class="side === 'right' && 'justify-end'">
         <button
           type="button"
-          class="press press-plain size-12 p-0 text-xl"
+          class="press press-plain size-12 shrink-0 p-0 text-xl"
           :aria-label="`One link fewer on the dog’s ${side}`"
           :disabled="on[side] === 0 || on.left + on.right === 1"
           @click="on = { ...on, [side]: on[side] - 1 }"
         >
           −
         </button>
-        <span class="min-w-14 text-center leading-tight">
+        <span class="min-w-10 text-center leading-tight">
           <strong class="text-lg">{{ on[side] }}</strong>
           <span class="block text-sm text-soft">{{ side }}</span>
         </span>
         <button
           type="button"
-          class="press press-plain size-12 p-0 text-xl"
+          class="press press-plain size-12 shrink-0 p-0 text-xl"
           :aria-label="`One link more on the dog’s ${side}`"
           @click="on = { ...on, [side]: on[side] + 1 }"
         >

@@ -18,6 +18,11 @@ const low = computed(() => Math.min(props.rules.slackMinMm - 12, ...props.stops.
 const high = computed(() => Math.max(props.rules.slackMaxMm + 12, ...props.stops.map((stop) => stop.slackMm)) + 12);
 const at = (mm: number) => `${((mm - low.value) / (high.value - low.value)) * 100}%`;
 const wide = (mm: number) => `${(mm / (high.value - low.value)) * 100}%`;
+const caption = computed(
+  () =>
+    `Links, and the slack each leaves. Green is the house window, ${units.gap(props.rules.slackMinMm)} to ${units.gap(props.rules.slackMaxMm)}, ` +
+    `its line the aim of ${units.gap(props.rules.slackAimMm)}${props.headRoomMm !== null && props.headRoomMm < high.value ? '; red would pass the head' : ''}.`,
+);
 const marks = { good: '●', mind: '◆', stop: '■', open: '○' } as const;
 const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', stop: 'border-stop text-stop', open: 'border-line text-soft' } as const;
 </script>
@@ -58,11 +63,6 @@ const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', st
         <span class="mt-0.5 text-sm whitespace-nowrap" :class="stop.links === now ? 'text-ink' : 'text-soft'">{{ units.gap(stop.slackMm) }}</span>
       </button>
     </div>
-    <p class="mt-1 text-sm text-soft">
-      Links, and the slack each leaves. Green is the house window, {{ units.gap(rules.slackMinMm) }} to {{ units.gap(rules.slackMaxMm) }}, its line the aim of
-      {{ units.gap(rules.slackAimMm) }}
-      <template v-if="headRoomMm !== null && headRoomMm < high">; red would pass the head</template>
-      .
-    </p>
+    <p class="mt-1 text-sm text-soft">{{ caption }}</p>
   </div>
 </template>

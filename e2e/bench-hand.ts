@@ -1,0 +1,91 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+
+/** A page that fails its test on any fault in the console; `expectFaults` lets through the ones a test brings about itself. */
+export const test = base.extend<{ expectFaults: (pattern: RegExp) => void }>({
+  expectFaults: [
+    async ({ page }, use) => {
+      const allowed: RegExp[] = [];
+      const faults: string[] = [];
+      page.on('pageerror', (error) => faults.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error' || message.type() === 'warning') faults.push(message.text());
+      });
+      await use((pattern) => allowed.push(pattern));
+      expect(faults.filter((fault) => !allowed.some((pattern) => pattern.test(fault)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+let people = 0;
+
+/** Makes a kennel through the page, as a new person would. */
+export async function makeKennel(page: Page, name = 'Gorse End'): Promise<{ email: string; password: string }> {
+  people += 1;
+  const email = `person${process.pid}-${people}-${Math.floor(performance.now())}@example.test`;
+  const password = 'heather and gorse';
+  await page.goto('/sign-up');
+  await page.getByLabel('Kennel').fill(name);
+  await page.getByLabel('Your name').fill('Robin');
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Make the kennel' }).click();
+  await expect(page.getByRole('heading', { name: 'Add your first dog.' })).toBeVisible();
+  return { email, password };
+}
+
+export async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look round the demo kennel' }).click();
+  await expect(page.getByRole('heading', { name: 'Dogs', exact: true })).toBeVisible();
+}
+
+export async function openDog(page: Page, name: string, screen?: 'Tape' | 'Bench' | 'Check'): Promise<void> {
+  await page.goto('/dogs');
+  await page.getByRole('link', { name, exact: true }).click();
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  if (screen)
+    await page
+      .getByRole('navigation', { name: `${name}’s screens` })
+      .getByRole('link', { name: screen })
+      .click();
+}
+
+/** Adds a dog and stops at its tape. */
+export async function addDog(page: Page, name: string, weight = '29'): Promise<void> {
+  await page.goto('/dogs/new');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Weight', { exact: true }).fill(weight);
+  await page.getByRole('radio', { name: 'Drags its handler' }).click();
+  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await expect(page.getByRole('heading', { name: `Tape ${name}’s neck, high girth first.` })).toBeVisible();
+}
+
+/** Types readings of one site. */
+export async function read(page: Page, site: string, readings: string[]): Promise<void> {
+  const group = page.getByRole('group', { name: site });
+  for (const [index, text] of readings.entries()) await group.getByLabel(`Reading ${index + 1}`).fill(text);
+}
+
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map((node) => node.target.join(' ')).slice(0, 4) }))).toEqual([]);
+}
+
+/** Answers the fit check; what is left out is as it should be. */
+export async function answerCheck(page: Page, answers: Partial<Record<string, string>> = {}): Promise<void> {
+  const right: Record<string, string> = {
+    'Does it breathe freely?': 'Freely',
+    'Are both ears free?': 'Both free',
+    'Where does it sit?': 'High, behind the ears',
+    'What goes under it?': 'Some fingers',
+    'Does it turn?': 'A little',
+    'Head down: does it stay up?': 'Stays up',
+    'Could it pass the head?': 'It cannot',
+  };
+  for (const [question, answer] of Object.entries({ ...right, ...answers })) {
+    await page.getByRole('radiogroup', { name: question }).getByRole('radio', { name: answer!, exact: true }).click();
+  }
+}

@@ -1,0 +1,81 @@
+import { enterDemo, expect, openDog, test } from './bench-hand.ts';
+
+test.beforeEach(async ({ page }) => enterDemo(page));
+
+test('a click on a link changes sentence, drawing, numbers and verdict at once, without the server', async ({ page, context, expectFaults }) => {
+  await openDog(page, 'Bramble', 'Bench');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  const drawing = page.getByRole('group', { name: /Cross-section seen from behind the dog/ });
+  await expect(drawing).toHaveAccessibleName(/6 links on the dog’s left and 5 on its right. Slack 20 mm at rest, bite 8 mm when pulled/);
+  expectFaults(/ERR_INTERNET_DISCONNECTED/);
+  await context.setOffline(true);
+
+  await drawing.getByRole('button', { name: 'Take out a link on the dog’s left' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out three links, two on the dog’s left, one on its right.');
+  await expect(drawing).toHaveAccessibleName(/5 links on the dog’s left and 5 on its right. It presses by 12 mm at rest, bite 40 mm/);
+  await expect(page.getByText('Presses', { exact: true })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Bite when pulled 40 mm, 9.9 %/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Put link 1 back in' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await page.getByRole('button', { name: /^12 links: slack 51 mm/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s left.');
+  await page.getByRole('button', { name: 'Back to Banter’s choice' }).click();
+  await expect(page.getByText('Fits', { exact: true }).first()).toBeVisible();
+  await context.setOffline(false);
+});
+
+test('between two sizes is explained, and solved by both schools', async ({ page }) => {
+  await openDog(page, 'Fern', 'Bench');
+  await expect(page.getByText('3.0 mm sits between two sizes; 2.25 mm has a smaller link and lands inside.').first()).toBeVisible();
+  const schools = page.getByRole('region', { name: 'What the schools would do' });
+  const pullFirst = schools.getByRole('row', { name: /pull first/i });
+  await expect(pullFirst.getByRole('button')).toHaveText(['3.0 mm, 11 links', '2.25 mm, 15 links']);
+  await pullFirst.getByRole('button', { name: '3.0 mm, 11 links' }).click();
+  await expect(page.getByText('Between two sizes: eleven links leave −2 mm, one more leaves 29 mm, and the house wants 0 mm to 25 mm.')).toBeVisible();
+});
+
+test('units switch on the spot, and what was typed keeps its meaning', async ({ page }) => {
+  await openDog(page, 'Bramble', 'Tape');
+  const first = page.getByRole('group', { name: 'High girth' }).getByLabel('Reading 1');
+  await first.fill('39.8');
+  await page.getByRole('button', { name: /^Units: cm and kg/ }).click();
+  await expect(first).toHaveValue('39.8 cm');
+  await expect(page.getByText(/64 lb/).first()).toBeVisible();
+  await page.getByRole('group', { name: 'High girth' }).getByLabel('Reading 2').fill('39.8');
+  await expect(page.getByText('39.80 in is unlikely here.')).toBeVisible();
+  await page.getByRole('button', { name: '39.8 cm', exact: true }).click();
+  await page.getByRole('group', { name: 'High girth' }).getByLabel('Reading 3').fill('15 5/8');
+  await expect(page.getByRole('group', { name: 'High girth' }).getByText('15.67 in', { exact: true })).toBeVisible();
+});
+
+test('the demo tells its cases on the dogs’ list', async ({ page }) => {
+  const row = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });
+  await expect(row('Tansy').getByText('Do not use it on this dog: choose another kind of collar.')).toBeVisible();
+  await expect(row('Wick').getByText('Tape again: the high girth may have been taken lower down.')).toBeVisible();
+  await expect(row('Sorrel').getByText(/Size again: taped since, presses\./)).toBeVisible();
+  await expect(row('Bramble').getByText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right).')).toBeVisible();
+  await page.getByRole('searchbox').fill('fern');
+  await expect(page.getByRole('link', { name: 'Bramble', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Fern', exact: true })).toBeVisible();
+});
+
+test('with the keyboard alone: keys are listed, screens reached, links taken out, an answer chosen', async ({ page }) => {
+  await openDog(page, 'Bramble');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys on this screen' }).getByText('Switch between inches and centimetres')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('b');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await page.keyboard.press('-');
+  await expect(page.getByText('Presses', { exact: true })).toBeVisible();
+  await page.keyboard.press('0');
+  await page.getByRole('button', { name: 'Take out a link on the dog’s right' }).last().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out three links, one on the dog’s left, two on its right.');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Good. Bramble is fitted.');
+  await page.getByRole('radio', { name: 'Freely', exact: true }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'Not freely' })).toBeChecked();
+});

@@ -1,0 +1,76 @@
+import { addDog, enterDemo, expect, expectAccessible, makeKennel, openDog, test } from './bench-hand.ts';
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every screen can be used by everybody, ${scheme}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.goto('/');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectAccessible(page);
+    for (const path of ['/sign-in', '/sign-up']) {
+      await page.goto(path);
+      await expectAccessible(page);
+    }
+    await enterDemo(page);
+    await expectAccessible(page);
+    for (const path of ['/dogs/new', '/locker', '/house', '/nowhere']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expectAccessible(page);
+    }
+    await page.goto('/locker');
+    await page.getByRole('link', { name: 'Alder', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Measure «Alder»' })).toBeVisible();
+    await expectAccessible(page);
+    await openDog(page, 'Bramble');
+    await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+    await expectAccessible(page);
+    for (const screen of ['Tape', 'Bench', 'Check'] as const) {
+      await openDog(page, 'Fern', screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expectAccessible(page);
+    }
+    await openDog(page, 'Moss', 'Check');
+    await expectAccessible(page);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('heading', { name: 'Keys on this screen' })).toBeVisible();
+    await expectAccessible(page);
+  });
+}
+
+test('light and dark follow the system, or the choice made here', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto('/');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await page.getByRole('menuitem', { name: 'Light' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
+});
+
+test('an empty kennel shows the path as its next step', async ({ page }) => {
+  await makeKennel(page);
+  await expect(page.getByRole('listitem').getByRole('heading')).toHaveText([/Add a dog/, /Tape and bench/, /Check/]);
+  await expectAccessible(page);
+  await addDog(page, 'Vetch');
+  await page.getByRole('navigation', { name: 'Vetch’s screens' }).getByRole('link', { name: 'Bench' }).click();
+  await expect(page.getByRole('heading', { name: 'Tape the high girth first.' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Vetch’s screens' }).getByRole('link', { name: 'Check' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to check yet.' })).toBeVisible();
+});
+
+test('nothing is fetched from anywhere else, and the first view is light', async ({ page, baseURL }) => {
+  const elsewhere: string[] = [];
+  let scriptBytes = 0;
+  page.on('response', async (response) => {
+    if (!response.url().startsWith(baseURL!) && !response.url().startsWith('data:')) elsewhere.push(response.url());
+    if (response.url().endsWith('.js'))
+      scriptBytes += Number((await response.allHeaders())['content-length'] ?? (await response.request().sizes()).responseBodySize);
+  });
+  await page.goto('/', { waitUntil: 'networkidle' });
+  expect(elsewhere).toEqual([]);
+  // The budget of the first view is 150 kB of compressed script.
+  expect(scriptBytes).toBeGreaterThan(20_000);
+  expect(scriptBytes).toBeLessThan(150_000);
+});

@@ -1,0 +1,154 @@
+import { addDog, enterDemo, expect, makeKennel, openDog, read, test } from './bench-hand.ts';
+
+test('a lost connection in the middle of saving: it waits, keeps what was typed, and is kept once when it is back', async ({ page, context, expectFaults }) => {
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  await makeKennel(page);
+  await addDog(page, 'Yarrow');
+  await read(page, 'High girth', ['39.8', '39.9', '39.7']);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByText('Not kept yet: what you typed is safe on this device')).toBeVisible();
+  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByRole('heading', { name: 'Say which collars you have.' })).toBeVisible();
+  await openDog(page, 'Yarrow');
+  await expect(page.getByText('Taped', { exact: true })).toHaveCount(1);
+});
+
+test('an answer that never came: the same request again is kept once', async ({ page, expectFaults }) => {
+  expectFaults(/ERR_FAILED|Failed to load resource/);
+  await makeKennel(page);
+  await addDog(page, 'Campion');
+  await read(page, 'High girth', ['39.8', '39.9', '39.7']);
+  // The server keeps it, but its answer is lost on the way, twice.
+  let lost = 0;
+  await page.route('**/api/tapings/*', async (route) => {
+    if (lost >= 2) return route.continue();
+    lost += 1;
+    await route.fetch();
+    await route.abort();
+  });
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByRole('heading', { name: 'Say which collars you have.' })).toBeVisible({ timeout: 15_000 });
+  await openDog(page, 'Campion');
+  await expect(page.getByText('Taped', { exact: true })).toHaveCount(1);
+});
+
+test('a reload and a closed tab: what was typed is picked up again', async ({ page, context }) => {
+  await makeKennel(page);
+  await addDog(page, 'Mallow');
+  await read(page, 'High girth', ['39.8', '15 5/8']);
+  await page.reload();
+  await expect(page.getByText('Picked up where you left off.')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'High girth' }).getByLabel('Reading 1')).toHaveValue('39.8');
+  const address = page.url();
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByRole('group', { name: 'High girth' }).getByLabel('Reading 2')).toHaveValue('15 5/8');
+  await again.getByRole('button', { name: 'Start afresh' }).click();
+  await expect(again.getByRole('group', { name: 'High girth' }).getByLabel('Reading 1')).toHaveValue('');
+});
+
+test('a sign-in that has ended: what was typed is still there after signing in again', async ({ page, context, expectFaults }) => {
+  expectFaults(/401/);
+  const { email, password } = await makeKennel(page);
+  await page.goto('/dogs/new');
+  await page.getByLabel('Name', { exact: true }).fill('Clover');
+  await context.clearCookies();
+  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await page.getByRole('link', { name: 'Sign in again' }).click();
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Clover');
+  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await expect(page.getByRole('heading', { name: 'Tape Clover’s neck, high girth first.' })).toBeVisible();
+});
+
+test('two people change the same dog: the second is told, loses nothing, and can see the other’s', async ({ page, context, expectFaults }) => {
+  expectFaults(/409/);
+  await makeKennel(page);
+  await addDog(page, 'Thrift');
+  const edit = page.url().replace('/tape', '/edit');
+  await page.goto(edit);
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Thrift');
+  const other = await context.newPage();
+  await other.goto(edit);
+  await other.getByLabel('Owner').fill('Somebody else');
+  await other.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(other.getByText('Somebody else')).toBeVisible();
+
+  await page.getByLabel('Notes').fill('My note');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByText('Somebody has changed this since. Yours is still here.')).toBeVisible();
+  await expect(page.getByLabel('Notes')).toHaveValue('My note');
+  await page.getByRole('button', { name: 'Show theirs' }).click();
+  await expect(page.getByLabel('Owner')).toHaveValue('Somebody else');
+});
+
+test('bad input gets a plain sentence at its field, and nothing is kept', async ({ page }) => {
+  await makeKennel(page);
+  await page.goto('/dogs/new');
+  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await expect(page.getByText('A dog needs a name.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('x'.repeat(5000));
+  await expect(page.getByText('This is too long: at most 60 characters.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('<img src=x onerror=alert(1)>');
+  await page.getByLabel('Birth date').last().fill('2999-01-01');
+  await expect(page.getByText('This birth date is in the future.')).toBeVisible();
+  await page.getByLabel('Birth date').last().fill('2023-04-01');
+  await page.getByLabel('Weight', { exact: true }).fill('300');
+  await expect(page.getByText(/A dog weighs between/)).toBeVisible();
+  await page.getByLabel('Weight', { exact: true }).fill('62 lb');
+  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await expect(page.getByRole('heading', { name: 'Tape <img src=x onerror=alert(1)>’s neck, high girth first.' })).toBeVisible();
+
+  const high = page.getByRole('group', { name: 'High girth' });
+  for (const [typed, sentence] of [
+    ['3', '3.0 cm cannot be: this is between 10.0 cm and 120.0 cm.'],
+    ['abc', 'This is not a measure. Write it as 15 3/8, 15.375 in or 39.1 cm.'],
+    ['15 1/0', 'A fraction cannot have 0 below the line.'],
+    ['-39', 'A measure cannot be below zero.'],
+  ]) {
+    await high.getByLabel('Reading 1').fill(typed!);
+    await expect(high.getByText(sentence!)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Keep, and size a collar' })).toBeDisabled();
+  }
+  await read(page, 'High girth', ['39', '43']);
+  await expect(high.getByText('The readings lie 40 mm apart, more than the 6 mm allowed: take another.')).toBeVisible();
+  await expect(high.getByText('Two readings always ask for a third')).toBeVisible();
+  await read(page, 'High girth', ['39', '39.1', '39.2']);
+  await read(page, 'Head girth', ['36', '36.1', '36.2']);
+  await expect(page.getByText('The head comes out smaller than the neck.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep, and size a collar' })).toBeEnabled();
+});
+
+test('a taping is corrected by a new one; the old stays, struck through', async ({ page }) => {
+  await makeKennel(page);
+  await addDog(page, 'Sorrel', '27');
+  await read(page, 'High girth', ['47.8', '47.9', '47.7']);
+  await expect(page.getByRole('heading', { name: 'Was the high girth taken lower down?' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByRole('heading', { name: 'Say which collars you have.' })).toBeVisible();
+  await page.getByRole('link', { name: 'Record' }).click();
+  await expect(page.getByRole('heading', { name: 'Tape again: the high girth may have been taken lower down.' })).toBeVisible();
+  await page.getByRole('region', { name: 'What happened' }).getByText('High girth 47.8 cm').click();
+  await page.getByRole('link', { name: 'Correct this taping' }).click();
+  await read(page, 'High girth', ['39.2', '39.1', '39.3']);
+  await page.getByRole('button', { name: 'Keep the correction' }).click();
+  await expect(page.getByRole('heading', { name: 'Size a collar.' })).toBeVisible();
+  await expect(page.getByText('corrected later')).toBeVisible();
+});
+
+test('the demo kennel and one’s own never meet', async ({ page, browser }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble');
+  const address = new URL(page.url()).pathname;
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await makeKennel(other);
+  await other.goto(address);
+  await expect(other.getByRole('heading', { name: 'Not here' })).toBeVisible();
+  await context.close();
+});

@@ -1,0 +1,43 @@
+import { addDog, answerCheck, enterDemo, expect, expectAccessible, makeKennel, openDog, read, test } from './bench-hand.ts';
+
+test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
+  test.setTimeout(120_000);
+  await makeKennel(page);
+  const fitsTheScreen = async () =>
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  await fitsTheScreen();
+  await addDog(page, 'Burnet');
+  await read(page, 'High girth', ['39.8', '39.9', '39.7']);
+  await read(page, 'Head girth', ['47', '47', '47.2']);
+  await fitsTheScreen();
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).tap();
+  await page.getByRole('button', { name: 'Put these three in the locker' }).tap();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: 14 links.');
+  await fitsTheScreen();
+  for (const button of await page
+    .getByRole('button', { name: /(Take out|Put in) a link on/ })
+    .filter({ hasText: /[−+]/ })
+    .all()) {
+    const box = (await button.boundingBox())!;
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(47.9);
+  }
+  await page.getByRole('button', { name: 'Keep, and check it on the dog' }).tap();
+  await answerCheck(page);
+  for (const answer of await page.getByRole('radio').all()) expect((await answer.boundingBox())!.height).toBeGreaterThanOrEqual(47.9);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep check 1' }).tap();
+  await expect(page.getByRole('heading', { name: 'Good. Burnet is fitted.' })).toBeVisible();
+  await fitsTheScreen();
+});
+
+test('the demo’s screens fit a phone', async ({ page }) => {
+  await enterDemo(page);
+  for (const path of ['/dogs', '/locker', '/house', '/dogs/new']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect([path, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([path, 0]);
+  }
+  await openDog(page, 'Moss');
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+});

@@ -1,0 +1,88 @@
+import { addDog, answerCheck, expect, makeKennel, read, test } from './bench-hand.ts';
+
+test('a new kennel: a dog is taped, sized, checked until good, and all of it is there after signing out and in', async ({ page }) => {
+  const { email, password } = await makeKennel(page, 'Heather Moor');
+  await addDog(page, 'Bracken');
+
+  // Readings as people say them; the odd one is named, another reading settles it.
+  await read(page, 'High girth', ['39.8', '15 5/8 in', '41.0']);
+  await expect(page.getByRole('heading', { name: 'Another reading of the high girth.' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'High girth' }).getByText('The odd one.', { exact: true })).toBeVisible();
+  await expect(page.getByText('41.0 cm is the odd one.')).toBeVisible();
+  await read(page, 'High girth', ['39.8', '15 5/8 in', '39.9']);
+  await read(page, 'Head girth', ['47.2', '47.1', '47.3']);
+  await read(page, 'Base girth', ['49.9', '50', '50.1']);
+  await expect(page.getByRole('group', { name: 'High girth' }).getByText('39.8 cm').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+
+  // An empty locker offers the usual collars, with typical numbers.
+  await expect(page.getByRole('heading', { name: 'Say which collars you have.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put these three in the locker' }).click();
+
+  // 3.0 mm at 22 in is far too long for 398 mm; 2.25 mm at 16 in with 14 links leaves 8 mm.
+  await expect(page.getByRole('heading', { name: 'Leave it as it is: 14 links.' })).toBeVisible();
+  await expect(page.getByText('These are typical numbers')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep, and check it on the dog' }).click();
+
+  // On the dog it hangs: the answers lead to a link less, then to good.
+  await expect(page.getByRole('heading', { name: /Put it on Bracken/ })).toBeVisible();
+  await answerCheck(page, { 'What goes under it?': 'The flat hand', 'Does it turn?': 'Spins freely' });
+  await expect(page.getByRole('heading', { name: 'Take out one link, on the dog’s right.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep check 1' }).click();
+  await expect(page.getByRole('heading', { name: /Then check again/ })).toBeVisible();
+  await answerCheck(page);
+  await page.getByRole('button', { name: 'Keep check 2' }).click();
+  await expect(page.getByRole('heading', { name: 'Good. Bracken is fitted.' })).toBeVisible();
+
+  await page.getByRole('button', { name: /Robin, Heather Moor/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'A collar that fits, and the reasons why.' })).toBeVisible();
+  await page.goto('/dogs');
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+
+  await page.getByRole('link', { name: 'Bracken', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Fitted: 2.25 mm prong, 13 links (7 left, 6 right).' })).toBeVisible();
+  const record = page.getByRole('region', { name: 'What happened' });
+  for (const entry of ['Check 2: good', 'Check 1: adjust', 'Decided: fits']) await expect(record.getByText(entry)).toBeVisible();
+  await expect(record.getByText('Taped')).toHaveCount(3);
+  await expect(record.getByText('Read: 39.8 cm · 15 5/8 in · 39.9 cm')).toBeVisible();
+});
+
+test('a fit that could pass the head cannot be kept', async ({ page }) => {
+  await makeKennel(page);
+  await addDog(page, 'Teasel', '13');
+  await read(page, 'High girth', ['29.5', '29.5', '29.6']);
+  await read(page, 'Head girth', ['30.1', '30.2', '30.3']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Put these three in the locker' }).click();
+  await expect(page.getByRole('heading', { name: 'Do not use it: it would pass over Teasel’s head.' })).toBeVisible();
+  await expect(page.getByText('This cannot be kept')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep, and check it on the dog' })).toHaveCount(0);
+});
+
+test('a collar is measured with a ruler, asked about where it looks odd, and the bench uses its numbers', async ({ page }) => {
+  await makeKennel(page);
+  await page.goto('/locker');
+  await page.getByRole('button', { name: 'Add a collar' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Blackthorn');
+  await page.getByRole('radio', { name: '3.0 mm' }).click();
+  await page.getByLabel('Removable links in it').fill('13');
+  await page.getByLabel('1 · Inside, at rest').fill('48');
+  await page.getByLabel('2 · Five links in a row').fill('12');
+  await page.getByLabel('3 · Inside, pulled home').fill('45.2');
+  await expect(page.getByText(/One link adding 24 mm is unusual for 3.0 mm/)).toBeVisible();
+  await page.getByLabel('2 · Five links in a row').fill('15.6');
+  await expect(page.getByText(/is unusual for/)).toHaveCount(0);
+  await expect(page.getByText('One link: 31.2 mm')).toBeVisible();
+  await expect(page.getByText('It closes by 28 mm')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByRole('link', { name: 'Blackthorn' })).toBeVisible();
+  await expect(page.getByText('13 links · 48.0 cm inside · a link is 31 mm · closes by 28 mm')).toBeVisible();
+
+  await addDog(page, 'Sedge');
+  await read(page, 'High girth', ['39.8', '39.8', '39.8']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByRole('heading', { name: 'Take out two links, one each side.' })).toBeVisible();
+});
