@@ -36,11 +36,13 @@ await run(async () => {
     if (asked) return 0;
     server = spawn(process.execPath, ['--import', 'tsx', join(projectDir, 'server', 'main.ts')], {
       cwd: projectDir,
-      stdio: 'inherit',
+      // The server ends when this pipe does, so that a killed start leaves nothing serving behind.
+      stdio: ['pipe', 'inherit', 'inherit'],
       detached: true,
       env: {
         ...env,
         NODE_ENV: 'production',
+        BANTER_ENDS_WITH_STDIN: 'yes',
         PORT: String(port),
         DATABASE_URL: env.DATABASE_URL || database.url,
         BANTER_SECRET: env.BANTER_SECRET || secrets.sessionSecret,

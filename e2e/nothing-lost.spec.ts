@@ -50,6 +50,19 @@ test('a reload and a closed tab: what was typed is picked up again', async ({ pa
   await expect(again.getByRole('group', { name: 'High girth' }).getByLabel('Reading 1')).toHaveValue('');
 });
 
+test('a bench made up by hand and its note are there after a reload, and go when started afresh', async ({ page }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble', 'Bench');
+  await page.getByRole('button', { name: /^10 links:/ }).click();
+  await page.getByLabel(/Why keep it all the same/).fill('He is clipped tomorrow');
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out three links, two on the dog’s left, one on its right.');
+  await expect(page.getByLabel(/Why keep it all the same/)).toHaveValue('He is clipped tomorrow');
+  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByLabel(/Note/)).toHaveValue('');
+});
+
 test('a sign-in that has ended: what was typed is still there after signing in again', async ({ page, context, expectFaults }) => {
   expectFaults(/401/);
   const { email, password } = await makeKennel(page);

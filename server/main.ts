@@ -59,10 +59,10 @@ async function stop(): Promise<void> {
   process.exit(0);
 }
 let stopping = false;
-for (const signal of ['SIGTERM', 'SIGINT'] as const) {
-  process.on(signal, () => {
-    if (stopping) return;
-    stopping = true;
-    void stop();
-  });
+function stopOnce(): void {
+  if (stopping) return;
+  stopping = true;
+  void stop();
 }
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, stopOnce);
+if (env.BANTER_ENDS_WITH_STDIN) process.stdin.on('end', stopOnce).on('error', stopOnce).resume();

@@ -19,7 +19,7 @@ const route = useRoute();
     </p>
   </div>
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
-    <RouterView :key="route.path" />
+    <RouterView :key="route.fullPath" />
   </main>
   <KeysDialog />
 </template>

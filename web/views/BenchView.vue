@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The bench: which collar of the locker this dog gets, how it is made up, and why. What is decided is kept. */
-import { collarKind, fittingDog, Plan, type CollarKindName, type NewPlan } from '@banter/contract';
+import { collarKind, fittingDog, Plan, RecordId, z, type CollarKindName, type NewPlan } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,10 +14,18 @@ import LoadFrame from '../parts/LoadFrame.vue';
 import StockStart from '../parts/StockStart.vue';
 import TextField from '../parts/TextField.vue';
 import { useDogPage } from '../stores/dog-page.ts';
+import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
 
-type Made = { collarId: string; choices: Record<string, unknown>; outcome: { keep: boolean; blocked: boolean }; drawn: DrawnCollar; line: string };
+type Made = {
+  collarId: string;
+  choices: Record<string, unknown>;
+  outcome: { keep: boolean; blocked: boolean };
+  drawn: DrawnCollar;
+  line: string;
+  chosen: boolean;
+};
 
 const route = useRoute();
 const router = useRouter();
@@ -34,23 +42,39 @@ const dog = computed(() => fittingDog(data.value!.dog, girths.value));
 const missing = computed(() => collarKind(kind).missing(dog.value));
 const stock = computed(() => data.value!.collars.filter((collar) => collar.kind === kind && collar.retiredAt === null));
 const made = shallowRef<Made | null>(null);
-const note = ref('');
 const unmeasured = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId)?.measuredOn === null);
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
 
-/** The same decision sent again is the same decision: its id and time hold until something about it changes. */
-let planId = uuidv7();
-let decidedAt: string | null = null;
-watch([() => JSON.stringify([made.value?.collarId, made.value?.choices]), note], () => {
-  planId = uuidv7();
-  decidedAt = null;
+/** What is on the bench and not kept yet. Its id and time hold until something about it changes, so that it is kept once. */
+const Draft = z.object({
+  id: RecordId,
+  at: z.string().nullable(),
+  note: z.string(),
+  made: z.object({ collarId: z.string(), choices: z.record(z.string(), z.unknown()) }).nullable(),
 });
+const { draft, restored, discard } = useDraft(`bench.${dogId}`, Draft, () => ({ id: uuidv7(), at: null, note: '', made: null }));
+/** Only what somebody made by hand is remembered: Banter’s own choice is worked out afresh. */
+function took(now: Made) {
+  made.value = now;
+  const byHand = now.chosen ? null : { collarId: now.collarId, choices: now.choices };
+  if (JSON.stringify(byHand) !== JSON.stringify(draft.value.made)) draft.value = { ...draft.value, made: byHand };
+}
+watch([() => JSON.stringify(draft.value.made), () => draft.value.note], () => (draft.value = { ...draft.value, id: uuidv7(), at: null }));
+
+/** Puts the bench back to Banter’s choice, with an empty note. */
+function startAfresh() {
+  discard();
+  begun.value += 1;
+}
+const begun = ref(0);
 
 async function keep() {
   if (!made.value) return;
-  decidedAt ??= new Date().toISOString();
-  const sent: NewPlan = { dogId, collarId: made.value.collarId, kind, choices: made.value.choices, note: note.value.trim(), at: decidedAt };
-  if (await keeping.keep(`/api/plans/${planId}`, Plan, sent)) await router.push(`/dogs/${dogId}/check`);
+  draft.value = { ...draft.value, at: draft.value.at ?? new Date().toISOString() };
+  const sent: NewPlan = { dogId, collarId: made.value.collarId, kind, choices: made.value.choices, note: draft.value.note.trim(), at: draft.value.at! };
+  if (!(await keeping.keep(`/api/plans/${draft.value.id}`, Plan, sent))) return;
+  discard();
+  await router.push(`/dogs/${dogId}/check`);
 }
 </script>
 
@@ -67,6 +91,7 @@ async function keep() {
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
       <p v-if="lower" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+      <p v-if="restored" class="mb-3 text-soft">Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button></p>
         The high girth may have been taken lower down.
         <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink>
         before you trust this.
@@ -74,7 +99,7 @@ async function keep() {
       <p v-else-if="girths.high!.basis === 'coat'" class="mb-4 rounded bg-mind-wash p-3 text-mind">
         Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
       </p>
-      <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" @made="(now: Made) => (made = now)" />
+      <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :key="begun" :begin="draft.made" @made="took" />
 
       <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <section class="sheet" aria-label="On the unrolled neck">
@@ -94,7 +119,7 @@ async function keep() {
           </p>
           <template v-else>
             <TextField
-              v-model="note"
+              v-model="draft.note"
               class="mt-3"
               :label="made?.outcome.keep ? 'Note (may be left empty)' : 'It does not fit as it is. Why keep it all the same?'"
               :rows="2"
@@ -103,7 +128,12 @@ async function keep() {
             <p class="mt-3 border-l-4 border-mind pl-3 text-sm">
               Only while supervised, for the walk or session; never in a crate, in play or overnight. A first prong belongs with a professional.
             </p>
-            <KeepBar class="mt-3" :keeping="keeping" label="Keep, and check it on the dog" :disabled="!made || (!made.outcome.keep && note.trim() === '')" />
+            <KeepBar
+              class="mt-3"
+              :keeping="keeping"
+              label="Keep, and check it on the dog"
+              :disabled="!made || (!made.outcome.keep && draft.note.trim() === '')"
+            />
           </template>
         </section>
       </div>

@@ -4,7 +4,7 @@ import { collarKind, FitCheck, type NewFitCheck } from '@banter/contract';
 import { houseRules, ringClock } from '@banter/core';
 import { z, RecordId } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords } from '../parts/age.ts';
@@ -46,13 +46,19 @@ const Draft = z.object({
 const begin = (): z.infer<typeof Draft> => ({ id: uuidv7(), planId: '', answers: {}, counts: {}, on: null, note: '', at: null });
 const { draft, restored, discard } = useDraft(`check.${dogId}`, Draft, begin);
 
+// Answers belong to the collar they were given for: a new decision begins a new check.
+watch(plan, (now) => {
+  if (!now || draft.value.planId === now.id) return;
+  if (draft.value.planId !== '') discard();
+  draft.value = { ...draft.value, planId: now.id };
+});
 /** What is on the dog: as set here, else what the last check's step leads to, else as planned. */
 const expectedOn = computed(
   () => (check.value ? kind.value.nextSetting(check.value.outcome) : kind.value.firstSetting(plan.value!.choices)) as Record<string, number>,
 );
 const on = computed<Record<string, number>>({
-  get: () => (draft.value.planId === plan.value!.id && draft.value.on) || expectedOn.value,
-  set: (now) => (draft.value = { ...draft.value, planId: plan.value!.id, on: now }),
+  get: () => draft.value.on ?? expectedOn.value,
+  set: (now) => (draft.value = { ...draft.value, on: now }),
 });
 const answered = computed(() => kind.value.questions.filter((question) => draft.value.answers[question.id]).length);
 const complete = computed(() => answered.value === kind.value.questions.length);
@@ -90,6 +96,7 @@ async function keep() {
   const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
   if (!kept) return;
   discard();
+  draft.value = { ...draft.value, planId: plan.value!.id };
   await load();
   await nextTick();
   heading.value?.focus();

@@ -46,11 +46,11 @@ export const PRONG_CHECK_REASON_WORDS: ReasonWords<ProngCheckReason> = {
   'differs-from-plan': (r, speak) =>
     `Planned from the tape was ${speak.gap(r.plannedMm)}. If the collar’s numbers are right the neck here is ` +
     (r.girthLowMm === null
-      ? `under ${speak.girth(r.girthHighMm!)}`
+      ? `under ${speak.taped(r.girthHighMm!)}`
       : r.girthHighMm === null
-        ? `over ${speak.girth(r.girthLowMm)}`
-        : `${speak.girth(r.girthLowMm)} to ${speak.girth(r.girthHighMm)}`) +
-    `, not ${speak.girth(r.tapedMm)}: tape it again.`,
+        ? `over ${speak.taped(r.girthLowMm)}`
+        : `${speak.taped(r.girthLowMm)} to ${speak.taped(r.girthHighMm)}`) +
+    `, not ${speak.taped(r.tapedMm)}: tape it again.`,
   'tips-press': () => 'No finger goes under or it does not turn: the tips press at rest.',
   'too-loose': (r, speak) => `It hangs: more than the ${speak.gap(r.highMm)} of slack that the house allows.`,
   gathered: (r) => `${countOf(r.links, 'link')} could be gathered on the dog.`,

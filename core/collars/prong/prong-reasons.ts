@@ -49,12 +49,12 @@ export const PRONG_REASON_WORDS: ReasonWords<ProngReason> = {
     `It would need ${countOf(-r.change, 'link')} out, past the ${r.limit} that may be taken out: a collar with few links squeezes unevenly.`,
   'too-long-at-one-link': (r, speak) =>
     `Even with one link it leaves ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most: it cannot be made short enough.`,
-  'does-not-bite': (r, speak) => `Closed it is ${speak.girth(r.closedMm)} on a neck of ${speak.girth(r.girthMm)}: it does not bite, so pulling does nothing.`,
+  'does-not-bite': (r, speak) => `Closed it is ${speak.taped(r.closedMm)} on a neck of ${speak.taped(r.girthMm)}: it does not bite, so pulling does nothing.`,
   'bites-too-deep': (r, speak) =>
     `Closed it squeezes the neck by ${speak.gap(r.biteMm)}, ${percent(r.ratio)} of the girth, past the ${percent(r.limitRatio)} allowed.`,
   bites: (r, speak) => `Closed it bites by ${speak.gap(r.biteMm)}, ${percent(r.ratio)} of the girth; up to ${percent(r.limitRatio)} is allowed.`,
   'passes-head': (r, speak) =>
-    `At rest it is ${speak.girth(r.relaxedMm)} and the head ${speak.girth(r.headMm)}: it would pass over the head, so it is too big.`,
+    `At rest it is ${speak.taped(r.relaxedMm)} and the head ${speak.taped(r.headMm)}: it would pass over the head, so it is too big.`,
   'head-not-taped': () => 'The head is not taped, so whether it could pass over the head is not known.',
   'uneven-sides': (r) => `${r.left} links on the dog’s left and ${r.right} on its right: a difference of one is fine, more squeezes unevenly.`,
   'starts-loose': (r) => `Start with ${countOf(r.startLinks, 'link')} and tighten to ${r.links} over the first sessions.`,

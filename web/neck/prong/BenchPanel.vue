@@ -11,7 +11,7 @@ import {
   type Collar,
   type FittingDog,
   type Kennel,
-  type ProngChoices,
+  ProngChoices,
   type ProngPlanOutcome,
 } from '@banter/contract';
 import {
@@ -41,9 +41,17 @@ import LinkRule from './LinkRule.vue';
 import ProngCrossSection from './ProngCrossSection.vue';
 import SchoolsTable from './SchoolsTable.vue';
 
-const props = defineProps<{ dog: FittingDog; name: string; stock: Collar[]; kennel: Kennel; decided: { collarId: string; choices: ProngChoices } | null }>();
-/** What is on the bench now, to be kept; null while there is nothing. */
-const emit = defineEmits<{ made: [made: { collarId: string; choices: ProngChoices; outcome: ProngPlanOutcome; drawn: DrawnCollar; line: string } | null] }>();
+const props = defineProps<{
+  dog: FittingDog;
+  name: string;
+  stock: Collar[];
+  kennel: Kennel;
+  begin: { collarId: string; choices: Record<string, unknown> } | null;
+}>();
+/** `begin` is what somebody had on the bench before a reload. Emits what is on it now, and whether that is Banter’s own choice. */
+const emit = defineEmits<{
+  made: [made: { collarId: string; choices: ProngChoices; outcome: ProngPlanOutcome; drawn: DrawnCollar; line: string; chosen: boolean }];
+}>();
 
 const units = useUnits();
 const rules = computed(() => houseRules(props.kennel.rules));
@@ -77,7 +85,13 @@ function takeCollar(id: string) {
   const fit = decision.value.all.find((one) => one.stockId === id)!;
   take(id, fit.left, fit.right);
 }
-watch(() => props.stock, takeChoice, { immediate: true });
+function takeUp() {
+  const before = props.begin && ProngChoices.safeParse(props.begin.choices);
+  if (before?.success && collars.value.some((one) => one.id === props.begin!.collarId))
+    take(props.begin!.collarId, before.data.split.left, before.data.split.right);
+  else takeChoice();
+}
+watch(() => props.stock, takeUp, { immediate: true });
 
 const collar = computed(() => collars.value.find((one) => one.id === collarId.value)!);
 const stockSplit = computed(() => evenSplit(collar.value.numbers.links));
@@ -137,8 +151,8 @@ const rows = computed(() => {
     },
     {
       what: 'Over the head',
-      measure: units.girth(relaxedGirthMm),
-      limit: head === null ? 'head not taped' : `below ${units.girth(head)}`,
+      measure: units.exact(relaxedGirthMm),
+      limit: head === null ? 'head not taped' : `below ${units.exact(head)}`,
       rule: 'never over the head',
       tone: head === null ? 'open' : relaxedGirthMm < head ? 'good' : 'stop',
     },
@@ -169,6 +183,7 @@ watch(
       choices,
       outcome: outcome.value,
       drawn: { kind: 'prong', collar: collar.value, setting: split.value, ringAt: ringAt.value },
+      chosen: isChoice.value,
       line: prongKind.describePlan(collar.value, choices, outcome.value, units.speak),
     });
   },
