@@ -4,25 +4,35 @@ test.beforeEach(async ({ page }) => enterDemo(page));
 
 test('a click on a link changes sentence, drawing, numbers and verdict at once, without the server', async ({ page, context, expectFaults }) => {
   await openDog(page, 'Bramble', 'Bench');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   const drawing = page.getByRole('group', { name: /Cross-section seen from behind the dog/ });
   await expect(drawing).toHaveAccessibleName(/6 links on the dog’s left and 5 on its right. Slack 20 mm at rest, bite 8 mm when pulled/);
   expectFaults(/ERR_INTERNET_DISCONNECTED/);
   await context.setOffline(true);
 
   await drawing.getByRole('button', { name: 'Take out a link on the dog’s left' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out three links, two on the dog’s left, one on its right.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s left.');
   await expect(drawing).toHaveAccessibleName(/5 links on the dog’s left and 5 on its right. It presses by 12 mm at rest, bite 40 mm/);
   await expect(page.getByText('Presses', { exact: true })).toBeVisible();
   await expect(page.getByRole('row', { name: /Bite when pulled 40 mm, 9.9 %/ })).toBeVisible();
 
   await page.getByRole('button', { name: 'Put link 1 back in' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   await page.getByRole('button', { name: /^12 links: slack 51 mm/ }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s left.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Put in one link, on the dog’s right.');
   await page.getByRole('button', { name: 'Back to Banter’s choice' }).click();
   await expect(page.getByText('Fits', { exact: true }).first()).toBeVisible();
   await context.setOffline(false);
+});
+
+test('the sentence says what to do from how the collar is now: from the hook, or from what the dog wears', async ({ page }) => {
+  await openDog(page, 'Hale', 'Bench');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByText('13 links as stocked')).toBeVisible();
+  // Sorrel has grown: fitted at 13 links, she needs one back in.
+  await openDog(page, 'Sorrel', 'Bench');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Put in one link, on the dog’s right.');
+  await expect(page.getByText('13 links as worn')).toBeVisible();
 });
 
 test('between two sizes is explained, and solved by both schools', async ({ page }) => {
@@ -66,13 +76,13 @@ test('with the keyboard alone: keys are listed, screens reached, links taken out
   await expect(page.getByRole('dialog', { name: 'Keys on this screen' }).getByText('Switch between inches and centimetres')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('b');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   await page.keyboard.press('-');
   await expect(page.getByText('Presses', { exact: true })).toBeVisible();
   await page.keyboard.press('0');
   await page.getByRole('button', { name: 'Take out a link on the dog’s right' }).last().focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out three links, one on the dog’s left, two on its right.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s right.');
   await page.keyboard.press('c');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Good. Bramble is fitted.');
   await page.getByRole('radio', { name: 'Freely', exact: true }).focus();

@@ -226,9 +226,9 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       weightKg: 38,
     },
     tapings: [
-      { daysAgo: 9, by: 0, site: 'high', girthMm: 502, coatDepthMm: 10 },
-      { daysAgo: 9, by: 0, site: 'mid', girthMm: 548, coatDepthMm: 11 },
-      { daysAgo: 9, by: 0, site: 'base', girthMm: 622, coatDepthMm: 12 },
+      { daysAgo: 9, by: 0, site: 'high', girthMm: 470, coatDepthMm: 10 },
+      { daysAgo: 9, by: 0, site: 'mid', girthMm: 520, coatDepthMm: 11 },
+      { daysAgo: 9, by: 0, site: 'base', girthMm: 596, coatDepthMm: 12 },
       { daysAgo: 9, by: 0, site: 'head', girthMm: 572 },
     ],
   },

@@ -42,6 +42,8 @@ const dog = computed(() => fittingDog(data.value!.dog, girths.value));
 const missing = computed(() => collarKind(kind).missing(dog.value));
 const stock = computed(() => data.value!.collars.filter((collar) => collar.kind === kind && collar.retiredAt === null));
 const made = shallowRef<Made | null>(null);
+/** What was last found on the dog, so that the bench says what to do from there. */
+const worn = computed(() => plan.value && check.value && { collarId: plan.value.collarId, setting: check.value.on });
 const unmeasured = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId)?.measuredOn === null);
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
 
@@ -91,7 +93,6 @@ async function keep() {
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
       <p v-if="lower" class="mb-4 rounded bg-mind-wash p-3 text-mind">
-      <p v-if="restored" class="mb-3 text-soft">Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button></p>
         The high girth may have been taken lower down.
         <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink>
         before you trust this.
@@ -99,7 +100,10 @@ async function keep() {
       <p v-else-if="girths.high!.basis === 'coat'" class="mb-4 rounded bg-mind-wash p-3 text-mind">
         Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
       </p>
-      <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :key="begun" :begin="draft.made" @made="took" />
+      <p v-if="restored" class="mb-3 text-soft">
+        Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+      </p>
+      <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :key="begun" :begin="draft.made" :worn="worn" @made="took" />
 
       <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <section class="sheet" aria-label="On the unrolled neck">

@@ -47,8 +47,9 @@ const props = defineProps<{
   stock: Collar[];
   kennel: Kennel;
   begin: { collarId: string; choices: Record<string, unknown> } | null;
+  worn: { collarId: string; setting: unknown } | null;
 }>();
-/** `begin` is what somebody had on the bench before a reload. Emits what is on it now, and whether that is Banter’s own choice. */
+/** `begin` is what somebody had on the bench before a reload, `worn` what was last found on the dog. Emits what is on it now, and whether that is Banter’s own choice. */
 const emit = defineEmits<{
   made: [made: { collarId: string; choices: ProngChoices; outcome: ProngPlanOutcome; drawn: DrawnCollar; line: string; chosen: boolean }];
 }>();
@@ -94,7 +95,9 @@ function takeUp() {
 watch(() => props.stock, takeUp, { immediate: true });
 
 const collar = computed(() => collars.value.find((one) => one.id === collarId.value)!);
-const stockSplit = computed(() => evenSplit(collar.value.numbers.links));
+/** What the collar is made up as before anything is done: as last found on this dog, else as it hangs in the locker. */
+const isWorn = computed(() => props.worn?.collarId === collarId.value);
+const now = computed(() => (isWorn.value ? (props.worn!.setting as LinkSplit) : evenSplit(collar.value.numbers.links)));
 const outcome = computed(() =>
   prongKind.plan(
     props.dog,
@@ -112,7 +115,7 @@ const isChoice = computed(() => {
 const sentence = computed(() => {
   if (judgement.value.verdict === 'overhead') return `Do not use it: it would pass over ${props.name}’s head.`;
   if (decision.value.choice === null && judgement.value.verdict === 'wrong-gauge') return 'No prong in the locker fits this neck.';
-  return linkInstruction(stockSplit.value, split.value);
+  return linkInstruction(now.value, split.value);
 });
 const choiceReasons = computed(() => decision.value.reasons.map((reason) => wordReason(PRONG_CHOICE_REASON_WORDS, reason, units.speak)));
 const reasons = computed(() => prongKind.planReasons(outcome.value, units.speak));
@@ -198,7 +201,7 @@ watch(
       <p class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
         <VerdictMark :tone="toneOf(judgement.verdict)" :word="VERDICT_WORDS[judgement.verdict]" />
         <span>
-          «{{ collar.name }}», {{ gaugeName(collar.numbers.gaugeMm) }}: {{ collar.numbers.links }} links as stocked →
+          «{{ collar.name }}», {{ gaugeName(collar.numbers.gaugeMm) }}: {{ now.left + now.right }} links as {{ isWorn ? 'worn' : 'stocked' }} →
           <strong>{{ judgement.links }}</strong>
           ({{ split.left }} left, {{ split.right }} right)
         </span>
