@@ -8,6 +8,7 @@ export default defineConfig({
       unit('core', ['core/**/*.test.ts']),
       unit('contract', ['contract/**/*.test.ts']),
       unit('web', ['web/**/*.test.ts']),
+      unit('docs', ['docs/**/*.test.ts']),
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 40_000, hookTimeout: 30_000 } },
       { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
     ],

@@ -85,7 +85,7 @@ await run(async () => {
     results.push(await check('types', 'npx', ['vue-tsc', '--noEmit', '-p', 'tsconfig.json']));
     results.push(await check('lint', 'npx', ['eslint', '.']));
     results.push(await check('layout', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']));
-    results.push(await vitest('unit', ['core', 'contract', 'web'], scratch, process.env));
+    results.push(await vitest('unit', ['core', 'contract', 'web', 'docs'], scratch, process.env));
     results.push(await vitest('interface', ['server'], scratch, { ...process.env, BANTER_TEST_DATABASE_URL: database.url }));
     results.push(await vitest('start and stop', ['bin'], scratch, process.env));
     results.push(await browser(scratch, database.url));

@@ -59,7 +59,7 @@ export {
   type WorkingSide,
 } from './collars/prong/prong-hardware.ts';
 export { COLLAR_DOUBT_WORDS, collarDoubts, type CollarDoubt } from './collars/prong/measure-collar.ts';
-export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
+export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, PRONG_PUT_ON, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
 export { CHECK_STEPS, checkProngFit, type CheckStep, type EarlierProngCheck, type ProngCheck, type ProngCheckResult } from './collars/prong/fit-check.ts';
 export { checkStepSentence } from './collars/prong/check-step-words.ts';

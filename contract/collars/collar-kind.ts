@@ -44,6 +44,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   /** What a fit check asks, in the order the hands go, and what it lets people count. */
   questions: readonly CheckQuestion[];
   counts: readonly { id: string; ask: string; how: string; most: number }[];
+  /** How it goes on, step by step. */
+  putOn: readonly string[];
   /** How the collar is made up when it first goes on, and after a check's next step has been taken. */
   firstSetting: (choices: Choices) => Setting;
   nextSetting: (result: Result) => Setting;

@@ -19,7 +19,7 @@ export function lengthFault(read: ReadLength, unit: KennelLengthUnit): string {
 
 /** What is wrong with a typed weight, in one sentence. */
 export function massFault(read: ReadMass, unit: KennelMassUnit): string {
-  if (read.kind === 'outside') return `A dog weighs between ${speakMass(read.lowGrams, unit)} and ${speakMass(read.highGrams, unit)}.`;
+  if (read.kind === 'outside') return `A dog weighs between ${read.lowGrams} g and ${speakMass(read.highGrams, unit)}.`;
   if (read.kind === 'read') return '';
   return read.problem === 'unknown-unit'
     ? 'This unit is not known here: use kg, g, lb or oz.'

@@ -103,7 +103,7 @@ async function keep() {
       <p v-if="restored" class="mb-3 text-soft">
         Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button>
       </p>
-      <component :is="Panel" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :key="begun" :begin="draft.made" :worn="worn" @made="took" />
+      <component :is="Panel" :key="begun" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :begin="draft.made" :worn="worn" @made="took" />
 
       <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <section class="sheet" aria-label="On the unrolled neck">

@@ -126,6 +126,12 @@ async function keep() {
       </p>
       <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,25rem)]">
         <div class="order-2 space-y-5 lg:order-1">
+          <details class="sheet" :open="checks.length === 0">
+            <summary class="font-display text-lg font-semibold">How it goes on</summary>
+            <ol class="mt-2 list-decimal space-y-1 pl-5">
+              <li v-for="line in kind.putOn" :key="line">{{ line }}</li>
+            </ol>
+          </details>
           <section class="sheet space-y-5" aria-label="Questions">
             <ChoiceRow
               v-for="question in kind.questions"

@@ -90,3 +90,11 @@ export const PRONG_GATHER_TEST = {
   how: 'Fold links together on the dog until it sits right, and count the folded ones.',
   most: 8,
 } as const;
+
+/** How a prong goes on, in the order of the hands. Common practice. */
+export const PRONG_PUT_ON: readonly string[] = [
+  'Hold it up first: every link seated, the chain untwisted so that it hangs as an open triangle.',
+  'Live ring outside, dead ring on the dog’s side.',
+  'Pass it under the neck and close it at a link: anchor one prong, squeeze the other. Never over the head.',
+  'Free both ears, then turn it slowly, for the hair.',
+];

@@ -239,7 +239,7 @@ watch(
             </div>
           </div>
           <div v-if="spare > 0" class="mt-3 flex flex-wrap items-center gap-2 border-t border-line pt-3">
-            <span class="text-sm text-soft">Taken out, to the bag:</span>
+            <span class="text-sm text-soft">Taken out; keep them, labelled:</span>
             <button
               v-for="n in spare"
               :key="n"

@@ -16,9 +16,14 @@ const id = useId();
 const section = computed(() => prongSection(props.collar, props.split, props.girthMm, props.ringAt));
 const girths = computed(() => prongGirths(props.collar, props.split.left + props.split.right, props.girthMm));
 const radius = computed(() => section.value.neckRadius);
-const reach = computed(() => 9 + props.collar.gaugeMm * 3.4);
+/** How far a link stands off the skin, mm, by gauge. From memory. */
+const reach = computed(() => 2 + props.collar.gaugeMm * 4.5);
 const wire = computed(() => Math.max(1.6, props.collar.gaugeMm * 0.95));
-const half = computed(() => Math.max(radius.value, section.value.restRadius + section.value.centre.y) + reach.value + radius.value * 0.34);
+const half = computed(() => {
+  const { restRadius, centre } = section.value;
+  const roundabout = Math.max(radius.value, restRadius + centre.y) + reach.value + radius.value * 0.34;
+  return Math.max(roundabout, restRadius + reach.value * 2.4);
+});
 const text = computed(() => half.value / 13.5);
 const label = computed(
   () =>

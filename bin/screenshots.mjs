@@ -1,0 +1,76 @@
+#!/usr/bin/env node
+/**
+ * `npm run screenshots`: one current picture of each main view, from the demo kennel of a running Banter
+ * (BANTER_URL, http://127.0.0.1:8080 by default), into docs/screenshots/.
+ */
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { projectDir } from './lib/places.mjs';
+import { run, say } from './lib/say.mjs';
+
+const base = process.env.BANTER_URL ?? 'http://127.0.0.1:8080';
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+
+/** Name of the picture, address (a dog by name after @), size, scheme, and what is done first. */
+const VIEWS = [
+  ['welcome', '/', desk, 'light'],
+  ['dogs', '/dogs', desk, 'light'],
+  ['dog', '/dogs/@Tansy', desk, 'light'],
+  ['tape', '/dogs/@Wick/tape', desk, 'light', fillTape],
+  ['bench', '/dogs/@Hale/bench', desk, 'light'],
+  ['bench-between', '/dogs/@Fern/bench', { width: 1280, height: 2250 }, 'light'],
+  ['check', '/dogs/@Pip/check', desk, 'light', answerSome],
+  ['locker', '/locker', desk, 'light'],
+  ['house-rules', '/house', desk, 'light'],
+  ['bench-dark', '/dogs/@Hale/bench', desk, 'dark'],
+  ['bench-phone', '/dogs/@Hale/bench', phone, 'light'],
+  ['check-phone', '/dogs/@Pip/check', phone, 'dark'],
+  ['dogs-phone', '/dogs', phone, 'light'],
+];
+
+async function fillTape(page) {
+  for (const [index, text] of ['47.8', '39.2', '39.1'].entries())
+    await page
+      .getByLabel(`Reading ${index + 1}`)
+      .first()
+      .fill(text);
+}
+async function answerSome(page) {
+  for (const answer of ['Freely', 'Both free', 'High, behind the ears', 'The flat hand', 'Spins freely', 'Stays up', 'It cannot']) {
+    await page.getByRole('radio', { name: answer, exact: true }).click();
+  }
+  await page.evaluate(() => scrollTo(0, 0));
+}
+
+await run(async () => {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-dev-shm-usage',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
+  });
+  for (const [name, path, viewport, colorScheme, first] of VIEWS) {
+    const context = await browser.newContext({ viewport, colorScheme, locale: 'en-GB', timezoneId: 'Europe/London' });
+    const page = await context.newPage();
+    let address = path;
+    if (path !== '/') {
+      await page.request.post(`${base}/api/sign-in/demo`);
+      const { dogs } = await (await page.request.get(`${base}/api/dogs`)).json();
+      address = path.replace(/@(\w+)/, (_all, dog) => dogs.find((card) => card.dog.name === dog).dog.id);
+    }
+    await page.goto(base + address, { waitUntil: 'networkidle' });
+    await first?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(projectDir, 'docs', 'screenshots', `${name}.png`) });
+    await context.close();
+    say(name);
+  }
+  await browser.close();
+});

@@ -1,0 +1,131 @@
+import { contractSpeaker } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import { collarKind, fittingDog, latestGirths, nextStep, type DogCard, type Taping } from '../index.ts';
+import { houseRules, taping as tapingOf, type GirthSite } from '@banter/core';
+
+const dogId = uuidv7();
+const kept = { recordedAt: '2026-03-02T09:00:00.000Z', personId: uuidv7(), personName: 'Robin', coreVersion: '0.1.0', rules: {} };
+const dog: DogCard['dog'] = {
+  id: dogId,
+  version: 1,
+  name: 'Bracken',
+  breed: '',
+  sex: 'female',
+  bornOn: null,
+  bornGuessed: false,
+  weightG: 27_000,
+  neckBuild: 'average',
+  pull: 'drags',
+  worksOn: 'left',
+  owner: '',
+  notes: '',
+  archivedAt: null,
+};
+function taped(site: GirthSite, mm: number, at: string, correctsId: string | null = null): Taping {
+  const { reasons, ...result } = tapingOf({ site, readingsMm: [mm, mm, mm], weightKg: 27, neckBuild: 'average' }, houseRules());
+  return {
+    id: uuidv7(),
+    dogId,
+    site,
+    readingsMm: [mm, mm, mm],
+    typed: [],
+    overCoat: false,
+    coatDepthMm: null,
+    weightG: 27_000,
+    neckBuild: 'average',
+    at,
+    correctsId,
+    tapedMm: mm,
+    basis: 'skin',
+    result,
+    reasons,
+    ...kept,
+  };
+}
+const collar = { id: uuidv7(), name: 'Alder', numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 } };
+const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 } };
+const right = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+const kind = collarKind('prong');
+
+function card(girths: Taping[], answers?: object): DogCard {
+  const facts = fittingDog(dog, latestGirths(girths));
+  const plan = {
+    id: uuidv7(),
+    dogId,
+    collarId: collar.id,
+    kind: 'prong' as const,
+    choices,
+    note: '',
+    at: '2026-03-02T10:00:00.000Z',
+    inputs: { dog: facts, tapingIds: [], collar },
+    outcome: kind.plan(facts, collar, [collar], choices, houseRules()),
+    ...kept,
+  };
+  const check = answers && {
+    id: uuidv7(),
+    dogId,
+    planId: plan.id,
+    kind: 'prong' as const,
+    on: choices.split,
+    answers: answers as Record<string, unknown>,
+    note: '',
+    at: '2026-03-02T10:10:00.000Z',
+    attempt: 1,
+    outcome: kind.check(facts, collar, choices, choices.split, answers, [], houseRules()),
+    ...kept,
+  };
+  return { dog, girths, plan, check: check ?? null } as unknown as DogCard;
+}
+const step = (one: DogCard) => nextStep(one, {}, contractSpeaker);
+const morning = '2026-03-02T09:00:00.000Z';
+const later = '2026-03-20T09:00:00.000Z';
+
+describe('the next step of a dog', () => {
+  it('is to tape, to weigh, to size, to check, in that order', () => {
+    expect(step({ dog, girths: [], plan: null, check: null })).toMatchObject({ goTo: 'tape', tone: 'open' });
+    expect(step({ dog: { ...dog, weightG: null }, girths: [taped('high', 398, morning)], plan: null, check: null })).toMatchObject({ goTo: 'edit' });
+    expect(step({ dog, girths: [taped('high', 398, morning)], plan: null, check: null })).toMatchObject({ goTo: 'bench', sentence: 'Size a collar.' });
+    expect(step(card([taped('high', 398, morning)]))).toMatchObject({ goTo: 'check', tone: 'open' });
+    expect(step(card([taped('high', 398, morning)], right))).toEqual({
+      goTo: null,
+      tone: 'good',
+      sentence: 'Fitted: 3.0 mm prong, 11 links (6 left, 5 right).',
+    });
+  });
+
+  it('is to tape again when the high girth may have been taken lower down', () => {
+    expect(step({ dog, girths: [taped('high', 478, morning)], plan: null, check: null })).toMatchObject({ goTo: 'tape', tone: 'mind' });
+  });
+
+  it('is what the last check asked for', () => {
+    expect(step(card([taped('high', 380, morning)], { ...right, under: 'flat-hand', turns: 'spins' }))).toMatchObject({
+      goTo: 'check',
+      tone: 'mind',
+      sentence: 'Take out one link, on the dog’s left.',
+    });
+    expect(step(card([taped('high', 398, morning)], { ...right, overHead: 'yes' }))).toMatchObject({ goTo: 'bench', tone: 'stop' });
+  });
+
+  it('is the bench again when the dog has grown out of what was decided, and not when it still fits', () => {
+    const then = [taped('high', 398, morning)];
+    expect(step({ ...card(then, right), girths: [...then, taped('high', 408, later)] }).tone).toBe('good');
+    expect(step({ ...card(then, right), girths: [...then, taped('high', 425, later)] })).toMatchObject({
+      goTo: 'bench',
+      tone: 'mind',
+      sentence: expect.stringContaining('presses'),
+    });
+  });
+
+  it('is the bench again at once when the head, taped since, is found to be too narrow', () => {
+    const then = [taped('high', 398, morning)];
+    expect(step({ ...card(then, right), girths: [...then, taped('head', 415, later)] })).toMatchObject({ goTo: 'bench', tone: 'stop' });
+  });
+
+  it('goes by the correction and not by what it corrects, even when that was later', () => {
+    const wrong = taped('high', 478, later);
+    const fixed = taped('high', 398, morning, wrong.id);
+    expect(latestGirths([wrong, fixed]).high?.id).toBe(fixed.id);
+    expect(step({ dog, girths: [wrong, fixed], plan: null, check: null }).goTo).toBe('bench');
+  });
+});

@@ -1,0 +1,66 @@
+import { readdirSync, readFileSync, existsSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { BASE, files } from './repository.ts';
+import { GRAMS_PER_UNIT, MM_PER_UNIT, TYPICAL_PITCH_MM } from '@banter/core';
+import { describe, expect, it } from 'vitest';
+
+const text = (path: string) => readFileSync(join(BASE, path), 'utf8');
+const documents = [
+  'README.md',
+  ...readdirSync(join(BASE, 'docs'))
+    .filter((name) => name.endsWith('.md'))
+    .map((name) => `docs/${name}`),
+];
+
+describe('the documents', () => {
+  it('name only files that are there', () => {
+    for (const document of documents) {
+      const named = [...text(document).matchAll(/`((?:core|contract|server|web|e2e|bin|bench|docs)\/[\w./-]+\.\w+)`/g)].map((match) => match[1]!);
+      const linked = [...text(document).matchAll(/\]\(((?!https?:)[^)#]+)\)/g)].map((match) => join(document.startsWith('docs/') ? 'docs' : '', match[1]!));
+      for (const path of [...named, ...linked].filter((one) => !one.includes('KIND')))
+        expect([document, path, existsSync(join(BASE, path))]).toEqual([document, path, true]);
+    }
+  });
+
+  it('list every variable that is read, and every command', () => {
+    const readme = text('README.md');
+    const read = new Set(
+      files('server', 'bin')
+        .filter((path) => !path.includes('test'))
+        .flatMap((path) => [...text(path).matchAll(/env\.([A-Z_]+)/g)].map((match) => match[1]!)),
+    );
+    // Set by the scripts for one another, or the machine's own.
+    for (const inner of ['PATH', 'NODE_ENV', 'BANTER_ENDS_WITH_STDIN', 'BANTER_URL']) read.delete(inner);
+    for (const variable of read) expect(readme).toContain(`\`${variable}\``);
+    const { scripts } = JSON.parse(text('package.json')) as { scripts: Record<string, string> };
+    for (const [, command] of readme.matchAll(/`npm run ([\w-]+)`/g)) expect(Object.keys(scripts)).toContain(command);
+  });
+
+  it('give the values that the code has', () => {
+    const sources = text('docs/sources.md');
+    expect(sources).toContain(`inch ${MM_PER_UNIT.in} mm, foot ${MM_PER_UNIT.ft} mm`);
+    expect(sources.replace(/(?<=\d) (?=\d)/g, '')).toContain(`${GRAMS_PER_UNIT.lb / 1000} kg`);
+    for (const { name, pitchMm } of TYPICAL_PITCH_MM) expect(sources).toContain(`${name} ${pitchMm}`);
+    const palette = text('web/style.css');
+    for (const [colour] of text('docs/design.md').matchAll(/#[0-9a-f]{6}/g)) expect(palette).toContain(colour);
+  });
+
+  it('show pictures that are few and not large', () => {
+    const pictures = readdirSync(join(BASE, 'docs', 'screenshots'));
+    expect(pictures.length).toBeLessThan(20);
+    for (const picture of pictures) expect(statSync(join(BASE, 'docs', 'screenshots', picture)).size).toBeLessThan(500_000);
+  });
+});
+
+describe('the code', () => {
+  it('names a source for every public rule of the core', () => {
+    for (const path of files('core/measure', 'core/collars', 'core/neck').filter(
+      (one) => one.endsWith('.ts') && !one.includes('.test.') && !/reasons|words|questions/.test(one),
+    )) {
+      const documented = /common practice|from memory|source:|contract\)|geometry/i.test(text(path));
+      // Pure bookkeeping, without a value or rule of the trade in it.
+      const bookkeeping = /clock\.ts|median\.ts|scale-bar\.ts|link-instruction\.ts|judge-links\.ts/.test(path);
+      expect([path, documented || bookkeeping]).toEqual([path, true]);
+    }
+  });
+});
