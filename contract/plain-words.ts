@@ -53,3 +53,12 @@ export { z };
 
 /** A finite number between two ends, both included. */
 export const between = (low: number, high: number) => z.number().min(low).max(high);
+
+/** Refuses a range whose most is below its least, at the name of its most. */
+export const inOrder =
+  <Low extends string, High extends string>(low: Low, high: High) =>
+  ({ value, issues }: z.core.ParsePayload<Record<Low | High, number>>): void => {
+    if (value[high] < value[low]) {
+      issues.push({ code: 'custom', path: [high], input: value[high], message: `${high} must not be below ${low}.` });
+    }
+  };

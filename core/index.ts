@@ -10,6 +10,7 @@ export { exactLength, speakGap, speakGirth } from './units/speak-length.ts';
 export { speakMass } from './units/speak-mass.ts';
 export { benchSpeaker, contractSpeaker, type Speaker } from './units/speaker.ts';
 export { countOf, countWord } from './units/count-words.ts';
+export { percent } from './units/percent.ts';
 
 export { wordReason, type Reason, type ReasonWords } from './reasons/reason.ts';
 export {
@@ -63,6 +64,48 @@ export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, PRONG_PUT_ON, type ProngCheck
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
 export { CHECK_STEPS, checkProngFit, type CheckStep, type EarlierProngCheck, type ProngCheck, type ProngCheckResult } from './collars/prong/fit-check.ts';
 export { checkStepSentence } from './collars/prong/check-step-words.ts';
+
+export {
+  judgeSlip,
+  recommendedSlip,
+  shortestPassing,
+  SLIP_SCHOOLS,
+  SLIP_STEP_MM,
+  SLIP_VERDICTS,
+  sizeSlip,
+  type SlipFit,
+  type SlipNeck,
+  type SlipSchool,
+  type SlipVerdict,
+} from './collars/slip/size-slip.ts';
+export { SLIP_REASON_WORDS, type SlipReason } from './collars/slip/slip-reasons.ts';
+export {
+  BACKUP_EXTRA_MM,
+  CLIP_ON_REASON_WORDS,
+  CLIP_ON_USES,
+  sizeClipOnSlip,
+  type ClipOnReason,
+  type ClipOnUse,
+} from './collars/clip-on-slip/size-clip-on-slip.ts';
+export {
+  judgeMartingale,
+  loopHang,
+  MARTINGALE_SCHOOLS,
+  MARTINGALE_VERDICTS,
+  martingaleReasons,
+  sizeMartingale,
+  strapBySchool,
+  type MartingaleFit,
+  type MartingaleSchool,
+  type MartingaleStrap,
+  type MartingaleVerdict,
+} from './collars/martingale/size-martingale.ts';
+export { MARTINGALE_REASON_WORDS, type MartingaleReason } from './collars/martingale/martingale-reasons.ts';
+export { mostCentralSize, sizeStrap, STRAP_FINGERS, STRAP_KINDS, STRAP_VERDICTS, type StrapKind, type StrapVerdict } from './collars/strap/size-strap.ts';
+export { STRAP_REASON_WORDS, type StrapReason } from './collars/strap/strap-reasons.ts';
+export { HEAD_COLLAR_VERDICTS, sizeHeadCollar, type HeadCollarFace, type HeadCollarVerdict } from './collars/head-collar/size-head-collar.ts';
+export { HEAD_COLLAR_REASON_WORDS, type HeadCollarReason } from './collars/head-collar/head-collar-reasons.ts';
+export { CONTACT_REASON_WORDS, CONTACT_VERDICTS, contactPosts, type ContactReason, type ContactVerdict } from './collars/electronic/contact-posts.ts';
 
 export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';
 export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/girth-profile.ts';

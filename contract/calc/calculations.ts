@@ -1,6 +1,12 @@
 import type { Calculation } from './calculation.ts';
+import { clipOnSlip } from './clip-on-slip.ts';
+import { contacts } from './contacts.ts';
 import { fingerSlack } from './finger-slack.ts';
+import { headCollar } from './head-collar.ts';
+import { martingale } from './martingale.ts';
 import { prong } from './prong.ts';
+import { slip } from './slip.ts';
+import { strap } from './strap.ts';
 import { tape } from './tape.ts';
 
 /** Every calculation of the contract by the name in its address, `POST /api/calc/NAME`. */
@@ -8,6 +14,12 @@ export const CALCULATIONS = {
   tape,
   'finger-slack': fingerSlack,
   prong,
+  slip,
+  'clip-on-slip': clipOnSlip,
+  martingale,
+  strap,
+  'head-collar': headCollar,
+  contacts,
 } as const;
 
 export type CalculationName = keyof typeof CALCULATIONS;

@@ -1,5 +1,5 @@
 import { contractSpeaker, fingerSlack as slackOfFingers } from '@banter/core';
-import { FingerThicknessMm, FingerWidthMm, NeckGirthMm } from '../measures.ts';
+import { FingerFields, fingerNotNarrower, NeckGirthMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
 import { calculation, ReasonShape } from './calculation.ts';
@@ -8,15 +8,10 @@ export const FingerSlackRequest = z
   .strictObject({
     girthMm: NeckGirthMm,
     fingers: z.literal([1, 2, 3, 4]),
-    fingerThicknessMm: FingerThicknessMm,
-    fingerWidthMm: FingerWidthMm,
+    ...FingerFields,
     rules: RuleOverrides.optional(),
   })
-  .check(({ value, issues }) => {
-    if (value.fingerWidthMm < value.fingerThicknessMm) {
-      issues.push({ code: 'custom', path: ['fingerWidthMm'], input: value.fingerWidthMm, message: 'A finger is not narrower than it is thick.' });
-    }
-  });
+  .check(fingerNotNarrower);
 
 export const FingerSlackAnswer = z.object({ slackMm: z.number(), reasons: z.array(ReasonShape) });
 

@@ -1,5 +1,6 @@
 import type { ReasonWords } from '../../reasons/reason.ts';
 import { countOf } from '../../units/count-words.ts';
+import { percent } from '../../units/percent.ts';
 import type { GaugeSchool } from './gauge-schools.ts';
 import { GAUGE_SCHOOL_WORDS } from './school-words.ts';
 import { gaugeName } from './prong-collar.ts';
@@ -32,8 +33,6 @@ export type ProngChoiceReason =
   | { code: 'no-finer-fits'; fromMm: number }
   | { code: 'heavier-than-school-goes'; school: GaugeSchool; takenMm: number }
   | { code: 'nothing-fits' };
-
-const percent = (ratio: number) => `${Math.round(ratio * 1000) / 10} %`;
 
 export const PRONG_REASON_WORDS: ReasonWords<ProngReason> = {
   'slack-inside': (r, speak) =>
