@@ -1,12 +1,17 @@
 import { CALCULATIONS } from './calc/calculations.ts';
 import { z } from './plain-words.ts';
-import { Doorstep, Me, SignIn, SignUp } from './records/account.ts';
+import { FitsAnswer, FitsRequest } from './calc/fits.ts';
+import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
 import { Dog, DogFacts } from './records/dog.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
+import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
-import { CollarsPage, DogPage, DogsPage } from './records/pages.ts';
+import { LinkMove, NewLinkMove } from './records/link-move.ts';
+import { CollarsPage, DogPage, DogsPage, LockerPage, PlacesPage } from './records/pages.ts';
+import { Place, PlaceFacts } from './records/place.ts';
 import { NewPlan, Plan } from './records/plan.ts';
+import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewTaping, Taping } from './records/taping.ts';
 
 /** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
@@ -53,14 +58,38 @@ export const ENDPOINTS: readonly Endpoint[] = [
     request: KennelSettings,
     answer: Kennel,
   },
+  { method: 'put', path: '/api/me', summary: 'Changes what somebody says of themselves: their finger.', signIn: true, request: PersonFacts, answer: Me },
+  { method: 'get', path: '/api/people', summary: 'The people of the kennel, and how well their tapes agree.', signIn: true, answer: PeoplePage },
+  {
+    method: 'get',
+    path: '/api/locker',
+    summary: 'Everything the kennel owns, where its links are, and what is to be bought.',
+    signIn: true,
+    answer: LockerPage,
+  },
+  { method: 'get', path: '/api/places', summary: 'The places where the kennel works, with what is allowed there.', signIn: true, answer: PlacesPage },
+  {
+    method: 'post',
+    path: '/api/fits',
+    summary: 'Many dogs against one stock: every kind of collar for each.',
+    signIn: false,
+    request: FitsRequest,
+    answer: FitsAnswer,
+  },
   { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),
   ...record('tapings', 'taping', NewTaping, Taping, false),
+  ...record('screenings', 'screening', NewScreening, Screening, false),
+  ...record('lifts', 'lift', NewLift, Lift, false),
   ...record('plans', 'plan', NewPlan, Plan, false),
   ...record('fit-checks', 'fit check', NewFitCheck, FitCheck, false),
+  ...record('places', 'place', PlaceFacts, Place, true),
+  ...record('gear', 'piece of gear', GearFacts, Gear, true),
+  ...record('wants', 'thing to buy', WantFacts, Want, true),
+  ...record('link-moves', 'move of links', NewLinkMove, LinkMove, false),
   ...Object.entries(CALCULATIONS).map(([name, { summary, request, answer }]): Endpoint => ({
     method: 'post',
     path: `/api/calc/${name}`,

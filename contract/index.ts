@@ -3,20 +3,45 @@ export { z } from './plain-words.ts';
 export { fieldErrors, Problem, PROBLEMS, type FieldError, type ProblemCode } from './problem.ts';
 export { RuleOverrides } from './rules.ts';
 export { CALCULATIONS, calculationOf, type CalculationName } from './calc/calculations.ts';
+export { computeFits, FitDog, FitsAnswer, FitsRequest, fittingDogOf, MOST_DOGS } from './calc/fits.ts';
 export { ENDPOINTS, type Endpoint } from './endpoints.ts';
 
 export { COLLAR_KINDS, COLLAR_KIND_NAMES, collarKind, type AnyCollarKind, type CollarKindName } from './collars/collar-kinds.ts';
-export type { CheckOutcome, CollarKind, EarlierCheck, FittingDog, PlanOutcome, StockedCollar } from './collars/collar-kind.ts';
+export {
+  PURPOSES,
+  type CheckOutcome,
+  type CollarKind,
+  type EarlierCheck,
+  type FittedStock,
+  type FittingDog,
+  type Knob,
+  type NumberField,
+  type PlanOutcome,
+  type Purpose,
+  type StockedCollar,
+  type Suggestion,
+} from './collars/collar-kind.ts';
+export { decidingRow, fitAll, fitKind, schoolsSay, stockByKind, type KindFit, type SchoolSays, type StockByKind } from './collars/fit-all.ts';
+export type { MadeUpChoices, MadeUpOutcome } from './collars/made-up-kind.ts';
+export { MartingaleNumbersShape } from './collars/martingale.ts';
+export { ElectronicNumbersShape } from './collars/electronic.ts';
+export { HeadCollarNumbersShape } from './collars/head-collar.ts';
+export { SlipNumbersShape } from './collars/slip.ts';
+export { StrapNumbersShape } from './collars/strap.ts';
 export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, type ProngCheckOutcome, type ProngPlanOutcome } from './collars/prong.ts';
 export { ProngNumbers } from './collars/prong-numbers.ts';
 
 export { Instant, RecordId } from './records/common.ts';
-export { Doorstep, Me, SignIn, SignUp } from './records/account.ts';
-export { Kennel, KennelSettings } from './records/kennel.ts';
+export { Doorstep, Me, MeasuredFinger, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
+export { FIRST_SETTINGS, houseOf, Kennel, KennelSettings, USUAL_HEAD_COLLAR_CHART } from './records/kennel.ts';
+export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
+export { lawAt, Place, PlaceFacts } from './records/place.ts';
+export { CONDITIONS, GEAR, Gear, GearFacts, Want, WantFacts, type GearName } from './records/gear.ts';
+export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
-export { nextStep, type NextStep } from './records/next-step.ts';
-export { CollarsPage, DogCard, DogPage, DogsPage } from './records/pages.ts';
+export { nextStep, type NextStep, type NextStepToday } from './records/next-step.ts';
+export { CollarsPage, DogCard, DogPage, DogsPage, LockerPage, PlacesPage } from './records/pages.ts';

@@ -28,7 +28,19 @@ export { median } from './measure/median.ts';
 export { technicalError, type TechnicalError } from './measure/technical-error.ts';
 export { skinGirth } from './measure/skin-girth.ts';
 export { expectedHighGirth, NECK_BUILDS, type NeckBuild } from './measure/neck-build.ts';
-export { GIRTH_SITES, POSSIBLE_GIRTH_MM, SITE_WORDS, type GirthSite } from './measure/sites.ts';
+export {
+  GIRTH_SITES,
+  isGirthSite,
+  LENGTH_SITES,
+  POSSIBLE_GIRTH_MM,
+  POSSIBLE_TAPE_MM,
+  SITE_WORDS,
+  TAPE_SITE_WORDS,
+  TAPE_SITES,
+  type GirthSite,
+  type LengthSite,
+  type TapeSite,
+} from './measure/sites.ts';
 export { BREED_NAMES } from './measure/breed-names.ts';
 export { likelyGirth } from './measure/likely-girth.ts';
 export { taping, type Taping, type TapingResult } from './measure/taping.ts';
@@ -59,6 +71,7 @@ export {
   type RingPlace,
   type WorkingSide,
 } from './collars/prong/prong-hardware.ts';
+export { prongRows, RING_TRAVEL_MM } from './collars/prong/prong-rows.ts';
 export { COLLAR_DOUBT_WORDS, collarDoubts, type CollarDoubt } from './collars/prong/measure-collar.ts';
 export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, PRONG_PUT_ON, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
@@ -106,6 +119,79 @@ export { STRAP_REASON_WORDS, type StrapReason } from './collars/strap/strap-reas
 export { HEAD_COLLAR_VERDICTS, sizeHeadCollar, type HeadCollarFace, type HeadCollarVerdict } from './collars/head-collar/size-head-collar.ts';
 export { HEAD_COLLAR_REASON_WORDS, type HeadCollarReason } from './collars/head-collar/head-collar-reasons.ts';
 export { CONTACT_REASON_WORDS, CONTACT_VERDICTS, contactPosts, type ContactReason, type ContactVerdict } from './collars/electronic/contact-posts.ts';
+
+export { balances, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from './locker/link-ledger.ts';
+export { girthsThroughCoat, USUAL_FINGER, type FittingDog } from './fit/fitting-dog.ts';
+export { factor, gap, girth, holdRow, share, speakLimit, speakQuantity, worstTone, type FitRow, type FitTone, type Quantity } from './fit/fit-row.ts';
+export { fitStock, type HeadCollarSize, type House, type Judged, type Setting, type Sizer, type StockFit } from './fit/sizer.ts';
+export {
+  DEFAULT_HOUSE_SCHOOLS,
+  HOUSE_SCHOOL_NAMES,
+  HOUSE_SCHOOL_OPTIONS,
+  HOUSE_SCHOOL_WORDS,
+  houseSchools,
+  type HouseSchoolName,
+  type HouseSchools,
+} from './rules/house-schools.ts';
+
+export {
+  checkBySpec,
+  specReasonWords,
+  type CheckAnswers,
+  type CheckContext,
+  type CheckFault,
+  type CheckSpec,
+  type SpecReason,
+  type SpecResult,
+} from './check/check-spec.ts';
+export { slackOfFingersUnder } from './check/fingers-under.ts';
+
+export { HAZARD_WORDS, HAZARDS, RESTRICTED_HAZARDS, SCREENED_HAZARDS, type Hazard } from './screen/hazards.ts';
+export {
+  levelOf,
+  SCREEN_ITEM_IDS,
+  SCREEN_ITEMS,
+  SCREEN_LEVEL_WORDS,
+  SCREEN_LEVELS,
+  type HouseScreen,
+  type ScreenItem,
+  type ScreenItemId,
+  type ScreenLevel,
+} from './screen/screen-items.ts';
+export { answersOfRecord, screenCollar, type ScreenAnswer, type ScreenFinding, type Screening, type ScreenResult } from './screen/screen-collar.ts';
+export { lawOf, type LawResult, type LawWord, type Place } from './screen/local-law.ts';
+
+export { SLIP_MATERIALS, slipSizer, type SlipMaterial, type SlipNumbers, type SlipOptions } from './collars/slip/fit-slip.ts';
+export { loopLetter, slipStrength } from './collars/slip/slip-strength.ts';
+export { SLIP_CHECK, SLIP_PUT_ON } from './collars/slip/check-slip.ts';
+export { clipOnSlipSizer, type ClipOnNumbers, type ClipOnOptions } from './collars/clip-on-slip/fit-clip-on-slip.ts';
+export { CLIP_ON_CHECK, CLIP_ON_PUT_ON } from './collars/clip-on-slip/check-clip-on-slip.ts';
+export { houseStrap, martingaleSizer, martingaleWidth, type MartingaleNumbers, type MartingaleOptions } from './collars/martingale/fit-martingale.ts';
+export { MARTINGALE_CHECK, MARTINGALE_PUT_ON } from './collars/martingale/check-martingale.ts';
+export {
+  BUCKLES,
+  holesAround,
+  strapSizer,
+  usualFingers,
+  type BetweenHoles,
+  type Buckle,
+  type StrapNumbers,
+  type StrapOptions,
+} from './collars/strap/fit-strap.ts';
+export { STRAP_PUT_ON, strapCheck } from './collars/strap/check-strap.ts';
+export { headCollarSizer, type HeadCollarNumbers, type HeadCollarOptions } from './collars/head-collar/fit-head-collar.ts';
+export { HEAD_COLLAR_CHECK, HEAD_COLLAR_PUT_ON } from './collars/head-collar/check-head-collar.ts';
+export {
+  ELECTRONIC_REASON_WORDS,
+  electronicSizer,
+  STIMULATION_MODES,
+  type ElectronicNumbers,
+  type ElectronicOptions,
+  type ElectronicReason,
+  type StimulationMode,
+} from './collars/electronic/fit-electronic.ts';
+export { electronicCheck, FENCE_PUT_ON, REMOTE_PUT_ON } from './collars/electronic/check-electronic.ts';
+export { clearOfWindpipe, hoursApart, PLACEMENT_SCHOOLS, placeInSchool, type PlacementSchool } from './neck/contact-place.ts';
 
 export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';
 export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/girth-profile.ts';

@@ -6,13 +6,16 @@ import type { DataSource } from 'typeorm';
 import { SESSION_MS, SessionStore } from './data/session-store.ts';
 import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
-import { calcRoutes } from './http/calc-routes.ts';
+import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { contentPolicy, sameOriginOnly } from './http/guards.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { recordRoutes } from './http/record-routes.ts';
 
 export const COOKIE_NAME = 'banter.session';
+
+/** Requests about many dogs that one address may send in a minute. */
+const FITS_PER_MINUTE = 60;
 
 export type AppOptions = {
   dataSource: DataSource;
@@ -49,6 +52,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     response.json(document);
   });
   app.use('/api/calc', calcRoutes(limits.calculationsPerMinute ?? 3000));
+  app.use('/api', fitsRoutes(FITS_PER_MINUTE));
 
   app.use('/api', sameOriginOnly);
   app.use(

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import type { DogFacts, NewTaping } from '@banter/contract';
+import { SCREEN_ITEM_IDS } from '@banter/core';
 import type { Express } from 'express';
 import mysql from 'mysql2/promise';
 import pino from 'pino';
@@ -76,6 +77,8 @@ export const someDog: DogFacts = {
   worksOn: 'left',
   owner: '',
   notes: '',
+  placeId: null,
+  house: null,
   archivedAt: null,
 };
 
@@ -83,6 +86,7 @@ export const someCollar = {
   kind: 'prong',
   name: 'Hook one',
   metal: 'stainless',
+  condition: 'sound',
   measuredOn: '2026-03-01',
   note: '',
   retiredAt: null,
@@ -92,6 +96,7 @@ export const someCollar = {
 export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping => ({
   dogId,
   site: 'high',
+  way: 'tape',
   readingsMm: [397, 398, 399],
   typed: ['39.7', '39.8', '39.9'],
   overCoat: false,
@@ -105,25 +110,46 @@ export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping 
 
 /** A dog, taped, with a collar in the locker and a plan for it. Answers their ids. */
 export async function fittedDog(agent: TestAgent) {
-  const ids = { dog: uuidv7(), collar: uuidv7(), high: uuidv7(), head: uuidv7(), plan: uuidv7(), check: uuidv7() };
+  const ids = { place: uuidv7(), screening: uuidv7(), dog: uuidv7(), collar: uuidv7(), high: uuidv7(), head: uuidv7(), plan: uuidv7(), check: uuidv7() };
   const must = async (path: string, body: object) => {
     const response = await agent.put(path).send(body);
     if (response.status !== 201) throw new Error(`${path} answered ${response.status}: ${response.text}`);
   };
   await must(`/api/dogs/${ids.dog}`, someDog);
+  await must(`/api/places/${ids.place}`, somePlace);
+  await must(`/api/screenings/${ids.screening}`, screening(ids.dog));
   await must(`/api/collars/${ids.collar}`, someCollar);
   await must(`/api/tapings/${ids.high}`, taping(ids.dog));
   await must(`/api/tapings/${ids.head}`, taping(ids.dog, { site: 'head', readingsMm: [471, 472, 473] }));
-  await must(`/api/plans/${ids.plan}`, plan(ids.dog, ids.collar));
+  await must(`/api/plans/${ids.plan}`, plan(ids.dog, ids.collar, { placeId: ids.place }));
   await must(`/api/fit-checks/${ids.check}`, fitCheck(ids.dog, ids.plan));
   return ids;
 }
+
+export const somePlace = {
+  name: 'Home field',
+  collars: { prong: 'allowed' },
+  checkedBy: 'Tester',
+  checkedOn: '2026-03-01',
+  source: '',
+  retiredAt: null,
+};
+
+export const screening = (dogId: string, answers: object = {}) => ({
+  dogId,
+  answers: { ...Object.fromEntries(SCREEN_ITEM_IDS.map((id) => [id, 'no'])), ...answers },
+  note: '',
+  at: '2026-03-02T08:50:00.000Z',
+});
+
+export const prongChoices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 }, start: null, ring: 'live', ringPlace: 'nape' };
 
 export const plan = (dogId: string, collarId: string, more: object = {}) => ({
   dogId,
   collarId,
   kind: 'prong',
-  choices: { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 } },
+  choices: prongChoices,
+  placeId: null,
   note: '',
   at: '2026-03-02T09:10:00.000Z',
   ...more,

@@ -1,17 +1,24 @@
-import type { CheckQuestion, HouseRules, Reason, Speaker } from '@banter/core';
+import type {
+  CheckQuestion,
+  FitRow,
+  FitTone,
+  FittingDog,
+  Hazard,
+  House,
+  HouseRule,
+  HouseRules,
+  HouseSchoolName,
+  Reason,
+  Speaker,
+  TapeSite,
+} from '@banter/core';
 import type { z } from '../plain-words.ts';
 
-/** What is known of a dog when a collar is planned for it; lengths mm, weight kg. Girths are null while not taped. */
-export type FittingDog = {
-  weightKg: number | null;
-  pull: 'settled' | 'pulls' | 'drags';
-  worksOn: 'left' | 'right';
-  /** On the skin where that is known, else as taped over the coat. */
-  skinGirthMm: number | null;
-  /** As the tape showed it, over whatever hair there was. */
-  tapedGirthMm: number | null;
-  headGirthMm: number | null;
-};
+export type { FittingDog };
+
+/** What a collar is for; a kind may serve several. Common practice. */
+export const PURPOSES = ['walking', 'holding', 'backup', 'training', 'identity'] as const;
+export type Purpose = (typeof PURPOSES)[number];
 
 /** A collar of the stock as planning sees it: its id, and the numbers of its kind. */
 export type StockedCollar<Numbers> = { id: string; name: string; numbers: Numbers };
@@ -28,6 +35,29 @@ export type PlanOutcome = { keep: boolean; blocked: boolean };
 /** What a check comes to, whatever the kind. */
 export type CheckOutcome = { verdict: 'good' | 'adjust' | 'stop' | 'unclear' };
 
+/** One of a collar's own numbers, for the form that takes them. `as` says how it is typed; lengths are mm, masses g. */
+export type NumberField = {
+  id: string;
+  label: string;
+  hint?: string;
+  as: 'length' | 'mass' | 'count' | 'number' | 'choice' | 'several' | 'lengths' | 'yes-no';
+  /** Lengths that can be and that are likely, mm. */
+  possibleMm?: [number, number];
+  likelyMm?: [number, number];
+  options?: readonly { value: string; label: string }[];
+  /** May be left empty, which is null. */
+  optional?: boolean;
+};
+
+/** Something of the make-up that hands can change on the bench, in steps. */
+export type Knob = { id: string; label: string; as: 'length' | 'clock'; step: number; low: number; high: number; values?: readonly number[] };
+
+/** One collar of the stock, made up as well as it can be, and what that comes to. */
+export type FittedStock<Choices> = { collarId: string; choices: Choices; verdict: string; tone: FitTone };
+
+/** What Banter would take out of the stock for a dog: the best of it, and all of it, best first. */
+export type Suggestion<Choices> = { choice: { collarId: string; choices: Choices } | null; all: FittedStock<Choices>[]; reasons: (speak: Speaker) => Reason[] };
+
 /**
  * Everything that the contract needs to know of a kind of collar. A new kind is one folder in core, one such row in the
  * registry, and one drawing; records, services and pages are the same for all.
@@ -37,15 +67,31 @@ export type CheckOutcome = { verdict: 'good' | 'adjust' | 'stop' | 'unclear' };
  */
 export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, Answers, Result extends CheckOutcome> = {
   name: string;
+  /** What it does and for whom, in one sentence. */
+  about: string;
+  purposes: readonly Purpose[];
+  hazards: readonly Hazard[];
+  /** What has to be taped for it, in the order the hands go; what would help in `helps`. */
+  needs: readonly TapeSite[];
+  helps: readonly TapeSite[];
+  schools: readonly HouseSchoolName[];
+  ruleGroups: readonly HouseRule['group'][];
   numbers: z.ZodType<Numbers>;
+  fields: readonly NumberField[];
+  /** Collars as they are commonly sold, to begin with until a ruler has been laid on one's own. */
+  usual: readonly { name: string; numbers: Numbers }[];
+  describeNumbers: (numbers: Numbers, speak: Speaker) => string;
+  doubts: (numbers: Numbers, speak: Speaker) => Reason[];
   choices: z.ZodType<Choices>;
   setting: z.ZodType<Setting>;
   answers: z.ZodType<Answers>;
   /** What a fit check asks, in the order the hands go, and what it lets people count. */
   questions: readonly CheckQuestion[];
   counts: readonly { id: string; ask: string; how: string; most: number }[];
-  /** How it goes on, step by step. */
+  /** How it goes on, step by step; and the caution that stands beside keeping it. */
   putOn: readonly string[];
+  caution: string;
+  knobs: (numbers: Numbers) => readonly Knob[];
   /** How the collar is made up when it first goes on, and after a check's next step has been taken. */
   firstSetting: (choices: Choices) => Setting;
   nextSetting: (result: Result) => Setting;
@@ -53,6 +99,9 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   wornChoices: (choices: Choices, on: Setting | null) => Choices;
   /** What is missing before it can be planned, as sentences; empty when nothing is. */
   missing: (dog: FittingDog) => string[];
+  suggest: (dog: FittingDog, stock: readonly StockedCollar<Numbers>[], house: House) => Suggestion<Choices>;
+  /** What to look for in a shop for this dog, in words. */
+  wanted: (dog: FittingDog, house: House, speak: Speaker) => string;
   plan: (dog: FittingDog, collar: StockedCollar<Numbers>, stock: readonly StockedCollar<Numbers>[], choices: Choices, rules: HouseRules) => Outcome;
   check: (
     dog: FittingDog,
@@ -63,12 +112,25 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
     earlier: readonly EarlierCheck<Setting, Answers, Result>[],
     rules: HouseRules,
   ) => Result;
+  /** What to do, as one sentence; `now` is how the collar is made up before anything is done. */
+  planSentence: (
+    dogName: string,
+    dog: FittingDog,
+    collar: StockedCollar<Numbers>,
+    choices: Choices,
+    outcome: Outcome,
+    now: Setting | null,
+    speak: Speaker,
+  ) => string;
+  /** Each measure of a plan with its limit and the rule that set it. */
+  rows: (dog: FittingDog, collar: StockedCollar<Numbers>, choices: Choices, outcome: Outcome, rules: HouseRules) => FitRow[];
   /** How a fit is told in one line: `3.0 mm prong, 12 links (6 left, 6 right)`. */
   describePlan: (collar: StockedCollar<Numbers>, choices: Choices, outcome: Outcome, speak: Speaker) => string;
-  describeSetting: (on: Setting) => string;
+  describeSetting: (on: Setting, speak: Speaker) => string;
   planReasons: (outcome: Outcome, speak: Speaker) => Reason[];
-  /** The verdict of a plan in a word or two. */
+  /** The verdict of a plan in a word or two, and how sure it is. */
   planVerdict: (outcome: Outcome) => string;
+  planTone: (outcome: Outcome) => FitTone;
   checkSentence: (result: Result, on: Setting) => string;
   checkReasons: (result: Result, speak: Speaker) => Reason[];
 };

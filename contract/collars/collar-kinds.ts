@@ -1,9 +1,23 @@
+import { clipOnSlipKind } from './clip-on-slip.ts';
 import type { CheckOutcome, CollarKind, PlanOutcome } from './collar-kind.ts';
+import { fenceKind, remoteKind } from './electronic.ts';
+import { headCollarKind } from './head-collar.ts';
+import { martingaleKind } from './martingale.ts';
 import { prongKind } from './prong.ts';
+import { slipKind } from './slip.ts';
+import { flatKind, wideThroatKind } from './strap.ts';
 
 /** The one registry of collar kinds: a row a kind. */
 export const COLLAR_KINDS = {
   prong: prongKind,
+  slip: slipKind,
+  'clip-on-slip': clipOnSlipKind,
+  martingale: martingaleKind,
+  flat: flatKind,
+  'wide-throat': wideThroatKind,
+  'head-collar': headCollarKind,
+  remote: remoteKind,
+  fence: fenceKind,
 } as const;
 
 export type CollarKindName = keyof typeof COLLAR_KINDS;

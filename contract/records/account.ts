@@ -21,8 +21,32 @@ export type SignUp = z.infer<typeof SignUp>;
 export const SignIn = z.strictObject({ email: Email, password: z.string().min(1).max(200) });
 export type SignIn = z.infer<typeof SignIn>;
 
+/** Somebody's own finger, measured once; mm. */
+export const MeasuredFinger = z
+  .strictObject({
+    thicknessMm: z.number().min(5, 'A finger is not thinner than 5 mm.').max(40),
+    widthMm: z.number().max(40, 'A finger is not wider than 40 mm.'),
+  })
+  .refine(({ thicknessMm, widthMm }) => widthMm >= thicknessMm, { path: ['widthMm'], message: 'A finger is not narrower than it is thick.' });
+
+/** What a person says of themselves. */
+export const PersonFacts = z.strictObject({ finger: MeasuredFinger.nullable() });
+export type PersonFacts = z.infer<typeof PersonFacts>;
+
+/** How well somebody's readings agree, month by month (`2026-03`). */
+export const PersonTape = z.object({ month: z.string(), sets: z.number().int(), temMm: z.number(), temPercent: z.number() });
+
+/** The people of a kennel, their fingers, and whose tape can be trusted. */
+export const PeoplePage = z.object({
+  people: z.array(z.object({ id: RecordId, name: z.string(), finger: MeasuredFinger.nullable(), tape: z.array(PersonTape) })),
+});
+export type PeoplePage = z.infer<typeof PeoplePage>;
+
 /** Who is signed in, and where. */
-export const Me = z.object({ person: z.object({ id: RecordId, name: z.string(), email: z.string() }), kennel: Kennel });
+export const Me = z.object({
+  person: z.object({ id: RecordId, name: z.string(), email: z.string(), finger: MeasuredFinger.nullable() }),
+  kennel: Kennel,
+});
 export type Me = z.infer<typeof Me>;
 
 /** What the page before sign-in needs to know. */

@@ -1,6 +1,7 @@
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
+import { CONDITIONS } from './gear.ts';
 import { Instant, line, namedLine, RecordId } from './common.ts';
 
 /** Metals of a collar. Common practice. */
@@ -16,6 +17,7 @@ export const CollarFacts = z
     name: namedLine(60),
     metal: z.enum(METALS).nullable(),
     numbers: z.record(z.string(), z.unknown()),
+    condition: z.enum(CONDITIONS),
     measuredOn: z.iso.date().nullable(),
     note: line(400),
     retiredAt: Instant.nullable(),

@@ -1,6 +1,8 @@
 import { DOG_GRAMS, NECK_BUILDS, PULLS, WORKING_SIDES } from '@banter/core';
 import { between, z } from '../plain-words.ts';
+import { RuleOverrides } from '../rules.ts';
 import { Instant, line, namedLine, passage, RecordId } from './common.ts';
+import { OwnSchools } from './kennel.ts';
 
 /** A day, without a time. */
 const Day = z.iso.date();
@@ -20,6 +22,10 @@ export const DogFacts = z.strictObject({
   worksOn: z.enum(WORKING_SIDES),
   owner: line(120),
   notes: passage(4000),
+  /** Where it works, for the local law; null when that is not said. */
+  placeId: RecordId.nullable(),
+  /** What holds for this dog otherwise than for the house, with a note that says why. */
+  house: z.strictObject({ schools: OwnSchools, rules: RuleOverrides, note: namedLine(400) }).nullable(),
   archivedAt: Instant.nullable(),
 });
 export type DogFacts = z.infer<typeof DogFacts>;

@@ -1,7 +1,7 @@
-import { contractSpeaker } from '@banter/core';
+import { contractSpeaker, SCREEN_ITEM_IDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { collarKind, fittingDog, latestGirths, nextStep, type DogCard, type Taping } from '../index.ts';
+import { collarKind, FIRST_SETTINGS, fittingDog, latestGirths, nextStep, type DogCard, type Kennel, type Screening, type Taping } from '../index.ts';
 import { houseRules, taping as tapingOf, type GirthSite } from '@banter/core';
 
 const dogId = uuidv7();
@@ -20,6 +20,8 @@ const dog: DogCard['dog'] = {
   worksOn: 'left',
   owner: '',
   notes: '',
+  placeId: null,
+  house: null,
   archivedAt: null,
 };
 function taped(site: GirthSite, mm: number, at: string, correctsId: string | null = null): Taping {
@@ -36,6 +38,7 @@ function taped(site: GirthSite, mm: number, at: string, correctsId: string | nul
     neckBuild: 'average',
     at,
     correctsId,
+    way: 'tape',
     tapedMm: mm,
     basis: 'skin',
     result,
@@ -43,22 +46,44 @@ function taped(site: GirthSite, mm: number, at: string, correctsId: string | nul
     ...kept,
   };
 }
+const today = '2026-03-22';
+const kennel = {
+  ...FIRST_SETTINGS,
+  id: uuidv7(),
+  version: 1,
+  demo: false,
+  name: 'Gorse End',
+  lengthUnit: 'cm',
+  massUnit: 'kg',
+  timeZone: 'Europe/London',
+} as Kennel;
+const screening = (answers: Partial<Screening['answers']> = {}, at = '2026-03-01T09:00:00.000Z'): Screening => ({
+  id: uuidv7(),
+  dogId,
+  answers: { ...(Object.fromEntries(SCREEN_ITEM_IDS.map((id) => [id, 'no'])) as Screening['answers']), ...answers },
+  note: '',
+  at,
+  recordedAt: at,
+  personId: kept.personId,
+  personName: 'Robin',
+});
 const collar = { id: uuidv7(), name: 'Alder', numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 } };
-const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 } };
+const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 5 }, start: null, ring: 'live', ringPlace: 'nape' };
 const right = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
 const kind = collarKind('prong');
 
 function card(girths: Taping[], answers?: object): DogCard {
-  const facts = fittingDog(dog, latestGirths(girths));
+  const facts = fittingDog(dog, latestGirths(girths), { today });
   const plan = {
     id: uuidv7(),
     dogId,
     collarId: collar.id,
     kind: 'prong' as const,
     choices,
+    placeId: null,
     note: '',
     at: '2026-03-02T10:00:00.000Z',
-    inputs: { dog: facts, tapingIds: [], collar },
+    inputs: { dog: facts, tapingIds: [], collar, place: null, screen: { level: 'none', findings: [] } },
     outcome: kind.plan(facts, collar, [collar], choices, houseRules()),
     ...kept,
   };
@@ -75,17 +100,19 @@ function card(girths: Taping[], answers?: object): DogCard {
     outcome: kind.check(facts, collar, choices, choices.split, answers, [], houseRules()),
     ...kept,
   };
-  return { dog, girths, plan, check: check ?? null } as unknown as DogCard;
+  return { dog, girths, plan, check: check ?? null, screenings: [screening()], lifts: [] } as unknown as DogCard;
 }
-const step = (one: DogCard) => nextStep(one, {}, contractSpeaker);
+const step = (one: Partial<DogCard>) =>
+  nextStep({ dog, girths: [], plan: null, check: null, screenings: [screening()], lifts: [], ...one }, { kennel, today }, contractSpeaker);
 const morning = '2026-03-02T09:00:00.000Z';
 const later = '2026-03-20T09:00:00.000Z';
 
 describe('the next step of a dog', () => {
-  it('is to tape, to weigh, to size, to check, in that order', () => {
-    expect(step({ dog, girths: [], plan: null, check: null })).toMatchObject({ goTo: 'tape', tone: 'open' });
-    expect(step({ dog: { ...dog, weightG: null }, girths: [taped('high', 398, morning)], plan: null, check: null })).toMatchObject({ goTo: 'edit' });
-    expect(step({ dog, girths: [taped('high', 398, morning)], plan: null, check: null })).toMatchObject({ goTo: 'bench', sentence: 'Size a collar.' });
+  it('is to screen, to tape, to weigh, to size, to check, in that order', () => {
+    expect(step({ screenings: [] })).toMatchObject({ goTo: 'screen', tone: 'open' });
+    expect(step({})).toMatchObject({ goTo: 'tape', tone: 'open' });
+    expect(step({ dog: { ...dog, weightG: null }, girths: [taped('high', 398, morning)] })).toMatchObject({ goTo: 'edit' });
+    expect(step({ dog, girths: [taped('high', 398, morning)] })).toMatchObject({ goTo: 'bench', sentence: 'Choose and size a collar.' });
     expect(step(card([taped('high', 398, morning)]))).toMatchObject({ goTo: 'check', tone: 'open' });
     expect(step(card([taped('high', 398, morning)], right))).toEqual({
       goTo: null,
@@ -95,7 +122,7 @@ describe('the next step of a dog', () => {
   });
 
   it('is to tape again when the high girth may have been taken lower down', () => {
-    expect(step({ dog, girths: [taped('high', 478, morning)], plan: null, check: null })).toMatchObject({ goTo: 'tape', tone: 'mind' });
+    expect(step({ dog, girths: [taped('high', 478, morning)] })).toMatchObject({ goTo: 'tape', tone: 'mind' });
   });
 
   it('is what the last check asked for', () => {
@@ -105,6 +132,19 @@ describe('the next step of a dog', () => {
       sentence: 'Take out one link, on the dog’s left.',
     });
     expect(step(card([taped('high', 398, morning)], { ...right, overHead: 'yes' }))).toMatchObject({ goTo: 'bench', tone: 'stop' });
+  });
+
+  it('is to leave the collar off when screening since speaks against it, until that is lifted', () => {
+    const fitted = card([taped('high', 398, morning)], right);
+    const sick = screening({ windpipe: 'yes' }, later);
+    expect(step({ ...fitted, screenings: [screening(), sick] })).toEqual({
+      goTo: 'screen',
+      tone: 'stop',
+      sentence: 'Leave the prong off: windpipe or neck disease.',
+    });
+    const lift = { id: uuidv7(), dogId, item: 'windpipe' as const, lifted: true, note: 'The vet has cleared it.', ...kept };
+    expect(step({ ...fitted, screenings: [screening(), sick], lifts: [{ ...lift, at: morning }] }).tone).toBe('stop');
+    expect(step({ ...fitted, screenings: [screening(), sick], lifts: [{ ...lift, at: '2026-03-21T09:00:00.000Z' }] }).tone).toBe('good');
   });
 
   it('is the bench again when the dog has grown out of what was decided, and not when it still fits', () => {
@@ -126,6 +166,6 @@ describe('the next step of a dog', () => {
     const wrong = taped('high', 478, later);
     const fixed = taped('high', 398, morning, wrong.id);
     expect(latestGirths([wrong, fixed]).high?.id).toBe(fixed.id);
-    expect(step({ dog, girths: [wrong, fixed], plan: null, check: null }).goTo).toBe('bench');
+    expect(step({ dog, girths: [wrong, fixed] }).goTo).toBe('bench');
   });
 });

@@ -2,25 +2,56 @@ import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
 import { Dog } from './dog.ts';
 import { FitCheck } from './fit-check.ts';
+import { Gear, Want } from './gear.ts';
+import { LinkBalance, LinkMove } from './link-move.ts';
+import { Place } from './place.ts';
 import { Plan } from './plan.ts';
+import { Lift, Screening } from './screening.ts';
 import { Taping } from './taping.ts';
 
-/** A dog with what its card shows: the latest girth of each site, the latest plan, and that plan's latest check. */
-export const DogCard = z.object({ dog: Dog, girths: z.array(Taping), plan: Plan.nullable(), check: FitCheck.nullable() });
+/** A dog with what its card shows: the latest measure of each site, the latest plan, that plan's latest check, and its screening. */
+export const DogCard = z.object({
+  dog: Dog,
+  girths: z.array(Taping),
+  plan: Plan.nullable(),
+  check: FitCheck.nullable(),
+  screenings: z.array(Screening),
+  lifts: z.array(Lift),
+});
 export type DogCard = z.infer<typeof DogCard>;
 
-export const DogsPage = z.object({ dogs: z.array(DogCard) });
+export const DogsPage = z.object({ dogs: z.array(DogCard), collars: z.array(Collar) });
 export type DogsPage = z.infer<typeof DogsPage>;
 
-/** A dog with its whole record, oldest first, and the kennel's collars. */
+/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars, links, places, gear. */
 export const DogPage = z.object({
   dog: Dog,
   tapings: z.array(Taping),
   plans: z.array(Plan),
   checks: z.array(FitCheck),
+  screenings: z.array(Screening),
+  lifts: z.array(Lift),
   collars: z.array(Collar),
+  places: z.array(Place),
+  gear: z.array(Gear),
+  links: z.array(LinkBalance),
 });
 export type DogPage = z.infer<typeof DogPage>;
 
 export const CollarsPage = z.object({ collars: z.array(Collar) });
 export type CollarsPage = z.infer<typeof CollarsPage>;
+
+/** Everything the kennel owns, where its links are, how they got there, and what is to be bought. */
+export const LockerPage = z.object({
+  collars: z.array(Collar),
+  gear: z.array(Gear),
+  wants: z.array(Want),
+  links: z.array(LinkBalance),
+  moves: z.array(LinkMove),
+  /** The latest plan of each dog that is here, for what its fit still needs. */
+  plans: z.array(z.object({ dogId: z.string(), dogName: z.string(), plan: Plan, check: FitCheck.nullable() })),
+});
+export type LockerPage = z.infer<typeof LockerPage>;
+
+export const PlacesPage = z.object({ places: z.array(Place) });
+export type PlacesPage = z.infer<typeof PlacesPage>;

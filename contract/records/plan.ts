@@ -1,5 +1,5 @@
+import { girthsThroughCoat, NECK_BUILDS, USUAL_FINGER, type Finger, type FittingDog } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
-import type { FittingDog } from '../collars/collar-kind.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
 import { Instant, Kept, passage, RecordId } from './common.ts';
@@ -13,6 +13,8 @@ export const NewPlan = z
     collarId: RecordId,
     kind: z.enum(COLLAR_KIND_NAMES),
     choices: z.record(z.string(), z.unknown()),
+    /** Where it will be worn, for the local law. */
+    placeId: RecordId.nullable(),
     note: passage(1000),
     at: Instant,
   })
@@ -27,10 +29,22 @@ export const PlanInputs = z.object({
     weightKg: z.number().nullable(),
     pull: z.enum(['settled', 'pulls', 'drags']),
     worksOn: z.enum(['left', 'right']),
+    neckBuild: z.enum(NECK_BUILDS),
+    ageDays: z.number().nullable(),
     skinGirthMm: z.number().nullable(),
     tapedGirthMm: z.number().nullable(),
+    hairGirthMm: z.number().nullable(),
+    midGirthMm: z.number().nullable(),
     headGirthMm: z.number().nullable(),
+    muzzleGirthMm: z.number().nullable(),
+    stopGirthMm: z.number().nullable(),
+    muzzleLengthMm: z.number().nullable(),
+    neckLengthMm: z.number().nullable(),
+    coatDepthMm: z.number().nullable(),
+    finger: z.object({ thicknessMm: z.number(), widthMm: z.number() }),
   }),
+  place: z.object({ name: z.string(), status: z.string() }).nullable(),
+  screen: z.object({ level: z.string(), findings: z.array(z.object({ id: z.string(), level: z.string(), lifted: z.boolean() })) }),
   tapingIds: z.array(RecordId),
   collar: z.object({ id: RecordId, name: z.string(), numbers: z.record(z.string(), z.unknown()) }),
 });
@@ -45,14 +59,33 @@ export const Plan = z.object({
 });
 export type Plan = z.infer<typeof Plan>;
 
-/** A dog as collars are fitted to it, from its record and its latest girths. */
-export function fittingDog(dog: Pick<Dog, 'weightG' | 'pull' | 'worksOn'>, girths: Partial<Record<'high' | 'head', Taping>>): FittingDog {
+const DAY_MS = 86_400_000;
+
+/** A dog as collars are fitted to it, from its record, its latest measures, the finger of whoever fits it, and today. */
+export function fittingDog(
+  dog: Pick<Dog, 'weightG' | 'pull' | 'worksOn' | 'neckBuild' | 'bornOn'>,
+  tapes: Partial<Record<Taping['site'], Taping>>,
+  { finger = USUAL_FINGER, today }: { finger?: Finger | null | undefined; today: string },
+): FittingDog {
+  const { high } = tapes;
+  const coatDepthMm = tapes['coat-depth']?.tapedMm ?? high?.coatDepthMm ?? null;
+  const girths = high ? girthsThroughCoat(high.tapedMm, high.overCoat, high.coatDepthMm ?? (high.overCoat ? null : coatDepthMm)) : null;
   return {
     weightKg: dog.weightG === null ? null : dog.weightG / 1000,
     pull: dog.pull,
     worksOn: dog.worksOn,
-    skinGirthMm: girths.high?.basis === 'skin' ? girths.high.result.girthMm : null,
-    tapedGirthMm: girths.high?.tapedMm ?? null,
-    headGirthMm: girths.head?.tapedMm ?? null,
+    neckBuild: dog.neckBuild,
+    ageDays: dog.bornOn === null ? null : Math.round((Date.parse(today) - Date.parse(dog.bornOn)) / DAY_MS),
+    skinGirthMm: girths?.skinGirthMm ?? null,
+    tapedGirthMm: high?.tapedMm ?? null,
+    hairGirthMm: girths?.hairGirthMm ?? null,
+    midGirthMm: tapes.mid?.tapedMm ?? null,
+    headGirthMm: tapes.head?.tapedMm ?? null,
+    muzzleGirthMm: tapes.muzzle?.tapedMm ?? null,
+    stopGirthMm: tapes.stop?.tapedMm ?? null,
+    muzzleLengthMm: tapes['muzzle-length']?.tapedMm ?? null,
+    neckLengthMm: tapes['neck-length']?.tapedMm ?? null,
+    coatDepthMm,
+    finger: finger ?? USUAL_FINGER,
   };
 }

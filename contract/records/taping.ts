@@ -1,4 +1,4 @@
-import { GIRTH_SITES, NECK_BUILDS } from '@banter/core';
+import { isGirthSite, NECK_BUILDS, POSSIBLE_TAPE_MM, TAPE_SITES, type TapeSite } from '@banter/core';
 import { TapeAnswer, TapeRequest } from '../calc/tape.ts';
 import { CoatDepthMm } from '../measures.ts';
 import { carryIssues } from '../nested-issues.ts';
@@ -9,7 +9,9 @@ import { Instant, Kept, line, RecordId } from './common.ts';
 export const NewTaping = z
   .strictObject({
     dogId: RecordId,
-    site: z.enum(GIRTH_SITES),
+    site: z.enum(TAPE_SITES),
+    /** With a tape, or with a string that is then laid on a ruler. */
+    way: z.enum(['tape', 'string']),
     readingsMm: z.array(z.number()).min(2).max(10),
     typed: z.array(line(40)).max(10),
     overCoat: z.boolean(),
@@ -23,12 +25,26 @@ export const NewTaping = z
     if (!value.overCoat && value.coatDepthMm !== null) {
       issues.push({ code: 'custom', path: ['coatDepthMm'], input: value.coatDepthMm, message: 'A coat depth belongs to a tape over the coat.' });
     }
-    carryIssues(issues, TapeRequest.safeParse(tapeRequest(value)), value);
+    const { site } = value;
+    if (isGirthSite(site)) {
+      const request: TapeRequest = { ...tapeRequest(value), site };
+      carryIssues(issues, TapeRequest.safeParse(request), value);
+      return;
+    }
+    const [low, high] = POSSIBLE_TAPE_MM[site];
+    value.readingsMm.forEach((reading, index) => {
+      if (!(reading >= low && reading <= high)) {
+        issues.push({ code: 'custom', path: ['readingsMm', index], input: reading, message: `This length must be between ${low} and ${high} mm.` });
+      }
+    });
+    if (value.overCoat) issues.push({ code: 'custom', path: ['overCoat'], input: true, message: 'Only girths are taped over the coat.' });
   });
 export type NewTaping = z.infer<typeof NewTaping>;
 
 /** The question for the core that a taping stands for. */
-export function tapeRequest(taping: Pick<NewTaping, 'site' | 'readingsMm' | 'coatDepthMm' | 'weightG' | 'neckBuild'>): TapeRequest {
+export function tapeRequest(
+  taping: Pick<NewTaping, 'site' | 'readingsMm' | 'coatDepthMm' | 'weightG' | 'neckBuild'>,
+): Omit<TapeRequest, 'site'> & { site: TapeSite } {
   return {
     site: taping.site,
     readingsMm: taping.readingsMm,
@@ -47,7 +63,7 @@ export const Taping = z.object({
   ...NewTaping.shape,
   id: RecordId,
   tapedMm: z.number(),
-  basis: z.enum(['skin', 'coat']),
+  basis: z.enum(['skin', 'coat', 'length']),
   result: TapeAnswer.omit({ reasons: true }),
   reasons: z.array(z.looseObject({ code: z.string() })),
   ...Kept.shape,

@@ -1,11 +1,11 @@
 import { BASE_TO_HIGH, expectedHighGirth, HEAD_TO_HIGH, type NeckBuild } from './neck-build.ts';
-import type { GirthSite } from './sites.ts';
+import type { TapeSite } from './sites.ts';
 
 /** How far a real dog may lie from the guess and still be likely, as factors of it. From memory. */
 const LIKELY_SPAN: [number, number] = [0.6, 1.6];
 
 /** The guess for a site over the high girth. From memory. */
-function ratioToHigh(site: GirthSite, build: NeckBuild): number {
+function ratioToHigh(site: TapeSite, build: NeckBuild): number {
   switch (site) {
     case 'high':
       return 1;
@@ -19,6 +19,12 @@ function ratioToHigh(site: GirthSite, build: NeckBuild): number {
       return 0.55;
     case 'stop':
       return 0.6;
+    case 'neck-length':
+      return 0.42;
+    case 'coat-depth':
+      return 0.015;
+    case 'muzzle-length':
+      return 0.21;
   }
 }
 
@@ -27,7 +33,10 @@ function ratioToHigh(site: GirthSite, build: NeckBuild): number {
  *
  * @example likelyGirth('base', 27, 'average').guessMm // 487.5
  */
-export function likelyGirth(site: GirthSite, weightKg: number, build: NeckBuild): { guessMm: number; spanMm: [number, number] } {
+export function likelyGirth(site: TapeSite, weightKg: number, build: NeckBuild): { guessMm: number; spanMm: [number, number] } {
   const guessMm = expectedHighGirth(weightKg, build) * ratioToHigh(site, build);
+  // Coats and muzzles differ too much from breed to breed for a guess to narrow them down.
+  if (site === 'coat-depth') return { guessMm, spanMm: [0, 60] };
+  if (site === 'muzzle-length') return { guessMm, spanMm: [10, 180] };
   return { guessMm, spanMm: [guessMm * LIKELY_SPAN[0], guessMm * LIKELY_SPAN[1]] };
 }

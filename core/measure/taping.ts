@@ -1,14 +1,14 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { median } from './median.ts';
 import { expectedHighGirth, type NeckBuild } from './neck-build.ts';
-import type { GirthSite } from './sites.ts';
+import { isGirthSite, type TapeSite } from './sites.ts';
 import { skinGirth } from './skin-girth.ts';
 import type { TapeReason } from './tape-reasons.ts';
 import { technicalError } from './technical-error.ts';
 
-/** One site, read two to ten times by one person. Lengths mm, weight kg. */
+/** One site, a girth or a length, read two to ten times by one person. Lengths mm, weight kg. */
 export type Taping = {
-  site: GirthSite;
+  site: TapeSite;
   readingsMm: readonly number[];
   coatDepthMm?: number | undefined;
   weightKg?: number | undefined;
@@ -28,6 +28,9 @@ export type TapingResult = {
 
 /** Slack for floating point when a number stands exactly on a limit, in mm. */
 const ROUNDING_MM = 1e-9;
+
+/** A ruler's lengths are shorter than girths, and may differ by this share of the house's spread. From memory. */
+const LENGTH_SPREAD = 0.5;
 
 /** The reading furthest from the median; the earlier of two equally far. */
 function oddOneOut(readings: readonly number[], middle: number): number {
@@ -51,7 +54,7 @@ export function taping(request: Taping, rules: HouseRules): TapingResult {
   const { readingsMm, coatDepthMm = 0 } = request;
   const middle = median(readingsMm);
   const spreadMm = Math.max(...readingsMm) - Math.min(...readingsMm);
-  const limitMm = Math.max(rules.tapeSpreadMm, rules.tapeSpreadRatio * middle);
+  const limitMm = isGirthSite(request.site) ? Math.max(rules.tapeSpreadMm, rules.tapeSpreadRatio * middle) : rules.tapeSpreadMm * LENGTH_SPREAD;
   const tooWide = spreadMm > limitMm + ROUNDING_MM;
   const enough = readingsMm.length >= 3;
   const oddIndex = tooWide && enough ? oddOneOut(readingsMm, middle) : null;

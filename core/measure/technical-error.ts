@@ -28,5 +28,5 @@ export function technicalError(subjects: readonly (readonly number[])[]): Techni
   }
   if (freedom === 0) throw new RangeError('technical error needs a subject with two readings');
   const tem = Math.sqrt(squares / freedom);
-  return { tem, percent: (100 * tem) / (sum / count) };
+  return { tem, percent: sum === 0 ? 0 : (100 * tem) / (sum / count) };
 }

@@ -19,18 +19,24 @@ export type HouseRules = {
   slipAimMm: number;
   slipMinMm: number;
   slipMaxMm: number;
+  clipOnOffMm: number;
   squeezeMaxRatio: number;
   ringGapMm: number;
+  smallDogKg: number;
+  loopHangMm: number;
   backOutMin: number;
   backOutNarrow: number;
   flatFaceMm: number;
   postClearanceMm: number;
+  receiverMassRatio: number;
   moveByHours: number;
   dayHours: number;
   restHours: number;
   tapeSpreadMm: number;
   tapeSpreadRatio: number;
   tapeHighRatio: number;
+  lawCheckDays: number;
+  pupDays: number;
   ewmaLambda: number;
   ewmaLimit: number;
 };
@@ -38,13 +44,13 @@ export type HouseRules = {
 export type HouseRuleName = keyof HouseRules;
 
 /** What is measured by a rule, so that it can be shown in the kennel's units. */
-export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'number';
+export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'days' | 'number';
 
 /** One row of the catalogue: the default, what it measures, where it belongs, why it is so, where it comes from. */
 export type HouseRule = {
   default: number | null;
   measure: HouseRuleMeasure;
-  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'levels';
+  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'screen' | 'levels';
   title: string;
   why: string;
   source: 'common practice' | 'from memory';
@@ -96,15 +102,35 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   slipAimMm: rule('slip', 'gap', 38, 'Ring gap of a slip to aim for', 'About an inch and a half between the rings with the slack taken up.'),
   slipMinMm: rule('slip', 'gap', 12.7, 'Least ring gap of a slip', 'Even sizes fall between half an inch and two and a half.'),
   slipMaxMm: rule('slip', 'gap', 63.5, 'Most ring gap of a slip', 'More, and the leash moves too far before the collar acts.'),
+  clipOnOffMm: rule('slip', 'gap', 6.35, 'A clip-on slip may be off its length by', 'They are sold a half inch apart; a quarter either way.', 'from memory'),
   squeezeMaxRatio: rule('martingale', 'ratio', 0.1, 'Most squeeze of a martingale', 'The strap is set below the girth by at most a tenth.'),
   ringGapMm: rule('martingale', 'gap', 38, 'Gap of the rings when pulled', 'The rings-apart school keeps them an inch or two apart.'),
+  smallDogKg: rule(
+    'martingale',
+    'weight',
+    10,
+    'A small dog, whose paw a loop can catch',
+    'Under about 20 lb a hanging control loop is within reach of a paw.',
+    'from memory',
+  ),
+  loopHangMm: rule('martingale', 'gap', 50, 'How far a small dog’s control loop may hang', 'Further down, a paw gets in.', 'from memory'),
   backOutMin: rule('back-out', 'ratio', 1.02, 'Head over closed collar, to hold at all', 'Below this the dog can reverse out.'),
   backOutNarrow: rule('back-out', 'ratio', 1.1, 'Head over closed collar, to hold anywhere', 'Below this it holds only as long as it stays high and tight.'),
   flatFaceMm: rule('head collar', 'gap', 35, 'Shortest muzzle for a head collar', 'A flat face cannot wear a nose loop.'),
   postClearanceMm: rule('contacts', 'gap', 3, 'Post length beyond the coat', 'Posts must reach the skin through the flattened hair.'),
+  receiverMassRatio: rule(
+    'contacts',
+    'ratio',
+    0.02,
+    'Receiver’s mass as a share of the dog’s',
+    'Heavier, it pulls the contacts off their place and tires the neck.',
+    'from memory',
+  ),
   moveByHours: rule('contacts', 'hours', 6, 'Move the receiver after', 'Contacts left in one place hurt the skin; four to six hours.'),
   dayHours: rule('contacts', 'hours', 12, 'Most wear in a day', 'The neck needs a rest.', 'from memory'),
   restHours: rule('contacts', 'hours', 48, 'Rest for a pink place', 'A place of grade 1 rests two days, or until a later check is clear.'),
+  lawCheckDays: rule('screen', 'days', 365, 'A look at the local law is good for', 'Laws change; a year later it is asked again.'),
+  pupDays: rule('screen', 'days', 183, 'Too young for pinch or stimulation under', 'Under about six months: no prong, no stimulation.'),
   ewmaLambda: rule('levels', 'number', 0.3, 'Weight of the newest level (EWMA)', 'Between a quick and a steady chart.', 'from memory'),
   ewmaLimit: rule('levels', 'number', 3, 'Alarm distance (EWMA)', 'Three standard errors.', 'from memory'),
 };

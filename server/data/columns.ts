@@ -6,11 +6,16 @@ export const recordColumns = {
   kennelId: { type: 'uuid' },
 } satisfies Record<string, EntitySchemaColumnOptions>;
 
-/** The columns of a kept verdict: who, when it happened, when it arrived, and what computed it. */
-export const keptColumns = {
+/** The columns of something that happened: who, when, and when it arrived. */
+export const happenedColumns = {
   personId: { type: 'uuid' },
   at: { type: 'datetime', precision: 3 },
   recordedAt: { type: 'datetime', precision: 3 },
+} satisfies Record<string, EntitySchemaColumnOptions>;
+
+/** The columns of a kept verdict: who, when it happened, when it arrived, and what computed it. */
+export const keptColumns = {
+  ...happenedColumns,
   coreVersion: { type: 'varchar', length: 20 },
   rules: { type: 'json' },
 } satisfies Record<string, EntitySchemaColumnOptions>;

@@ -2,9 +2,13 @@ import { DataSource } from 'typeorm';
 import { CollarEntity } from './entities/collar.ts';
 import { DogEntity } from './entities/dog.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
+import { GearEntity, WantEntity } from './entities/gear.ts';
 import { KennelEntity } from './entities/kennel.ts';
+import { LinkMoveEntity } from './entities/link-move.ts';
 import { PersonEntity } from './entities/person.ts';
+import { PlaceEntity } from './entities/place.ts';
 import { PlanEntity } from './entities/plan.ts';
+import { LiftEntity, ScreeningEntity } from './entities/screening.ts';
 import { SessionEntity } from './entities/session.ts';
 import { TapingEntity } from './entities/taping.ts';
 import { migrations } from './migrations/index.ts';
@@ -20,7 +24,22 @@ export function makeDataSource(url: string): DataSource {
     connectTimeout: 5000,
     poolSize: 10,
     synchronize: false,
-    entities: [KennelEntity, PersonEntity, SessionEntity, DogEntity, CollarEntity, TapingEntity, PlanEntity, FitCheckEntity],
+    entities: [
+      KennelEntity,
+      PersonEntity,
+      SessionEntity,
+      PlaceEntity,
+      DogEntity,
+      CollarEntity,
+      TapingEntity,
+      PlanEntity,
+      FitCheckEntity,
+      ScreeningEntity,
+      LiftEntity,
+      GearEntity,
+      WantEntity,
+      LinkMoveEntity,
+    ],
     migrations,
     migrationsTransactionMode: 'none',
   });

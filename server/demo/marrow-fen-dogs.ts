@@ -1,11 +1,11 @@
 import type { DogFacts } from '@banter/contract';
-import type { GirthSite } from '@banter/core';
+import type { ScreenAnswer, ScreenItemId, TapeSite } from '@banter/core';
 
 /** A taping of the story: how long ago, by whom (index into the staff), and the girth it is about, mm. */
 export type ToldTaping = {
   daysAgo: number;
   by: 0 | 1 | 2;
-  site: GirthSite;
+  site: TapeSite;
   girthMm: number;
   coatDepthMm?: number;
   weightKg?: number;
@@ -18,6 +18,10 @@ export type ToldDog = {
   key: string;
   facts: Pick<DogFacts, 'name' | 'breed' | 'sex' | 'neckBuild' | 'pull' | 'worksOn' | 'owner' | 'notes'> & { ageDays: number; weightKg: number };
   tapings: ToldTaping[];
+  /** What screening found; every other answer is no. Left out: nobody has screened the dog. */
+  screened?: Partial<Record<ScreenItemId, ScreenAnswer>>;
+  /** Where it works, by the key of the place. */
+  place?: 'bogs' | 'huts' | 'market';
 };
 
 const adult = (high: number, mid: number, base: number, head: number, daysAgo: number, by: 0 | 1 | 2 = 0): ToldTaping[] => [
@@ -33,6 +37,8 @@ const YEAR = 365;
 export const TOLD_DOGS: readonly ToldDog[] = [
   {
     key: 'bramble',
+    place: 'bogs',
+    screened: {},
     facts: {
       name: 'Bramble',
       breed: 'Labrador Retriever',
@@ -45,10 +51,19 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       ageDays: 2.4 * YEAR,
       weightKg: 29,
     },
-    tapings: adult(398, 442, 500, 472, 41),
+    tapings: [
+      ...adult(398, 442, 500, 472, 41),
+      { daysAgo: 41, by: 0, site: 'coat-depth', girthMm: 8 },
+      { daysAgo: 41, by: 0, site: 'muzzle', girthMm: 248 },
+      { daysAgo: 41, by: 0, site: 'stop', girthMm: 282 },
+      { daysAgo: 41, by: 0, site: 'muzzle-length', girthMm: 96 },
+      { daysAgo: 41, by: 0, site: 'neck-length', girthMm: 168 },
+    ],
   },
   {
     key: 'fern',
+    place: 'huts',
+    screened: {},
     facts: {
       name: 'Fern',
       breed: 'German Shepherd Dog',
@@ -61,10 +76,17 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       ageDays: 1.9 * YEAR,
       weightKg: 32,
     },
-    tapings: adult(420, 470, 528, 505, 12, 2),
+    tapings: [
+      ...adult(420, 470, 528, 505, 12, 2),
+      { daysAgo: 12, by: 2, site: 'muzzle', girthMm: 222 },
+      { daysAgo: 12, by: 2, site: 'stop', girthMm: 226 },
+      { daysAgo: 12, by: 2, site: 'muzzle-length', girthMm: 112 },
+    ],
   },
   {
     key: 'tansy',
+    place: 'bogs',
+    screened: {},
     facts: {
       name: 'Tansy',
       breed: 'Whippet',
@@ -82,6 +104,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'moss',
+    place: 'bogs',
+    screened: {},
     facts: {
       name: 'Moss',
       breed: 'Bernese Mountain Dog',
@@ -103,6 +127,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'burdock',
+    place: 'market',
+    screened: {},
     facts: {
       name: 'Burdock',
       breed: 'Bullmastiff',
@@ -115,10 +141,17 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       ageDays: 2.8 * YEAR,
       weightKg: 56,
     },
-    tapings: adult(592, 640, 702, 668, 25, 2),
+    tapings: [
+      ...adult(592, 640, 702, 668, 25, 2),
+      { daysAgo: 25, by: 2, site: 'muzzle', girthMm: 292 },
+      { daysAgo: 25, by: 2, site: 'stop', girthMm: 330 },
+      { daysAgo: 25, by: 2, site: 'muzzle-length', girthMm: 62 },
+    ],
   },
   {
     key: 'pip',
+    place: 'bogs',
+    screened: { 'toy-throat': 'yes' },
     facts: {
       name: 'Pip',
       breed: 'Papillon',
@@ -135,6 +168,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'nutmeg',
+    place: 'bogs',
+    screened: { 'eye-pressure': 'unknown' },
     facts: {
       name: 'Nutmeg',
       breed: 'Lagotto Romagnolo',
@@ -155,6 +190,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'barnaby',
+    place: 'bogs',
+    screened: { 'flat-face': 'yes', windpipe: 'unknown' },
     facts: {
       name: 'Barnaby',
       breed: 'French Bulldog',
@@ -167,10 +204,17 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       ageDays: 3.6 * YEAR,
       weightKg: 12.5,
     },
-    tapings: adult(358, 384, 420, 402, 16, 2),
+    tapings: [
+      ...adult(358, 384, 420, 402, 16, 2),
+      { daysAgo: 16, by: 2, site: 'muzzle', girthMm: 214 },
+      { daysAgo: 16, by: 2, site: 'stop', girthMm: 205 },
+      { daysAgo: 16, by: 2, site: 'muzzle-length', girthMm: 22 },
+    ],
   },
   {
     key: 'sorrel',
+    place: 'bogs',
+    screened: {},
     facts: {
       name: 'Sorrel',
       breed: 'Hovawart',
@@ -197,6 +241,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'wick',
+    place: 'bogs',
+    screened: {},
     facts: {
       name: 'Wick',
       breed: 'Labrador Retriever',
@@ -213,6 +259,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
   },
   {
     key: 'hale',
+    place: 'huts',
+    screened: {},
     facts: {
       name: 'Hale',
       breed: 'Alaskan Malamute',
@@ -230,10 +278,13 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       { daysAgo: 9, by: 0, site: 'mid', girthMm: 520, coatDepthMm: 11 },
       { daysAgo: 9, by: 0, site: 'base', girthMm: 596, coatDepthMm: 12 },
       { daysAgo: 9, by: 0, site: 'head', girthMm: 572 },
+      { daysAgo: 9, by: 0, site: 'coat-depth', girthMm: 10 },
+      { daysAgo: 9, by: 0, site: 'neck-length', girthMm: 205 },
     ],
   },
   {
     key: 'juniper',
+    place: 'bogs',
     facts: {
       name: 'Juniper',
       breed: 'Border Collie',

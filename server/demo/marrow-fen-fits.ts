@@ -1,8 +1,8 @@
-import type { ProngChoices } from '@banter/contract';
+import type { CollarKindName, ProngChoices } from '@banter/contract';
 import type { ProngCheckAnswers } from '@banter/core';
 import type { METALS } from '@banter/contract';
 
-/** A collar on the hook of Marrow Fen; lengths mm. */
+/** A prong on the hook of Marrow Fen; lengths mm. */
 export type ToldCollar = {
   key: string;
   name: string;
@@ -62,12 +62,14 @@ export type ToldFit = {
   collar: string;
   daysAgo: number;
   by: 0 | 1 | 2;
-  choices: ProngChoices;
+  /** Of another kind than a prong. */
+  kind?: CollarKindName;
+  choices: ProngChoices | { options: object; on: Record<string, number> };
   note: string;
-  checks: { minutesAfter: number; by: 0 | 1 | 2; on: { left: number; right: number }; answers: Partial<ProngCheckAnswers>; note: string }[];
+  checks: { minutesAfter: number; by: 0 | 1 | 2; on: Record<string, number>; answers: Partial<ProngCheckAnswers> | Record<string, string>; note: string }[];
 };
 
-const house = { gaugeSchool: 'pull-first', betweenSchool: 'finer' } as const;
+const house = { gaugeSchool: 'pull-first', betweenSchool: 'finer', start: null, ring: 'live', ringPlace: 'nape' } as const;
 
 /** Answers of a fit that is right in every way, which a check starts from. */
 export const RIGHT_ANSWERS: ProngCheckAnswers = {
@@ -131,6 +133,41 @@ export const TOLD_FITS: readonly ToldFit[] = [
     by: 0,
     note: '',
     choices: { ...house, split: { left: 5, right: 4 } },
+    checks: [],
+  },
+  {
+    dog: 'nutmeg',
+    collar: 'martingale-middle',
+    kind: 'martingale',
+    daysAgo: 54,
+    by: 1,
+    note: '',
+    choices: { options: { school: 'rings-meet' }, on: { strapMm: 342, houseStrapMm: 379 } },
+    checks: [
+      {
+        minutesAfter: 7,
+        by: 1,
+        on: { strapMm: 342, houseStrapMm: 379 },
+        answers: { breathing: 'free', through: 'loop', sits: 'high', rings: 'meet', under: '2', comesOver: 'no', loop: 'no' },
+        note: 'The usual mistake, seen in time.',
+      },
+      {
+        minutesAfter: 10,
+        by: 1,
+        on: { strapMm: 342, houseStrapMm: 379 },
+        answers: { breathing: 'free', through: 'strap', sits: 'high', rings: 'meet', under: '2', comesOver: 'no', loop: 'no' },
+        note: '',
+      },
+    ],
+  },
+  {
+    dog: 'burdock',
+    collar: 'head-large',
+    kind: 'head-collar',
+    daysAgo: 24,
+    by: 2,
+    note: '',
+    choices: { options: {}, on: { neckMm: 606, noseMm: 318 } },
     checks: [],
   },
 ];

@@ -1,4 +1,5 @@
-import { NewFitCheck, NewPlan, NewTaping, type DogFacts } from '@banter/contract';
+import { FIRST_SETTINGS, NewFitCheck, NewPlan, NewScreening, NewTaping, type DogFacts, type NewLinkMove } from '@banter/contract';
+import { SCREEN_ITEM_IDS } from '@banter/core';
 import { randomLcg, randomNormal } from 'd3-random';
 import { DateTime } from 'luxon';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -7,18 +8,30 @@ import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogKind } from '../services/dogs.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
+import { gearKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
+import { linkMoveKind } from '../services/links.ts';
+import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { putAppended, putVersioned } from '../services/record-base.ts';
+import { screeningKind } from '../services/screenings.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
+import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
 
 const STAFF = ['Wenna Sedge', 'Corin Haw', 'Odile Marsh'] as const;
+/** Their fingers, thick and wide, mm; one has not measured hers. */
+const STAFF_FINGERS: Record<(typeof STAFF)[number], { fingerThicknessMm: number | null; fingerWidthMm: number | null }> = {
+  'Wenna Sedge': { fingerThicknessMm: 14, fingerWidthMm: 17 },
+  'Corin Haw': { fingerThicknessMm: 17, fingerWidthMm: 21 },
+  'Odile Marsh': { fingerThicknessMm: null, fingerWidthMm: null },
+};
 /** How far apart each person’s readings fall, as a standard deviation in mm. */
 const TAPE_NOISE_MM = [1.1, 1.6, 1.4] as const;
 const SEED = 0.61803;
@@ -66,17 +79,22 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     lengthUnit: 'cm',
     massUnit: 'kg',
     timeZone: KENNEL_ZONE,
-    gaugeSchool: 'pull-first',
-    betweenSchool: 'finer',
-    ringPlace: 'nape',
-    rules: {},
+    ...FIRST_SETTINGS,
     demo: true,
     createdAt: founded,
   });
   const scopes: KennelScope[] = [];
   for (const name of STAFF) {
     const id = make.id(founded);
-    await manager.insert(PersonEntity, { id, kennelId, name, email: null, passwordHash: null, createdAt: new Date(founded.getTime() + scopes.length) });
+    await manager.insert(PersonEntity, {
+      id,
+      kennelId,
+      name,
+      email: null,
+      passwordHash: null,
+      ...STAFF_FINGERS[name],
+      createdAt: new Date(founded.getTime() + scopes.length),
+    });
     scopes.push(new KennelScope(manager, { kennelId, personId: id }));
   }
 
@@ -86,18 +104,64 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     const id = make.id(at);
     collarIds.set(key, id);
     const measuredOn = DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
-    await putVersioned(scopes[0]!, collarKindOfRecord, id, { kind: 'prong', name, metal, numbers, measuredOn, note, retiredAt: null }, null);
+    await putVersioned(
+      scopes[0]!,
+      collarKindOfRecord,
+      id,
+      { kind: 'prong', name, metal, condition: 'sound', numbers, measuredOn, note, retiredAt: null },
+      null,
+    );
   }
+
+  for (const { key, measuredDaysAgo, ...facts } of TOLD_OTHERS) {
+    const at = make.ago(measuredDaysAgo ?? 20);
+    const id = make.id(at);
+    collarIds.set(key, id);
+    const measuredOn = measuredDaysAgo === null ? null : DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
+    await putVersioned(scopes[0]!, collarKindOfRecord, id, { ...facts, measuredOn, retiredAt: null }, null);
+  }
+  for (const facts of TOLD_GEAR) await putVersioned(scopes[1]!, gearKind, make.id(make.ago(75)), { ...facts, retiredAt: null }, null);
+  const placeIds = new Map<string, string>();
+  for (const { key, checkedDaysAgo, ...facts } of TOLD_PLACES) {
+    const id = make.id(make.ago(90));
+    placeIds.set(key, id);
+    const checkedOn = checkedDaysAgo === null ? null : DateTime.fromJSDate(make.ago(checkedDaysAgo), { zone: KENNEL_ZONE }).toISODate();
+    await putVersioned(scopes[0]!, placeKind, id, { ...facts, checkedOn, retiredAt: null }, null);
+  }
+  const boughtAt = make.ago(50);
+  const bought: NewLinkMove = {
+    gaugeMm: 3,
+    count: 3,
+    from: 'outside',
+    to: 'bag',
+    why: 'bought',
+    note: 'Spare links for the big necks.',
+    at: boughtAt.toISOString(),
+  };
+  await putAppended(scopes[0]!, linkMoveKind, make.id(boughtAt), bought);
 
   for (const told of TOLD_DOGS) {
     const { ageDays, weightKg, ...facts } = told.facts;
     const at = make.ago(90);
     const dogId = make.id(at);
     const bornOn = DateTime.fromJSDate(make.ago(Math.round(ageDays)), { zone: KENNEL_ZONE }).toISODate();
-    const dog: DogFacts = { ...facts, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
+    const placeId = told.place ? placeIds.get(told.place)! : null;
+    const dog: DogFacts = { ...facts, placeId, house: null, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
     await putVersioned(scopes[0]!, dogKind, dogId, dog, null);
 
     const events: { at: Date; keep: () => Promise<void> }[] = [];
+    if (told.screened) {
+      const screenedAt = make.ago(88);
+      const answers = { ...Object.fromEntries(SCREEN_ITEM_IDS.map((id) => [id, 'no'])), ...told.screened };
+      events.push({
+        at: screenedAt,
+        keep: async () => {
+          const id = make.id(screenedAt);
+          await putAppended(scopes[0]!, screeningKind, id, NewScreening.parse({ dogId, answers, note: '', at: screenedAt.toISOString() }));
+          await keepThen<{ id: string }>(manager, ScreeningEntity.options.tableName!, id, screenedAt);
+        },
+      });
+    }
     told.tapings.forEach((taping, index) => {
       const tapedAt = make.ago(taping.daysAgo, 3 * index);
       events.push({
@@ -108,6 +172,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
           const sent = NewTaping.parse({
             dogId,
             site: taping.site,
+            way: 'tape',
             readingsMm,
             typed: readingsMm.map((mm) => String(mm / 10)),
             overCoat: taping.coatDepthMm !== undefined,
@@ -131,8 +196,9 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
           const sent = NewPlan.parse({
             dogId,
             collarId: collarIds.get(fit.collar),
-            kind: 'prong',
+            kind: fit.kind ?? 'prong',
             choices: fit.choices,
+            placeId,
             note: fit.note,
             at: plannedAt.toISOString(),
           });
@@ -149,9 +215,9 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
             const sent = NewFitCheck.parse({
               dogId,
               planId,
-              kind: 'prong',
+              kind: fit.kind ?? 'prong',
               on: check.on,
-              answers: { ...RIGHT_ANSWERS, ...check.answers },
+              answers: fit.kind ? check.answers : { ...RIGHT_ANSWERS, ...check.answers },
               note: check.note,
               at: checkedAt.toISOString(),
             });
@@ -165,6 +231,9 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     events.sort((a, b) => a.at.getTime() - b.at.getTime());
     for (const event of events) await event.keep();
   }
+  // The ledger, too, as if it had been kept at the time it happened.
+  await manager.query("UPDATE link_moves SET at = ? WHERE kennelId = ? AND why = 'stocked'", [founded, kennelId]);
+  await manager.query('UPDATE link_moves SET recordedAt = at WHERE kennelId = ?', [kennelId]);
 }
 
 /**

@@ -1,9 +1,10 @@
-import { KennelSettings, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
+import { KennelSettings, PersonFacts, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
 import { Router, type Request } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
 import { Failure } from '../services/failure.ts';
 import { changeKennel, kennelAnswer, kennelOf } from '../services/kennels.ts';
+import { peoplePage } from '../services/people.ts';
 import { limitSignIns, limitSignUps, signedIn } from './guards.ts';
 import { parseBody, readJson, versionOf } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
@@ -47,6 +48,12 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     response.clearCookie(options.cookieName).status(204).end();
   });
 
+  routes.put('/me', signedIn, ...readJson, async (request, response) => {
+    response.json(await accounts.change(request.session.personId!, parseBody(PersonFacts, request)));
+  });
+  routes.get('/people', signedIn, async (request, response) => {
+    response.json(await peoplePage(scopeOf(request, dataSource)));
+  });
   routes.get('/kennel', signedIn, async (request, response) => {
     response.json(kennelAnswer(await kennelOf(scopeOf(request, dataSource))));
   });

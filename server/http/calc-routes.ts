@@ -1,8 +1,8 @@
-import { calculationOf } from '@banter/contract';
+import { calculationOf, computeFits, FitsRequest } from '@banter/contract';
 import { Router } from 'express';
 import { Failure } from '../services/failure.ts';
 import { limitCalculations } from './guards.ts';
-import { parseBody, readAnyJson } from './read-request.ts';
+import { parseBody, readAnyJson, readLargeJson } from './read-request.ts';
 
 /** The calculations of the contract: stateless, without sign-in. */
 export function calcRoutes(perMinute: number): Router {
@@ -18,6 +18,15 @@ export function calcRoutes(perMinute: number): Router {
   routes.post('/:name', ...readAnyJson, (request, response) => {
     const calculation = calculationOf(String(request.params.name))!;
     response.json(calculation.compute(parseBody(calculation.request, request)));
+  });
+  return routes;
+}
+
+/** Many dogs at once: stateless and without sign-in as the calculations are, in one larger request. */
+export function fitsRoutes(perMinute: number): Router {
+  const routes = Router();
+  routes.post('/fits', limitCalculations(perMinute), ...readLargeJson, (request, response) => {
+    response.json(computeFits(parseBody(FitsRequest, request)));
   });
   return routes;
 }

@@ -22,6 +22,24 @@ const prong = {
   stock: [{ id: 'a', gaugeMm: 4, pitchMm: 42, insideGirthMm: 540, links: 12, closingMm: 30 }],
 };
 const tape = { site: 'high', readingsMm: [390, 391, 402] };
+const examples = {
+  slip: { girthMm: 304.8, headGirthMm: 330, ringMm: 20, school: 'slack' },
+  'clip-on-slip': { girthMm: 520, use: 'backup' },
+  martingale: { girthMm: 400, headGirthMm: 470, strapMinMm: 300, strapMaxMm: 450, loopMm: 160, school: 'rings-apart' },
+  strap: {
+    kind: 'flat',
+    girthMm: 390,
+    headGirthMm: 470,
+    fingerThicknessMm: 16,
+    fingerWidthMm: 20,
+    sizesMm: [
+      [300, 400],
+      [380, 460],
+    ],
+  },
+  'head-collar': { girthMm: 380, muzzleGirthMm: 200, stopGirthMm: 240, muzzleLengthMm: 90, fingerThicknessMm: 14, fingerWidthMm: 17 },
+  contacts: { coatDepthMm: 9, postsMm: [9, 12, 16] },
+} as const;
 const fingers = { girthMm: 390, fingers: 1, fingerThicknessMm: 16, fingerWidthMm: 16 };
 
 describe('calculations without a screen', () => {
@@ -43,6 +61,21 @@ describe('calculations without a screen', () => {
     });
     expect(answer.all).toHaveLength(1);
     expect(answer.schools.map((one: { school: string }) => one.school)).toEqual(['weight-line', 'pull-first', 'scale-with-power', 'most-links']);
+    const slip = (await ask('slip', examples.slip)).body;
+    expect(slip).toMatchObject({ passesHead: true, verdict: 'fits', recommend: 'slip' });
+    expect([slip.lengthMm, slip.slackMm, slip.headClearanceMm].map((mm) => mm.toFixed(1))).toEqual(['355.6', '30.8', '5.6']);
+    expect((await ask('clip-on-slip', { girthMm: 520, use: 'training' })).body).toMatchObject({ lengthMinMm: 520, lengthMaxMm: 520 });
+    const backup = (await ask('clip-on-slip', examples['clip-on-slip'])).body;
+    expect([backup.lengthMinMm.toFixed(1), backup.lengthMaxMm.toFixed(1)]).toEqual(['596.2', '621.6']);
+    expect((await ask('martingale', examples.martingale)).body).toMatchObject({
+      strapMm: 362,
+      openGirthMm: 442,
+      closedGirthMm: 362,
+      ringGapMm: 38,
+      verdict: 'fits',
+    });
+    expect((await ask('strap', examples.strap)).body).toMatchObject({ size: [380, 460], verdict: 'fits' });
+    expect((await ask('contacts', examples.contacts)).body).toMatchObject({ postMm: 12, verdict: 'fits' });
     expect((await ask('tape', tape)).body).toMatchObject({ girthMm: 391, spreadMm: 12, repeat: true, oddIndex: 2 });
   });
 
@@ -51,6 +84,7 @@ describe('calculations without a screen', () => {
       ['tape', tape],
       ['finger-slack', fingers],
       ['prong', prong],
+      ...(Object.entries(examples) as [keyof typeof examples, object][]),
     ] as const) {
       const { body: answer } = await ask(name, body).expect(200);
       expect(CALCULATIONS[name].answer.safeParse(answer).success).toBe(true);
@@ -105,6 +139,21 @@ describe('calculations without a screen', () => {
     ['a finger narrower than thick', 'finger-slack', { ...fingers, fingerWidthMm: 15 }, 'fingerWidthMm'],
     ['a finger of no thickness', 'finger-slack', { ...fingers, fingerThicknessMm: 0 }, 'fingerThicknessMm'],
     ['nothing', 'finger-slack', {}, 'girthMm'],
+    ['a slip without a head', 'slip', { ...examples.slip, headGirthMm: undefined }, 'headGirthMm'],
+    ['an unknown slip school', 'slip', { ...examples.slip, school: 'snug' }, 'school'],
+    ['a ring below nothing', 'slip', { ...examples.slip, ringMm: -1 }, 'ringMm'],
+    ['a use of neither kind', 'clip-on-slip', { girthMm: 520, use: 'tow' }, 'use'],
+    ['a strap range reversed', 'martingale', { ...examples.martingale, strapMaxMm: 200 }, 'strapMaxMm'],
+    ['a loop of nothing', 'martingale', { ...examples.martingale, loopMm: 0 }, 'loopMm'],
+    ['a strap of neither kind', 'strap', { ...examples.strap, kind: 'round' }, 'kind'],
+    ['three fingers under a strap', 'strap', { ...examples.strap, fingers: 3 }, 'fingers'],
+    ['a size reversed', 'strap', { ...examples.strap, sizesMm: [[400, 300]] }, 'sizesMm[0]'],
+    ['no sizes', 'strap', { ...examples.strap, sizesMm: [] }, 'sizesMm'],
+    ['a thin finger', 'strap', { ...examples.strap, fingerWidthMm: 10 }, 'fingerWidthMm'],
+    ['a muzzle of 39', 'head-collar', { ...examples['head-collar'], muzzleGirthMm: 39 }, 'muzzleGirthMm'],
+    ['a muzzle without length', 'head-collar', { ...examples['head-collar'], muzzleLengthMm: 0 }, 'muzzleLengthMm'],
+    ['no posts', 'contacts', { coatDepthMm: 9, postsMm: [] }, 'postsMm'],
+    ['a post below nothing', 'contacts', { coatDepthMm: 9, postsMm: [12, -3] }, 'postsMm[1]'],
   ])('refuses %s with a sentence at the field', async (_what, name, body, path) => {
     const response = await ask(name, body);
     expect(response.status).toBe(422);

@@ -2,22 +2,29 @@ import { fieldErrors, RecordId, type z } from '@banter/contract';
 import express, { type Request, type RequestHandler } from 'express';
 import { Failure } from '../services/failure.ts';
 
-/** No request of Banter's is larger than this. */
+/** Requests of Banter's are not larger than this. */
 export const BODY_LIMIT = 64 * 1024;
+/** But for those about many dogs. */
+export const LARGE_BODY_LIMIT = 2 * 1024 * 1024;
 
 /** The parser takes nothing at all for an empty object; it is not JSON. */
 const notEmpty = (_request: unknown, _response: unknown, body: Buffer) => {
   if (body.length === 0) throw new Failure('not-json');
 };
 
-/** Reads any body as JSON, whatever its type says; an empty one is not JSON. */
-export const readAnyJson: RequestHandler[] = [
-  express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: notEmpty }),
+const readAnyJsonUpTo = (limit: number): RequestHandler[] => [
+  express.json({ limit, strict: false, type: () => true, verify: notEmpty }),
   (request, _response, next) => {
     if (request.body === undefined) throw new Failure('not-json');
     next();
   },
 ];
+
+/** Reads any body as JSON, whatever its type says; an empty one is not JSON. */
+export const readAnyJson = readAnyJsonUpTo(BODY_LIMIT);
+
+/** The same for many dogs at once. */
+export const readLargeJson = readAnyJsonUpTo(LARGE_BODY_LIMIT);
 
 /** Reads a JSON body; a form of another site can send no such type, which is part of the guard against it. */
 export const readJson: RequestHandler[] = [

@@ -1,12 +1,30 @@
-import { CollarFacts, DogFacts, NewFitCheck, NewPlan, NewTaping, type z } from '@banter/contract';
+import {
+  CollarFacts,
+  DogFacts,
+  GearFacts,
+  NewFitCheck,
+  NewLift,
+  NewLinkMove,
+  NewPlan,
+  NewScreening,
+  NewTaping,
+  PlaceFacts,
+  WantFacts,
+  type z,
+} from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogPage, dogsPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
+import { gearKind, wantKind } from '../services/gear.ts';
+import { linkMoveKind } from '../services/links.ts';
+import { lockerPage } from '../services/locker-page.ts';
+import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
+import { liftKind, screeningKind } from '../services/screenings.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { signedIn } from './guards.ts';
 import { idOf, parseBody, readJson, versionOf } from './read-request.ts';
@@ -15,7 +33,10 @@ import { scopeOf } from './scope-of.ts';
 /** Everything that a kennel keeps. */
 export function recordRoutes(dataSource: DataSource): Router {
   const routes = Router();
-  routes.use(['/dogs', '/collars', '/tapings', '/plans', '/fit-checks'], signedIn);
+  routes.use(
+    ['/dogs', '/collars', '/tapings', '/plans', '/fit-checks', '/screenings', '/lifts', '/places', '/gear', '/wants', '/link-moves', '/locker'],
+    signedIn,
+  );
 
   const versioned = <Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer extends { version: number }>(
     path: string,
@@ -60,9 +81,22 @@ export function recordRoutes(dataSource: DataSource): Router {
     const rows = await scopeOf(request, dataSource).all(collarKindOfRecord.entity, {}, { name: 'ASC', id: 'ASC' });
     response.json({ collars: rows.map(collarKindOfRecord.toAnswer) });
   });
+  routes.get('/locker', async (request, response) => {
+    response.json(await lockerPage(scopeOf(request, dataSource)));
+  });
+  routes.get('/places', async (request, response) => {
+    const rows = await scopeOf(request, dataSource).all(placeKind.entity, {}, { name: 'ASC', id: 'ASC' });
+    response.json({ places: rows.map(placeKind.toAnswer) });
+  });
   versioned('dogs', DogFacts, dogKind);
   versioned('collars', CollarFacts, collarKindOfRecord);
   appended('tapings', NewTaping, tapingKind);
+  versioned('places', PlaceFacts, placeKind);
+  versioned('gear', GearFacts, gearKind);
+  versioned('wants', WantFacts, wantKind);
+  appended('screenings', NewScreening, screeningKind);
+  appended('lifts', NewLift, liftKind);
+  appended('link-moves', NewLinkMove, linkMoveKind);
   appended('plans', NewPlan, planKind);
   appended('fit-checks', NewFitCheck, fitCheckKind);
   return routes;

@@ -4,7 +4,20 @@ import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v4 as uuidv4, v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fitCheck, fittedDog, newKennel, openBanter, plan, someCollar, someDog, taping, type TestBanter } from '../test-kennels.ts';
+import {
+  fitCheck,
+  fittedDog,
+  newKennel,
+  openBanter,
+  plan,
+  prongChoices,
+  screening,
+  someCollar,
+  someDog,
+  somePlace,
+  taping,
+  type TestBanter,
+} from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -136,7 +149,7 @@ describe('what is kept with a verdict', () => {
     ).toBe(200);
     expect((await agent.get(`/api/plans/${ids.plan}`)).body).toEqual(before);
     const later = uuidv7();
-    await agent.put(`/api/plans/${later}`).send(plan(ids.dog, ids.collar, { note: 'kept to compare' }));
+    await agent.put(`/api/plans/${later}`).send(plan(ids.dog, ids.collar, { note: 'kept to compare', placeId: ids.place }));
     expect((await agent.get(`/api/plans/${later}`)).body.rules.slackMaxMm).toBe(15);
   });
 
@@ -205,7 +218,7 @@ describe('bad input', () => {
   it('does not keep a collar that would pass the head, nor one that does not fit without saying why', async () => {
     const ids = await fittedDog(agent);
     const put = (split: object, note = '') =>
-      agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { choices: { gaugeSchool: 'pull-first', betweenSchool: 'finer', split }, note }));
+      agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { choices: { ...prongChoices, split }, placeId: ids.place, note }));
     const over = await put({ left: 7, right: 6 }, 'all the same');
     expect(over.status).toBe(422);
     expect(over.body.errors[0]).toMatchObject({ path: 'choices', message: expect.stringContaining('over the head') });
@@ -218,7 +231,10 @@ describe('bad input', () => {
     const collar = uuidv7();
     await agent.put(`/api/collars/${collar}`).send(someCollar);
     await agent.put(`/api/dogs/${dog}`).send({ ...someDog, weightG: null });
-    const put = (collarId = collar) => agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, collarId));
+    const placeId = uuidv7();
+    await agent.put(`/api/places/${placeId}`).send(somePlace);
+    await agent.put(`/api/screenings/${uuidv7()}`).send(screening(dog));
+    const put = (collarId = collar) => agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, collarId, { placeId }));
     expect((await put()).body.errors[0].message).toContain('Tape the high girth');
     await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dog));
     expect((await put()).body.errors[0].message).toContain('Weigh');
@@ -231,7 +247,7 @@ describe('bad input', () => {
     expect(collar.body.errors.map((error: { path: string }) => error.path)).toEqual(['numbers.pitchMm', 'numbers.links']);
     const choices = await agent
       .put(`/api/plans/${uuidv7()}`)
-      .send(plan(ids.dog, ids.collar, { choices: { gaugeSchool: 'guess', betweenSchool: 'finer', split: { left: -1, right: 2 } } }));
+      .send(plan(ids.dog, ids.collar, { choices: { ...prongChoices, gaugeSchool: 'guess', split: { left: -1, right: 2 } } }));
     expect(choices.body.errors.map((error: { path: string }) => error.path)).toEqual(['choices.gaugeSchool', 'choices.split.left']);
     const answers = await agent.put(`/api/fit-checks/${uuidv7()}`).send(fitCheck(ids.dog, ids.plan, { answers: { under: 'a lot' } }));
     expect(answers.body.errors.map((error: { path: string }) => error.path)).toContain('answers.under');
@@ -243,7 +259,15 @@ describe('another kennel', () => {
     const ids = await fittedDog(agent);
     const other = await newKennel(banter.app);
     const own = await fittedDog(other);
-    const paths = [`dogs/${ids.dog}`, `collars/${ids.collar}`, `tapings/${ids.high}`, `plans/${ids.plan}`, `fit-checks/${ids.check}`];
+    const paths = [
+      `dogs/${ids.dog}`,
+      `collars/${ids.collar}`,
+      `tapings/${ids.high}`,
+      `plans/${ids.plan}`,
+      `fit-checks/${ids.check}`,
+      `places/${ids.place}`,
+      `screenings/${ids.screening}`,
+    ];
     for (const path of [...paths, `dogs/${ids.dog}/page`]) expect([path, (await other.get(`/api/${path}`)).status]).toEqual([path, 404]);
     const bodies: Record<string, object> = {
       [paths[0]!]: someDog,
@@ -251,6 +275,8 @@ describe('another kennel', () => {
       [paths[2]!]: taping(own.dog),
       [paths[3]!]: plan(own.dog, own.collar),
       [paths[4]!]: fitCheck(own.dog, own.plan),
+      [paths[5]!]: somePlace,
+      [paths[6]!]: screening(own.dog),
     };
     for (const [path, body] of Object.entries(bodies)) {
       expect([path, (await other.put(`/api/${path}`).send(body)).status]).toEqual([path, 404]);
@@ -259,8 +285,15 @@ describe('another kennel', () => {
     expect((await other.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog))).status).toBe(404);
     expect((await other.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, own.collar))).status).toBe(404);
     expect((await other.put(`/api/plans/${uuidv7()}`).send(plan(own.dog, ids.collar))).status).toBe(422);
+    expect((await other.put(`/api/plans/${uuidv7()}`).send(plan(own.dog, own.collar, { placeId: ids.place }))).body.errors[0].path).toBe('placeId');
+    expect((await other.put(`/api/screenings/${uuidv7()}`).send(screening(ids.dog))).status).toBe(404);
     expect((await other.put(`/api/fit-checks/${uuidv7()}`).send(fitCheck(own.dog, ids.plan))).status).toBe(404);
-    const seen = JSON.stringify([(await other.get('/api/dogs')).body, (await other.get('/api/collars')).body]);
+    const seen = JSON.stringify([
+      (await other.get('/api/dogs')).body,
+      (await other.get('/api/collars')).body,
+      (await other.get('/api/locker')).body,
+      (await other.get('/api/places')).body,
+    ]);
     for (const id of Object.values(ids)) expect(seen).not.toContain(id);
     expect((await agent.get(`/api/dogs/${ids.dog}`)).body).toMatchObject(someDog);
   });

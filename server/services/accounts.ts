@@ -1,4 +1,4 @@
-import type { Me, SignIn, SignUp } from '@banter/contract';
+import { FIRST_SETTINGS, type Me, type PersonFacts, type SignIn, type SignUp } from '@banter/contract';
 import { hash, verify } from '@node-rs/argon2';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
@@ -6,6 +6,7 @@ import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { badField, Failure } from './failure.ts';
 import { kennelAnswer } from './kennels.ts';
+import { fingerOf } from './people.ts';
 
 /** Argon2id at the least memory and passes of OWASP's Password Storage Cheat Sheet (19 MiB, 2 passes, 1 lane). */
 const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
@@ -13,11 +14,8 @@ const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 /** A hash of no password, so that an unknown e-mail takes as long as a wrong password. */
 const nobody = hash(uuidv7(), ARGON2);
 
-/** House schools a new kennel starts with; its people change them whenever they like. */
-const FIRST_SCHOOLS = { gaugeSchool: 'pull-first', betweenSchool: 'finer', ringPlace: 'nape', rules: {} } as const;
-
 export function meAnswer(person: PersonRow, kennel: KennelRow): Me {
-  return { person: { id: person.id, name: person.name, email: person.email ?? '' }, kennel: kennelAnswer(kennel) };
+  return { person: { id: person.id, name: person.name, email: person.email ?? '', finger: fingerOf(person) }, kennel: kennelAnswer(kennel) };
 }
 
 /** Kennels and people that sign in. */
@@ -44,11 +42,20 @@ export class Accounts {
       lengthUnit: request.lengthUnit,
       massUnit: request.massUnit,
       timeZone: request.timeZone,
-      ...FIRST_SCHOOLS,
+      ...FIRST_SETTINGS,
       demo: false,
       createdAt: now,
     };
-    const person: PersonRow = { id: uuidv7(), kennelId: kennel.id, name: request.name.trim(), email: request.email, passwordHash, createdAt: now };
+    const person: PersonRow = {
+      id: uuidv7(),
+      kennelId: kennel.id,
+      name: request.name.trim(),
+      email: request.email,
+      passwordHash,
+      fingerThicknessMm: null,
+      fingerWidthMm: null,
+      createdAt: now,
+    };
     try {
       await this.dataSource.transaction(async (manager) => {
         await manager.insert(KennelEntity, kennel);
@@ -82,6 +89,14 @@ export class Accounts {
 
   async demoKennel(): Promise<KennelRow | null> {
     return await this.dataSource.getRepository(KennelEntity).findOneBy({ demo: true });
+  }
+
+  /** Changes what somebody says of themselves. */
+  async change(personId: string, { finger }: PersonFacts): Promise<Me> {
+    await this.dataSource
+      .getRepository(PersonEntity)
+      .update({ id: personId }, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
+    return (await this.me(personId))!;
   }
 
   /** Who a person is, or null when they are gone. */

@@ -1,10 +1,12 @@
-import { collarKind, type FitCheck, type NewFitCheck } from '@banter/contract';
+import { collarKind, houseOf, ProngNumbers, type FitCheck, type NewFitCheck } from '@banter/contract';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
+import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf, rulesOf } from './kennels.ts';
+import { kennelOf } from './kennels.ts';
 import { keptAnswers, keptNow } from './kept.ts';
+import { fitLinks } from './links.ts';
 import type { AppendedKind } from './record-base.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
@@ -12,9 +14,14 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const plan = await scope.hold(PlanEntity, sent.planId);
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
   const kind = collarKind(sent.kind);
-  const rules = rulesOf(await kennelOf(scope));
+  const { rules } = houseOf(await kennelOf(scope), await scope.get(DogEntity, plan.dogId));
   const earlier = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
-  const outcome = kind.check(plan.inputs.dog, plan.inputs.collar, plan.choices, sent.on, sent.answers, earlier, rules);
+  const { collar } = plan.inputs;
+  if (sent.kind === 'prong') {
+    const { left, right } = sent.on as { left: number; right: number };
+    await fitLinks(scope, { id: collar.id, gaugeMm: ProngNumbers.parse(collar.numbers).gaugeMm }, left + right, sent.at);
+  }
+  const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
   return { ...sent, id, attempt: earlier.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
 }
 

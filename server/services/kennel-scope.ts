@@ -29,6 +29,20 @@ export class KennelScope {
     return this.manager.transaction((manager) => work(new KennelScope(manager, this)));
   }
 
+  /** Holds the kennel until the end of the transaction, so that what must be counted is changed by one person at a time. */
+  async holdKennel(): Promise<void> {
+    await this.manager.findOne(KennelEntity, { where: { id: this.kennelId }, lock: { mode: 'pessimistic_write' } });
+  }
+
+  /** A query in SQL of one's own, which must name `:kennelId` in every table it reads. */
+  async raw<Row>(sql: string): Promise<Row[]> {
+    const names = [...sql.matchAll(/:kennelId/g)];
+    return await this.manager.query(
+      sql.replaceAll(':kennelId', '?'),
+      names.map(() => this.kennelId),
+    );
+  }
+
   async find<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T | null> {
     return await this.manager.findOneBy(entity, this.where<T>({ id } as FindOptionsWhere<T>));
   }

@@ -6,11 +6,16 @@ import type { KennelScope } from './kennel-scope.ts';
 /** A clock may run ahead of ours by this much; further, the time is asked about. */
 const CLOCK_AHEAD_MS = 24 * 60 * 60 * 1000;
 
-/** The columns that every kept verdict gets: who, when it happened and arrived, and what computed it. */
-export function keptNow(scope: KennelScope, at: string, rules: HouseRules) {
+/** The columns of something that happened: who, when, and when it arrived. */
+export function happenedNow(scope: KennelScope, at: string) {
   const happened = new Date(at);
   if (happened.getTime() > Date.now() + CLOCK_AHEAD_MS) throw badField('at', 'This time lies in the future.');
-  return { personId: scope.personId, at: happened, recordedAt: new Date(), coreVersion: CORE_VERSION, rules: { ...rules } };
+  return { personId: scope.personId, at: happened, recordedAt: new Date() };
+}
+
+/** The columns that every kept verdict gets: who, when it happened and arrived, and what computed it. */
+export function keptNow(scope: KennelScope, at: string, rules: HouseRules) {
+  return { ...happenedNow(scope, at), coreVersion: CORE_VERSION, rules: { ...rules } };
 }
 
 type KeptRow = { personId: string; at: Date; recordedAt: Date; kennelId: string };

@@ -1,15 +1,22 @@
-import { collarKind, fittingDog, latestGirths, type NewPlan, type Plan } from '@banter/contract';
-import { contractSpeaker } from '@banter/core';
+import { collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
+import { contractSpeaker, SCREEN_LEVEL_WORDS } from '@banter/core';
+import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
+import { PersonEntity } from '../data/entities/person.ts';
+import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
+import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf, rulesOf } from './kennels.ts';
+import { kennelOf } from './kennels.ts';
 import { keptAnswers, keptNow } from './kept.ts';
+import { fingerOf } from './people.ts';
+import { placeAnswer } from './places.ts';
 import type { AppendedKind } from './record-base.ts';
+import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<Omit<PlanRow, 'kennelId'>> {
@@ -17,14 +24,44 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const collar = await scope.find(CollarEntity, sent.collarId);
   if (!collar || collar.kind !== sent.kind) throw badField('collarId', 'This collar is not in the locker.');
   if (collar.retiredAt) throw badField('collarId', 'This collar has been scrapped.');
-  const girths = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id }, { at: 'ASC' })));
-  const facts = fittingDog(dog, girths);
+  const kennel = await kennelOf(scope);
+  const house = houseOf(kennel, dog);
+  const today = DateTime.now().setZone(kennel.timeZone).toISODate()!;
   const kind = collarKind(sent.kind);
+  const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id }, { at: 'ASC' })));
+  const person = await scope.get(PersonEntity, scope.personId);
+  const facts = fittingDog(dog, tapes, { finger: fingerOf(person), today });
+
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, { dogId: dog.id }, byTime));
+  const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, { dogId: dog.id }, byTime));
+  const screen = screenKind(kind.hazards, screeningOf(screenings, lifts, facts, house.rules), kennel.screen);
+  if (screen.notScreened) throw badField('dogId', 'Screen the dog first: what speaks against such a collar?');
+  if (screen.blocked) {
+    const stop = screen.findings.find((finding) => !finding.lifted)!;
+    throw badField(
+      'kind',
+      `${SCREEN_LEVEL_WORDS[stop.level].replace(/^./, (letter) => letter.toUpperCase())}: ${stop.ask} ${stop.why} It can be lifted with a note.`,
+    );
+  }
+  const place = sent.placeId === null ? null : await scope.find(PlaceEntity, sent.placeId);
+  if (sent.placeId !== null && !place) throw badField('placeId', 'There is no such place in this kennel.');
+  const law = lawAt(sent.kind, kind.hazards, place && placeAnswer(place), today, house.rules.lawCheckDays);
+  if (law.blocked) {
+    throw badField(
+      'placeId',
+      law.status === 'not-allowed'
+        ? `${kind.name} collars are not allowed at ${place!.name}.`
+        : place
+          ? `Nobody has looked up whether ${kind.name.toLowerCase()} collars are allowed at ${place.name}.`
+          : 'Say where it will be worn: some places restrict or forbid it.',
+    );
+  }
+
   const [missing] = kind.missing(facts);
   if (missing) throw badField('dogId', missing);
   const stock = await scope.all(CollarEntity, { kind: sent.kind, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
-  const rules = rulesOf(await kennelOf(scope));
-  const outcome = kind.plan(facts, collar, stock, sent.choices, rules);
+  const outcome = kind.plan(facts, collar, stock, sent.choices, house.rules);
   if (outcome.blocked) throw badField('choices', kind.planReasons(outcome, contractSpeaker)[0]?.text ?? 'This must not be worn.');
   if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'This does not fit as it is; say in a note why it is kept all the same.');
   return {
@@ -32,11 +69,13 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
     id,
     inputs: {
       dog: facts,
-      tapingIds: Object.values(girths).map((taping) => taping.id),
+      tapingIds: Object.values(tapes).map((taping) => taping.id),
       collar: { id: collar.id, name: collar.name, numbers: collar.numbers },
+      place: place && { name: place.name, status: law.status },
+      screen: { level: screen.level, findings: screen.findings.map(({ id: item, level, lifted }) => ({ id: item, level, lifted })) },
     },
     outcome,
-    ...keptNow(scope, sent.at, rules),
+    ...keptNow(scope, sent.at, house.rules),
   };
 }
 
@@ -48,6 +87,7 @@ export const planKind: AppendedKind<PlanRow, NewPlan, Plan> = {
     collarId: row.collarId,
     kind: row.kind,
     choices: row.choices,
+    placeId: row.placeId,
     note: row.note,
     at: row.at.toISOString(),
   }),

@@ -18,6 +18,8 @@ export type VersionedKind<Row extends { id: string; kennelId: string; version: n
   toAnswer: (row: Row) => Answer;
   /** What must hold beyond the schema; throws a Failure. */
   admit?: (facts: Facts, scope: KennelScope) => Promise<void>;
+  /** What goes with keeping it, in the same transaction. */
+  after?: (record: Answer, scope: KennelScope) => Promise<void>;
 };
 
 /**
@@ -45,7 +47,10 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     if (version !== null || (await scope.isElsewhere(kind.entity, id))) throw new Failure('not-found');
     await kind.admit?.(facts, scope);
     try {
-      await scope.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
+      await scope.inOne(async (within) => {
+        await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
+        await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within);
+      });
     } catch (error) {
       if (!isDuplicate(error)) throw error;
       return against(await scope.get(kind.entity, id));
@@ -54,7 +59,11 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
   }
   if (version === null || version !== existing.version || same(existing)) return against(existing);
   await kind.admit?.(facts, scope);
-  const changed = await scope.updateAt(kind.entity, id, version, kind.toColumns(facts));
+  const changed = await scope.inOne(async (within) => {
+    const done = await within.updateAt(kind.entity, id, version, kind.toColumns(facts));
+    if (done) await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within);
+    return done;
+  });
   const now = await scope.get(kind.entity, id);
   return changed ? { created: false, record: kind.toAnswer(now) } : against(now);
 }

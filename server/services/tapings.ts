@@ -1,5 +1,5 @@
 import { tapeRequest, type NewTaping, type Taping } from '@banter/contract';
-import { median, taping } from '@banter/core';
+import { isGirthSite, median, taping } from '@banter/core';
 import { DogEntity } from '../data/entities/dog.ts';
 import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { badField } from './failure.ts';
@@ -20,7 +20,8 @@ async function compute(scope: KennelScope, id: string, sent: NewTaping): Promise
   const { rules: _none, ...request } = tapeRequest(sent);
   const { reasons, ...result } = taping(request, rules);
   const onSkin = !sent.overCoat || sent.coatDepthMm !== null;
-  return { ...sent, id, tapedMm: median(sent.readingsMm), basis: onSkin ? 'skin' : 'coat', result, reasons, ...keptNow(scope, sent.at, rules) };
+  const basis = !isGirthSite(sent.site) ? 'length' : onSkin ? 'skin' : 'coat';
+  return { ...sent, id, tapedMm: median(sent.readingsMm), basis, result, reasons, ...keptNow(scope, sent.at, rules) };
 }
 
 export const tapingKind: AppendedKind<TapingRow, NewTaping, Taping> = {
@@ -29,6 +30,7 @@ export const tapingKind: AppendedKind<TapingRow, NewTaping, Taping> = {
   sentOf: (row) => ({
     dogId: row.dogId,
     site: row.site,
+    way: row.way,
     readingsMm: row.readingsMm,
     typed: row.typed,
     overCoat: row.overCoat,

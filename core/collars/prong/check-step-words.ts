@@ -10,6 +10,7 @@ const FIXED: Record<Exclude<CheckStep, 'take-out' | 'put-in' | 'even-out'>, stri
   'finer-gauge': 'Change to a finer gauge.',
   'change-gauge': 'Change the gauge; links alone will not do.',
   'another-collar': 'Do not use it on this dog: choose another kind of collar.',
+  'wear-loose': 'Loose on purpose: wear it so this session, a link tighter next time.',
   'ask-again': 'Look again: two of the answers contradict each other.',
 };
 

@@ -25,6 +25,7 @@ export type ProngCheckReason =
   | { code: 'snug-accepted'; limitMm: number }
   | { code: 'snug-not-known'; limitMm: number }
   | { code: 'uneven-sides'; left: number; right: number }
+  | { code: 'loose-on-purpose'; links: number; to: number }
   | { code: 'all-good' };
 
 const asked = (id: string) => PRONG_CHECK_QUESTIONS.find((question) => question.id === (id as ProngQuestionId))?.ask ?? 'How many links could be gathered?';
@@ -67,5 +68,6 @@ export const PRONG_CHECK_REASON_WORDS: ReasonWords<ProngCheckReason> = {
   'snug-accepted': (r, speak) => `School «snug» accepts it, as it presses by no more than ${speak.gap(r.limitMm)}.`,
   'snug-not-known': (r, speak) => `School «snug» accepts only up to ${speak.gap(r.limitMm)} of pressing, and that is not certain here.`,
   'uneven-sides': (r) => `${r.left} links on the dog’s left and ${r.right} on its right squeeze unevenly: even them out first.`,
+  'loose-on-purpose': (r) => `It starts loose: ${r.links} links now, a link tighter each session, ${r.to} in the end. It cannot pass the head.`,
   'all-good': () => 'It sits high, stays up, turns a little, some fingers go under, and it cannot pass the head.',
 };

@@ -17,6 +17,8 @@ export type ProngCheck = {
   on: LinkSplit;
   answers: ProngCheckAnswers;
   betweenSchool: BetweenSchool;
+  /** The count that a start-loose plan tightens to; null when it is fitted at once. */
+  loosenedFrom?: number | null;
   earlier: readonly EarlierProngCheck[];
 };
 
@@ -31,6 +33,7 @@ export const CHECK_STEPS = [
   'change-gauge',
   'another-collar',
   'even-out',
+  'wear-loose',
   'ask-again',
 ] as const;
 export type CheckStep = (typeof CHECK_STEPS)[number];
@@ -127,6 +130,9 @@ export function checkProngFit(check: ProngCheck, rules: HouseRules): ProngCheckR
     const plannedSnug = agrees && plannedSlackMm + collar.pitchMm > rules.slackMaxMm;
     if (plannedSnug) return between(links, { lowMm: plannedSlackMm, highMm: plannedSlackMm });
     return moveLinks(1, [{ code: 'tips-press' }, ...measured, { code: 'one-at-a-time' }]);
+  }
+  if (loose && check.loosenedFrom != null && links > check.loosenedFrom) {
+    return because('good', 'wear-loose', [{ code: 'loose-on-purpose', links, to: check.loosenedFrom }, ...measured]);
   }
   if (loose) {
     const oneOut = shift(known, -collar.pitchMm);

@@ -14,6 +14,7 @@ export const CollarEntity = new EntitySchema<CollarRow>({
     name: { type: 'varchar', length: 60 },
     metal: { type: 'varchar', length: 40, nullable: true },
     numbers: { type: 'json' },
+    condition: { type: 'varchar', length: 10 },
     measuredOn: { type: 'date', nullable: true },
     note: { type: 'varchar', length: 400 },
     retiredAt: { type: 'datetime', precision: 3, nullable: true },

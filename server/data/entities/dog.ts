@@ -21,6 +21,8 @@ export const DogEntity = new EntitySchema<DogRow>({
     worksOn: { type: 'varchar', length: 5 },
     owner: { type: 'varchar', length: 120 },
     notes: { type: 'text' },
+    placeId: { type: 'uuid', nullable: true },
+    house: { type: 'json', nullable: true },
     archivedAt: { type: 'datetime', precision: 3, nullable: true },
   },
 });

@@ -7,6 +7,8 @@ export type PersonRow = {
   name: string;
   email: string | null;
   passwordHash: string | null;
+  fingerThicknessMm: number | null;
+  fingerWidthMm: number | null;
   createdAt: Date;
 };
 
@@ -19,6 +21,8 @@ export const PersonEntity = new EntitySchema<PersonRow>({
     name: { type: 'varchar', length: 80 },
     email: { type: 'varchar', length: 200, nullable: true },
     passwordHash: { type: 'varchar', length: 200, nullable: true },
+    fingerThicknessMm: { type: 'double', nullable: true },
+    fingerWidthMm: { type: 'double', nullable: true },
     createdAt: { type: 'datetime', precision: 3 },
   },
 });

@@ -13,6 +13,7 @@ export const PlanEntity = new EntitySchema<PlanRow>({
     collarId: { type: 'uuid' },
     kind: { type: 'varchar', length: 40 },
     choices: { type: 'json' },
+    placeId: { type: 'uuid', nullable: true },
     note: { type: 'varchar', length: 1000 },
     inputs: { type: 'json' },
     outcome: { type: 'json' },

@@ -10,7 +10,8 @@ export const TapingEntity = new EntitySchema<TapingRow>({
   columns: {
     ...recordColumns,
     dogId: { type: 'uuid' },
-    site: { type: 'varchar', length: 10 },
+    site: { type: 'varchar', length: 20 },
+    way: { type: 'varchar', length: 10 },
     readingsMm: { type: 'json' },
     typed: { type: 'json' },
     overCoat: { type: 'boolean' },
@@ -19,7 +20,7 @@ export const TapingEntity = new EntitySchema<TapingRow>({
     neckBuild: { type: 'varchar', length: 10 },
     correctsId: { type: 'uuid', nullable: true },
     tapedMm: { type: 'double' },
-    basis: { type: 'varchar', length: 5 },
+    basis: { type: 'varchar', length: 10 },
     result: { type: 'json' },
     reasons: { type: 'json' },
     ...keptColumns,

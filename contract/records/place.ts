@@ -1,0 +1,34 @@
+import { lawOf, type Hazard, type LawResult } from '@banter/core';
+import { COLLAR_KIND_NAMES, type CollarKindName } from '../collars/collar-kinds.ts';
+import { z } from '../plain-words.ts';
+import { Instant, line, namedLine, RecordId } from './common.ts';
+
+/** A place where the kennel works, what is allowed there by kind, and who last looked, when, and where it is written. */
+export const PlaceFacts = z
+  .strictObject({
+    name: namedLine(80),
+    collars: z.partialRecord(z.enum(COLLAR_KIND_NAMES), z.enum(['allowed', 'not-allowed'])),
+    checkedBy: line(80),
+    checkedOn: z.iso.date().nullable(),
+    source: line(400),
+    retiredAt: Instant.nullable(),
+  })
+  .check(({ value, issues }) => {
+    if (value.checkedOn !== null && value.checkedBy.trim() === '')
+      issues.push({ code: 'custom', path: ['checkedBy'], input: value.checkedBy, message: 'Say who has looked it up.' });
+  });
+export type PlaceFacts = z.infer<typeof PlaceFacts>;
+export const Place = z.object({ ...PlaceFacts.shape, id: RecordId, version: z.number().int() });
+export type Place = z.infer<typeof Place>;
+
+const DAY_MS = 86_400_000;
+
+/** What the law of a place says of a kind, as of a day (`2026-03-01`). */
+export function lawAt(kind: CollarKindName, hazards: readonly Hazard[], place: PlaceFacts | null, today: string, lawCheckDays: number): LawResult {
+  const known = place && {
+    name: place.name,
+    collars: place.collars as Record<string, 'allowed' | 'not-allowed'>,
+    checkedDaysAgo: place.checkedOn === null ? null : Math.round((Date.parse(today) - Date.parse(place.checkedOn)) / DAY_MS),
+  };
+  return lawOf(kind, hazards, known, lawCheckDays);
+}

@@ -1,0 +1,113 @@
+import { CLIP_ON_USES } from '../collars/clip-on-slip/size-clip-on-slip.ts';
+import { MARTINGALE_SCHOOLS } from '../collars/martingale/size-martingale.ts';
+import { BETWEEN_SCHOOLS, GAUGE_SCHOOLS } from '../collars/prong/gauge-schools.ts';
+import { RING_PLACES } from '../collars/prong/prong-hardware.ts';
+import { BETWEEN_SCHOOL_WORDS, GAUGE_SCHOOL_WORDS } from '../collars/prong/school-words.ts';
+import { SLIP_SCHOOLS } from '../collars/slip/size-slip.ts';
+
+/** The schools between which trainers differ, each with its options; the first is a new kennel's. Common practice. */
+export const HOUSE_SCHOOL_OPTIONS = {
+  gaugeSchool: ['pull-first', ...GAUGE_SCHOOLS.filter((school) => school !== 'pull-first')] as unknown as typeof GAUGE_SCHOOLS,
+  betweenSchool: ['finer', ...BETWEEN_SCHOOLS.filter((school) => school !== 'finer')] as unknown as typeof BETWEEN_SCHOOLS,
+  startSchool: ['start-fitted', 'start-loose'],
+  ringSchool: ['live', 'both'],
+  ringPlace: RING_PLACES,
+  prongForSchool: ['any-size', 'strong-dogs'],
+  slipSchool: SLIP_SCHOOLS,
+  clipOnUse: CLIP_ON_USES,
+  martingaleSchool: MARTINGALE_SCHOOLS,
+  placementSchool: ['upper-half', 'clear-of-throat'],
+  crateSchool: ['off-in-crate', 'always-on'],
+  noseSchool: ['nose-first', 'fit-and-walk'],
+} as const;
+
+export type HouseSchoolName = keyof typeof HOUSE_SCHOOL_OPTIONS;
+export type HouseSchools = { [Name in HouseSchoolName]: (typeof HOUSE_SCHOOL_OPTIONS)[Name][number] };
+export const HOUSE_SCHOOL_NAMES = Object.keys(HOUSE_SCHOOL_OPTIONS) as HouseSchoolName[];
+
+/** What a kennel starts with; its people change it whenever they like. */
+export const DEFAULT_HOUSE_SCHOOLS = Object.fromEntries(Object.entries(HOUSE_SCHOOL_OPTIONS).map(([name, options]) => [name, options[0]])) as HouseSchools;
+
+export type SchoolWords = { title: string; options: Record<string, { name: string; says: string }> };
+
+/** What each school is about, what its sides are called, and what each says. Common practice. */
+export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; options: Record<HouseSchools[Name], { name: string; says: string }> } } = {
+  gaugeSchool: { title: 'Gauge of a prong', options: GAUGE_SCHOOL_WORDS },
+  betweenSchool: { title: 'Prong between two sizes', options: BETWEEN_SCHOOL_WORDS },
+  startSchool: {
+    title: 'First time in a prong',
+    options: {
+      'start-fitted': { name: 'start fitted', says: 'Fits at once; for the first three days the dog only wears it, without a leash.' },
+      'start-loose': { name: 'start loose', says: 'One or two links long at first, a link tighter each session, fitted by about the fourth.' },
+    },
+  },
+  ringSchool: {
+    title: 'Ring of a prong',
+    options: {
+      live: { name: 'live ring', says: 'The leash hand moves 4 to 6 in before it closes.' },
+      both: { name: 'both rings', says: 'About 2 in of travel; firmer, and less told by the arm.' },
+    },
+  },
+  ringPlace: {
+    title: 'Where the ring sits',
+    options: {
+      nape: { name: 'nape', says: 'On top, at 12.' },
+      'near-side': { name: 'near side', says: 'Behind the ear nearest the handler.' },
+    },
+  },
+  prongForSchool: {
+    title: 'Which dogs a prong is for',
+    options: {
+      'any-size': { name: 'any size', says: 'Small ones too, never to overpower.' },
+      'strong-dogs': { name: 'strong dogs', says: 'Strong dogs from about 55 to 60 lb that outpull their handler.' },
+    },
+  },
+  slipSchool: {
+    title: 'Length of a slip',
+    options: {
+      slack: { name: 'ring gap', says: 'Neck and about an inch and a half between the rings.' },
+      'over-the-head': { name: 'over the head', says: 'Just long enough to pass the head, no chain to spare.' },
+    },
+  },
+  clipOnUse: {
+    title: 'What a clip-on slip is for',
+    options: {
+      training: { name: 'training', says: 'Bought at the high girth exactly.' },
+      backup: { name: 'backup', says: 'Three to four inches longer, below a prong.' },
+    },
+  },
+  martingaleSchool: {
+    title: 'Setting a martingale',
+    options: {
+      'rings-meet': { name: 'rings meet', says: 'Set to the girth: it holds and never squeezes.' },
+      'rings-apart': { name: 'rings apart', says: 'Rings one to two inches apart when pulled: pressure all round, and no backing out.' },
+    },
+  },
+  placementSchool: {
+    title: 'Where contacts may sit',
+    options: {
+      'upper-half': { name: 'upper half', says: 'From 9 over 12 to 3.' },
+      'clear-of-throat': { name: 'clear of the throat', says: 'Anywhere but 5 to 7.' },
+    },
+  },
+  crateSchool: {
+    title: 'Flat collar in the crate',
+    options: {
+      'off-in-crate': { name: 'off in the crate', says: 'Nothing round the neck in a crate.' },
+      'always-on': { name: 'always on', says: 'Crate too, if it fits and the crate has nothing to catch on.' },
+    },
+  },
+  noseSchool: {
+    title: 'First time in a head collar',
+    options: {
+      'nose-first': { name: 'nose first', says: 'Food through the nose loop, seconds, then minutes; fussing means back one stage.' },
+      'fit-and-walk': { name: 'fit and walk', says: 'Fitted at once, and walked on; a slow lift at each pawing, released when it stops.' },
+    },
+  },
+};
+
+/** The defaults with a kennel's or a dog's own schools laid over them. */
+export function houseSchools(own: Partial<HouseSchools> = {}): HouseSchools {
+  const given = Object.entries(own).filter(([, value]) => value !== undefined);
+  return { ...DEFAULT_HOUSE_SCHOOLS, ...Object.fromEntries(given) } as HouseSchools;
+}

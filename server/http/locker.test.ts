@@ -1,0 +1,254 @@
+import { type FitsAnswer, type LinkBalance } from '@banter/contract';
+import supertest from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { fitCheck, fittedDog, newKennel, openBanter, plan, screening, someCollar, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+let agent: TestAgent;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+beforeEach(async () => {
+  agent = await newKennel(banter.app);
+});
+
+const links = async (): Promise<LinkBalance[]> => (await agent.get('/api/locker')).body.links;
+const at = async (account: string, gaugeMm = 3) => (await links()).find((one) => one.account === account && one.gaugeMm === gaugeMm)?.count ?? 0;
+const sum = async () => (await links()).reduce((total, { count }) => total + count, 0);
+const move = (from: string, to: string, count: number, why = 'counted', gaugeMm = 3) =>
+  agent.put(`/api/link-moves/${uuidv7()}`).send({ gaugeMm, count, from, to, why, note: '', at: '2026-03-02T09:00:00.000Z' });
+
+describe('the links of the locker', () => {
+  it('come in with a collar, go into the bag when a fit takes them out, and always add up', async () => {
+    const ids = await fittedDog(agent);
+    // Stocked with 13; the first check found 11 on the dog.
+    expect([await at(`collar:${ids.collar}`), await at('bag'), await at('outside')]).toEqual([11, 2, -13]);
+    const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+    await agent
+      .put(`/api/fit-checks/${uuidv7()}`)
+      .send(fitCheck(ids.dog, ids.plan, { on: { left: 5, right: 5 }, answers }))
+      .expect(201);
+    expect([await at(`collar:${ids.collar}`), await at('bag')]).toEqual([10, 3]);
+    expect(await sum()).toBe(0);
+  });
+
+  it('are kept once however often the same check is sent', async () => {
+    const ids = await fittedDog(agent);
+    const id = uuidv7();
+    const body = fitCheck(ids.dog, ids.plan, { on: { left: 5, right: 5 } });
+    await Promise.all(Array.from({ length: 6 }, () => agent.put(`/api/fit-checks/${id}`).send(body)));
+    expect([await at(`collar:${ids.collar}`), await at('bag')]).toEqual([10, 3]);
+  });
+
+  it('that are not in the bag cannot be put in: the check is refused whole, and says what is missing', async () => {
+    const ids = await fittedDog(agent);
+    await move('bag', 'scrap', 2, 'scrapped').expect(201);
+    const id = uuidv7();
+    const refused = await agent.put(`/api/fit-checks/${id}`).send(fitCheck(ids.dog, ids.plan, { on: { left: 6, right: 6 } }));
+    expect([refused.status, refused.body.code]).toEqual([409, 'not-enough-links']);
+    expect(refused.body.detail).toMatch(/^one link of 3.0 mm should come from there, and there is none in the bag\.$/i);
+    expect((await agent.get(`/api/fit-checks/${id}`)).status).toBe(404);
+    await move('outside', 'bag', 1, 'bought').expect(201);
+    await agent
+      .put(`/api/fit-checks/${id}`)
+      .send(fitCheck(ids.dog, ids.plan, { on: { left: 6, right: 6 } }))
+      .expect(201);
+    expect(await at('bag')).toBe(0);
+  });
+
+  it('the last spare one goes to one of two people who take it at once; the other is told', async () => {
+    const ids = await fittedDog(agent);
+    await move('bag', 'scrap', 1, 'scrapped').expect(201);
+    const answers = await Promise.all([
+      move('bag', `dog:${ids.dog}`, 1, 'lent'),
+      move('bag', `dog:${ids.dog}`, 1, 'lent'),
+      move('bag', `dog:${ids.dog}`, 1, 'lent'),
+    ]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+    expect([await at('bag'), await at(`dog:${ids.dog}`)]).toEqual([0, 1]);
+    expect(await sum()).toBe(0);
+  });
+
+  it('of a scrapped collar are scrapped with it, and come back with it; a recount goes by the ruler', async () => {
+    const id = uuidv7();
+    await agent.put(`/api/collars/${id}`).send(someCollar);
+    await agent
+      .put(`/api/collars/${id}`)
+      .set('If-Match', '"1"')
+      .send({ ...someCollar, retiredAt: '2026-03-03T09:00:00.000Z' })
+      .expect(200);
+    expect([await at(`collar:${id}`), await at('scrap')]).toEqual([0, 13]);
+    const again = uuidv7();
+    await agent.put(`/api/collars/${again}`).send(someCollar);
+    await agent
+      .put(`/api/collars/${again}`)
+      .set('If-Match', '"1"')
+      .send({ ...someCollar, numbers: { ...someCollar.numbers, links: 12 } });
+    expect([await at(`collar:${again}`), await at('bag')]).toEqual([12, 1]);
+  });
+
+  it.each([
+    ['none', { count: 0 }, 'count'],
+    ['half of one', { count: 1.5 }, 'count'],
+    ['nowhere', { to: 'pocket' }, 'to'],
+    ['where they are', { from: 'bag', to: 'bag' }, 'to'],
+    ['onto a collar that is not there', { to: `collar:${uuidv7()}` }, 'to'],
+    ['with a dog that is not there', { to: `dog:${uuidv7()}` }, 'to'],
+  ])('move not: %s', async (_what, change, path) => {
+    const body = { gaugeMm: 3, count: 1, from: 'outside', to: 'bag', why: 'bought', note: '', at: '2026-03-02T09:00:00.000Z', ...change };
+    const response = await agent.put(`/api/link-moves/${uuidv7()}`).send(body);
+    expect(response.status).toBe(422);
+    expect(response.body.errors[0].path).toBe(path);
+  });
+});
+
+describe('what speaks against a collar', () => {
+  async function readyDog(answers: object = {}, place: object = {}) {
+    const ids = { dog: uuidv7(), collar: uuidv7(), place: uuidv7() };
+    await agent.put(`/api/dogs/${ids.dog}`).send(someDog);
+    await agent.put(`/api/collars/${ids.collar}`).send(someCollar);
+    await agent.put(`/api/places/${ids.place}`).send({ ...somePlace, ...place });
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog));
+    if (answers) await agent.put(`/api/screenings/${uuidv7()}`).send(screening(ids.dog, answers));
+    return { ...ids, plan: () => agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place })) };
+  }
+
+  it('stops its plan with the reason, until it is lifted with a note', async () => {
+    const { dog, plan: put } = await readyDog({ windpipe: 'yes' });
+    const stopped = await put();
+    expect([stopped.status, stopped.body.errors[0].path]).toEqual([422, 'kind']);
+    expect(stopped.body.errors[0].message).toMatch(/^Stop: Windpipe or neck disease\?/);
+    const lift = { dogId: dog, item: 'windpipe', lifted: true, note: '', at: new Date().toISOString() };
+    expect((await agent.put(`/api/lifts/${uuidv7()}`).send(lift)).body.errors[0].path).toBe('note');
+    await agent
+      .put(`/api/lifts/${uuidv7()}`)
+      .send({ ...lift, note: 'X-rayed, clear.' })
+      .expect(201);
+    const kept = await put();
+    expect(kept.status).toBe(201);
+    expect(kept.body.inputs.screen).toEqual({ level: 'none', findings: [{ id: 'windpipe', level: 'stop', lifted: true }] });
+    await agent.put(`/api/lifts/${uuidv7()}`).send({ ...lift, lifted: false, note: 'Coughs again.', at: new Date(Date.now() + 1000).toISOString() });
+    expect((await put()).status).toBe(422);
+  });
+
+  it('needs the dog to have been screened at all', async () => {
+    const { plan: put } = await readyDog(null as never);
+    expect((await put()).body.errors[0]).toMatchObject({ path: 'dogId', message: expect.stringContaining('Screen the dog first') });
+  });
+
+  it('is also the law: what is not allowed or was never looked up is not planned there', async () => {
+    const law = async (place: object) => (await (await readyDog({}, place)).plan()).body;
+    expect((await law({ collars: { prong: 'not-allowed' } })).errors[0]).toMatchObject({
+      path: 'placeId',
+      message: 'Prong collars are not allowed at Home field.',
+    });
+    expect((await law({ collars: {} })).errors[0].message).toMatch(/^Nobody has looked up whether prong collars are allowed at Home field\.$/);
+    expect((await law({ checkedOn: null })).errors[0].path).toBe('placeId');
+    expect((await law({ checkedOn: '2024-01-01' })).inputs.place).toEqual({ name: 'Home field', status: 'check-again' });
+    expect((await law({})).inputs.place).toEqual({ name: 'Home field', status: 'allowed' });
+  });
+
+  it('asks for a day that has been and a person who looked', async () => {
+    const put = (change: object) => agent.put(`/api/places/${uuidv7()}`).send({ ...somePlace, ...change });
+    expect((await put({ checkedOn: '2999-01-01' })).body.errors[0].path).toBe('checkedOn');
+    expect((await put({ checkedBy: ' ' })).body.errors[0].path).toBe('checkedBy');
+    expect((await put({ collars: { leash: 'allowed' } })).status).toBe(422);
+  });
+});
+
+describe('every kind of collar', () => {
+  it('is kept, planned and checked as the prong is', async () => {
+    const ids = { dog: uuidv7(), flat: uuidv7(), plan: uuidv7(), check: uuidv7() };
+    await agent.put(`/api/dogs/${ids.dog}`).send(someDog);
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog));
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog, { site: 'head', readingsMm: [471, 472, 473] }));
+    const flat = { ...someCollar, kind: 'flat', name: 'Reed', numbers: { minMm: 330, maxMm: 470, widthMm: 20, buckle: 'metal tongue', holePitchMm: 25.4 } };
+    await agent.put(`/api/collars/${ids.flat}`).send(flat).expect(201);
+    const choices = { options: { fingers: 2 }, on: { setMm: 431.6 } };
+    const kept = await agent.put(`/api/plans/${ids.plan}`).send({ ...plan(ids.dog, ids.flat), kind: 'flat', choices });
+    expect(kept.status).toBe(201);
+    // Four holes beyond the first: 330 + 4 × 25.4; the head of 472 over it is 1.094, high and tight.
+    expect(kept.body.outcome).toMatchObject({ keep: true, verdict: 'fits' });
+    const answers = { breathing: 'free', sits: 'high', under: '4', comesOver: 'yes', buckle: 'sound' };
+    const check = await agent.put(`/api/fit-checks/${ids.check}`).send({ ...fitCheck(ids.dog, ids.plan), kind: 'flat', on: { setMm: 431.6 }, answers });
+    expect(check.body.outcome).toMatchObject({ verdict: 'adjust', step: 'take-in' });
+    expect((await agent.put(`/api/collars/${uuidv7()}`).send({ ...flat, numbers: { ...flat.numbers, maxMm: 300 } })).body.errors[0].path).toBe('numbers.maxMm');
+  });
+
+  it('follows a dog’s own schools and limits where it has some, and keeps them with the verdict', async () => {
+    const ids = await fittedDog(agent);
+    const house = { schools: { betweenSchool: 'snug' }, rules: { slackMaxMm: 12 }, note: 'Thin coat in summer.' };
+    await agent
+      .put(`/api/dogs/${ids.dog}`)
+      .set('If-Match', '"1"')
+      .send({ ...someDog, house })
+      .expect(200);
+    const kept = await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place, note: 'To compare.' }));
+    expect(kept.body.rules.slackMaxMm).toBe(12);
+    expect(kept.body.outcome.judgement.verdict).not.toBe('fits');
+    const nameless = await agent
+      .put(`/api/dogs/${ids.dog}`)
+      .set('If-Match', '"2"')
+      .send({ ...someDog, house: { ...house, note: '' } });
+    expect(nameless.body.errors[0].path).toBe('house.note');
+  });
+});
+
+describe('people', () => {
+  it('measure their finger once, and see whose tape agrees with itself', async () => {
+    const ids = await fittedDog(agent);
+    await agent
+      .put('/api/me')
+      .send({ finger: { thicknessMm: 18, widthMm: 12 } })
+      .expect(422);
+    expect((await agent.put('/api/me').send({ finger: { thicknessMm: 15, widthMm: 18 } })).body.person.finger).toEqual({ thicknessMm: 15, widthMm: 18 });
+    const { people } = (await agent.get('/api/people')).body;
+    // Two sites read as m−1, m, m+1: each has a variance of 1, so the technical error is 1 mm.
+    expect(people).toEqual([expect.objectContaining({ name: 'Tester', tape: [{ month: '2026-03', sets: 2, temMm: 1, temPercent: expect.any(Number) }] })]);
+    const kept = await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place }));
+    expect(kept.body.inputs.dog.finger).toEqual({ thicknessMm: 15, widthMm: 18 });
+  });
+});
+
+describe('many dogs at once', () => {
+  const fits = (body: object) => supertest(banter.app).post('/api/fits').send(body);
+  const prong = { id: 'alder', kind: 'prong', numbers: someCollar.numbers };
+
+  it('are sized against one stock, each kind with its deciding number', async () => {
+    const { body } = await fits({
+      dogs: [
+        { id: 'a', girthMm: 398, weightKg: 29, pull: 'drags', headGirthMm: 472 },
+        { id: 'b', girthMm: 300 },
+      ],
+      stock: [prong],
+      kinds: ['prong', 'slip'],
+    });
+    const answer = body as FitsAnswer;
+    expect(answer.dogs.map(({ id }) => id)).toEqual(['a', 'b']);
+    const [first, slip] = answer.dogs[0]!.fits;
+    expect(first).toMatchObject({ kind: 'prong', verdict: 'Fits', tone: 'good', collarId: 'alder', sentence: 'Take out two links, one each side.' });
+    expect(slip).toMatchObject({ kind: 'slip', verdict: 'None in the locker', wanted: expect.stringContaining('a slip of') });
+    expect(answer.dogs[1]!.fits[0]!.missing).toEqual(['Weigh the dog: the schools choose the gauge by weight.']);
+  });
+
+  it('say which of them cannot be read, and where', async () => {
+    const bad = await fits({ dogs: [{ id: 'a', girthMm: 3 }], stock: [{ ...prong, numbers: { ...prong.numbers, pitchMm: 0 } }] });
+    expect(bad.status).toBe(422);
+    expect(bad.body.errors.map((error: { path: string }) => error.path)).toEqual(['dogs[0].girthMm', 'stock[0].numbers.pitchMm']);
+    expect(
+      (
+        await fits({
+          dogs: [
+            { id: 'a', girthMm: 300 },
+            { id: 'a', girthMm: 300 },
+          ],
+          stock: [],
+        })
+      ).body.errors[0].path,
+    ).toBe('dogs[1].id');
+    expect((await fits({ dogs: [], stock: [] })).status).toBe(422);
+  });
+});

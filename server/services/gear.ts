@@ -1,0 +1,28 @@
+import type { Gear, GearFacts, Want, WantFacts } from '@banter/contract';
+import { DogEntity } from '../data/entities/dog.ts';
+import { GearEntity, WantEntity, type GearRow, type WantRow } from '../data/entities/gear.ts';
+import { badField } from './failure.ts';
+import type { VersionedKind } from './record-base.ts';
+
+export function gearAnswer({ kennelId: _kennel, retiredAt, ...row }: GearRow): Gear {
+  return { ...row, retiredAt: retiredAt && retiredAt.toISOString() };
+}
+
+export const gearKind: VersionedKind<GearRow, GearFacts, Gear> = {
+  entity: GearEntity,
+  toColumns: ({ retiredAt, ...facts }) => ({ ...facts, retiredAt: retiredAt === null ? null : new Date(retiredAt) }),
+  toAnswer: gearAnswer,
+};
+
+export function wantAnswer({ kennelId: _kennel, boughtAt, ...row }: WantRow): Want {
+  return { ...row, boughtAt: boughtAt && boughtAt.toISOString() };
+}
+
+export const wantKind: VersionedKind<WantRow, WantFacts, Want> = {
+  entity: WantEntity,
+  toColumns: ({ boughtAt, ...facts }) => ({ ...facts, boughtAt: boughtAt === null ? null : new Date(boughtAt) }),
+  toAnswer: wantAnswer,
+  admit: async ({ dogId }, scope) => {
+    if (dogId !== null && !(await scope.find(DogEntity, dogId))) throw badField('dogId', 'There is no such dog in this kennel.');
+  },
+};

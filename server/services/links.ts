@@ -1,0 +1,102 @@
+import type { LinkBalance, LinkMove, NewLinkMove } from '@banter/contract';
+import { countOf, gaugeName, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
+import { badField, Failure } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { happenedNow, keptAnswers } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+
+/** How many links are where, summed by the database; empty accounts left out. */
+export async function linkBalances(scope: KennelScope, asOf: 'seen' | 'now' = 'seen'): Promise<LinkBalance[]> {
+  // Within a transaction `now` reads what others have written since it began.
+  const lock = asOf === 'now' ? 'LOCK IN SHARE MODE' : '';
+  const rows = await scope.raw<{ gaugeMm: string; account: string; count: string }>(
+    `SELECT gaugeMm, IF(side > 0, toAccount, fromAccount) AS account, SUM(side * count) AS count
+       FROM link_moves CROSS JOIN (SELECT 1 AS side UNION ALL SELECT -1) AS sides
+      WHERE kennelId = :kennelId GROUP BY gaugeMm, account HAVING SUM(side * count) <> 0 ORDER BY gaugeMm, account ${lock}`,
+  );
+  return rows.map(({ gaugeMm, account, count }) => ({ gaugeMm: Number(gaugeMm), account, count: Number(count) }));
+}
+
+const countsOf = (held: LinkBalance[]): LinkCountAt[] => held as LinkCountAt[];
+
+const accountWords = (account: LinkAccount) =>
+  account === 'bag' ? 'in the bag' : account === 'scrap' ? 'among the scrap' : account.startsWith('dog:') ? 'lent with that dog' : 'on that collar';
+
+/**
+ * Makes a move of links within a transaction: one at a time in a kennel, so that of two people who move the last link one wins
+ * and the other is told.
+ */
+async function post(
+  scope: KennelScope,
+  move: LinkMoved & { why: NewLinkMove['why']; note: string; at: string },
+  id: string,
+): Promise<Omit<LinkMoveRow, 'kennelId'>> {
+  await scope.holdKennel();
+  const short = overdrawn(countsOf(await linkBalances(scope, 'now')), move);
+  if (short) {
+    throw new Failure('not-enough-links', {
+      detail: `${countOf(move.count, 'link')} of ${gaugeName(move.gaugeMm)} should come from there, and ${short.holds === 0 ? 'there is none' : `only ${countOf(short.holds, 'link')} ${short.holds === 1 ? 'is' : 'are'}`} ${accountWords(short.account)}.`,
+      errors: [
+        {
+          path: 'count',
+          message: `There ${short.holds === 1 ? 'is' : 'are'} only ${short.holds} of ${gaugeName(move.gaugeMm)} ${accountWords(short.account)}.`,
+        },
+      ],
+    });
+  }
+  return { ...move, id, ...happenedNow(scope, move.at) };
+}
+
+async function admitAccount(scope: KennelScope, account: LinkAccount, path: string): Promise<void> {
+  const [what, id] = account.split(':') as [string, string | undefined];
+  if (id === undefined) return;
+  const found = what === 'collar' ? await scope.find(CollarEntity, id) : await scope.find(DogEntity, id);
+  if (!found) throw badField(path, what === 'collar' ? 'There is no such collar in this kennel.' : 'There is no such dog in this kennel.');
+}
+
+export const linkMoveKind: AppendedKind<LinkMoveRow, NewLinkMove, LinkMove> = {
+  entity: LinkMoveEntity,
+  compute: async (scope, id, sent) => {
+    await admitAccount(scope, sent.from, 'from');
+    await admitAccount(scope, sent.to, 'to');
+    return await post(scope, sent, id);
+  },
+  sentOf: ({ gaugeMm, count, from, to, why, note, at }) => ({ gaugeMm, count, from, to, why, note, at: at.toISOString() }),
+  toAnswers: keptAnswers,
+};
+
+/** Makes a collar up to the links that were found on it, from the bag or into it, in the transaction that keeps the check. */
+export async function fitLinks(scope: KennelScope, collar: { id: string; gaugeMm: number }, links: number, at: string): Promise<void> {
+  await scope.holdKennel();
+  const counts = countsOf(await linkBalances(scope, 'now'));
+  for (const move of movesToMakeUp(counts, collar.gaugeMm, collar.id, links)) {
+    await scope.insert(LinkMoveEntity, await post(scope, { ...move, why: 'fitted', note: '', at }, uuidv7()));
+  }
+}
+
+/**
+ * Brings the ledger to what was counted on a collar when it was measured: from the bag as far as that goes, else from outside;
+ * what is fewer goes into the bag. A collar that is scrapped takes its links with it, and brings them back.
+ */
+export async function countCollar(scope: KennelScope, collar: { id: string; gaugeMm: number; links: number; scrapped: boolean }): Promise<void> {
+  await scope.holdKennel();
+  const at = new Date().toISOString();
+  const account = `collar:${collar.id}` as const;
+  const held = async (of: LinkAccount) => linksAt(countsOf(await linkBalances(scope, 'now')), collar.gaugeMm, of);
+  const move = async (count: number, from: LinkAccount, to: LinkAccount, why: NewLinkMove['why']) => {
+    if (count > 0) await scope.insert(LinkMoveEntity, await post(scope, { gaugeMm: collar.gaugeMm, count, from, to, why, note: '', at }, uuidv7()));
+  };
+  const on = await held(account);
+  if (collar.scrapped) return move(on, account, 'scrap', 'scrapped');
+  const first = (await linkBalances(scope, 'now')).every((one) => one.account !== account);
+  if (first) return move(collar.links, 'outside', account, 'stocked');
+  const missing = collar.links - on;
+  if (missing < 0) return move(-missing, account, 'bag', 'counted');
+  const fromBag = Math.min(missing, await held('bag'));
+  await move(fromBag, 'bag', account, 'counted');
+  await move(missing - fromBag, 'outside', account, 'counted');
+}
