@@ -73,8 +73,13 @@ describe('field errors', () => {
 describe('a collar kind', () => {
   it.each(COLLAR_KIND_NAMES)('%s has its folder in core and its drawings in web', (name) => {
     const project = join(import.meta.dirname, '..');
-    expect(existsSync(join(project, 'core', 'collars', name))).toBe(true);
-    for (const drawing of ['OnNeck.vue', 'BenchPanel.vue', 'CheckDrawing.vue']) expect(existsSync(join(project, 'web', 'neck', name, drawing))).toBe(true);
+    // Kinds that differ only in what they are for share their arithmetic.
+    const shared: Partial<Record<typeof name, string>> = { flat: 'strap', 'wide-throat': 'strap', remote: 'electronic', fence: 'electronic' };
+    expect(existsSync(join(project, 'core', 'collars', shared[name] ?? name))).toBe(true);
+    expect(existsSync(join(project, 'web', 'neck', name, 'OnNeck.vue'))).toBe(true);
+    // Either its own bench and check, or a cross-section for those that all kinds share.
+    const own = ['BenchPanel.vue', 'CheckDrawing.vue'].every((drawing) => existsSync(join(project, 'web', 'neck', name, drawing)));
+    expect(own || existsSync(join(project, 'web', 'neck', name, 'CrossSection.vue'))).toBe(true);
     expect(COLLAR_KINDS[name].questions.length).toBeGreaterThan(0);
     for (const question of COLLAR_KINDS[name].questions) {
       expect(question.ask).toMatch(/\?$/);

@@ -41,9 +41,10 @@ export {
   type LengthSite,
   type TapeSite,
 } from './measure/sites.ts';
-export { BREED_NAMES } from './measure/breed-names.ts';
+export { BREEDS, breedOf, guessedWeightKg, unusualWeight, type BackOutClass, type Breed, type CoatClass, type Skull } from './breeds/breed-guide.ts';
 export { likelyGirth } from './measure/likely-girth.ts';
 export { taping, type Taping, type TapingResult } from './measure/taping.ts';
+export { TAPE_CONTRADICTION_WORDS, tapeContradictions, type TapeContradiction } from './measure/contradictions.ts';
 export { TAPE_REASON_WORDS, type TapeReason } from './measure/tape-reasons.ts';
 export { FLAT_HAND_FINGERS, fingerSlack, type Finger } from './measure/finger-slack.ts';
 export { backOut, type BackOut } from './measure/back-out.ts';
@@ -146,6 +147,7 @@ export {
 } from './check/check-spec.ts';
 export { slackOfFingersUnder } from './check/fingers-under.ts';
 
+export { chooseByGeometry, GEOMETRY_WORDS, STRONG_DOG_KG, type GeometryDecision } from './choose/choose-by-geometry.ts';
 export { HAZARD_WORDS, HAZARDS, RESTRICTED_HAZARDS, SCREENED_HAZARDS, type Hazard } from './screen/hazards.ts';
 export {
   levelOf,

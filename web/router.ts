@@ -1,3 +1,4 @@
+import { COLLAR_KIND_NAMES } from '@banter/contract';
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from './stores/session.ts';
 
@@ -20,7 +21,14 @@ export const router = createRouter({
     { path: '/dogs/:id', name: 'dog', component: () => import('./views/DogView.vue'), meta: { title: 'Dog' } },
     { path: '/dogs/:id/edit', name: 'edit-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Change a dog' } },
     { path: '/dogs/:id/tape', name: 'tape', component: () => import('./views/TapeView.vue'), meta: { title: 'Tape' } },
-    { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/BenchView.vue'), meta: { title: 'Bench' } },
+    { path: '/dogs/:id/screen', name: 'screen', component: () => import('./views/ScreenView.vue'), meta: { title: 'Screening' } },
+    { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/ChooseView.vue'), meta: { title: 'Bench' } },
+    {
+      path: `/dogs/:id/bench/:kind(${COLLAR_KIND_NAMES.join('|')})`,
+      name: 'bench-kind',
+      component: () => import('./views/BenchView.vue'),
+      meta: { title: 'Bench' },
+    },
     { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },
     { path: '/locker', name: 'locker', component: () => import('./views/LockerView.vue'), meta: { title: 'Locker' } },
     { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },

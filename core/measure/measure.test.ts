@@ -1,10 +1,25 @@
 import { polygonHull, polygonLength } from 'd3-polygon';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { backOut, expectedHighGirth, fingerSlack, houseRules, likelyGirth, median, skinGirth, taping, technicalError } from '../index.ts';
+import { backOut, expectedHighGirth, fingerSlack, houseRules, likelyGirth, median, skinGirth, taping, technicalError, tapeContradictions } from '../index.ts';
 
 const rules = houseRules();
 const girth = fc.double({ min: 100, max: 1200, noNaN: true });
+
+describe('measures that contradict', () => {
+  const codes = (taped: object) => tapeContradictions(taped).map(({ code }) => code);
+  it('are asked about: head under neck, muzzle over head, base under high', () => {
+    expect(codes({ high: 400, head: 390 })).toEqual(['head-under-neck']);
+    expect(codes({ head: 400, muzzle: 400 })).toEqual(['muzzle-over-head']);
+    expect(codes({ head: 400, stop: 420 })).toEqual(['stop-over-head']);
+    expect(codes({ high: 400, base: 399 })).toEqual(['base-under-high']);
+    expect(codes({ muzzle: 200, 'muzzle-length': 210 })).toEqual(['muzzle-longer-than-round']);
+  });
+  it('are none in a usual dog, or where one of the two is not taped', () => {
+    expect(codes({ high: 400, mid: 440, base: 500, head: 470, muzzle: 250, stop: 280, 'muzzle-length': 95 })).toEqual([]);
+    expect(codes({ head: 390, base: null })).toEqual([]);
+  });
+});
 
 describe('technical error of measurement, Ulijaszek & Kerr 1999', () => {
   it('for two readings each is √(ΣD²/2N), the same paper’s form for pairs', () => {

@@ -3,12 +3,19 @@ import type { Component } from 'vue';
 
 /**
  * The drawings of every kind of collar, found by their place: `web/neck/KIND/OnNeck.vue` on the unrolled neck and
- * `web/neck/KIND/BenchPanel.vue` at the bench, with its cross-section. A new kind brings its folder and is drawn.
+ * `web/neck/KIND/CrossSection.vue` in cross-section. A kind whose make-up is a matter of its own, as the prong's links are,
+ * brings its own `BenchPanel.vue` and `CheckDrawing.vue`; all others share those of `web/neck/shared`. A new kind brings its
+ * folder and is drawn.
  */
 const onNeck = import.meta.glob<Component>('./*/OnNeck.vue', { eager: true, import: 'default' });
+const crossSections = import.meta.glob<Component>('./*/CrossSection.vue', { import: 'default' });
 const benchPanels = import.meta.glob<Component>('./*/BenchPanel.vue', { import: 'default' });
+const benchExtras = import.meta.glob<Component>('./*/BenchExtra.vue', { eager: true, import: 'default' });
 const checkPanels = import.meta.glob<Component>('./*/CheckDrawing.vue', { import: 'default' });
 
 export const onNeckDrawing = (kind: CollarKindName): Component => onNeck[`./${kind}/OnNeck.vue`]!;
-export const benchPanel = (kind: CollarKindName) => benchPanels[`./${kind}/BenchPanel.vue`]!;
-export const checkDrawing = (kind: CollarKindName) => checkPanels[`./${kind}/CheckDrawing.vue`]!;
+export const crossSection = (kind: CollarKindName) => crossSections[`./${kind}/CrossSection.vue`]!;
+export const benchPanel = (kind: CollarKindName) => (benchPanels[`./${kind}/BenchPanel.vue`] ?? benchPanels['./shared/BenchPanel.vue'])!;
+export const checkDrawing = (kind: CollarKindName) => (checkPanels[`./${kind}/CheckDrawing.vue`] ?? checkPanels['./shared/CheckDrawing.vue'])!;
+/** What else stands beside a kind at the bench, if anything. */
+export const benchExtra = (kind: CollarKindName): Component | null => benchExtras[`./${kind}/BenchExtra.vue`] ?? null;

@@ -1,13 +1,19 @@
-import { collarKind, type CollarKindName, type Dog, type FitCheck, type Kennel, type Plan } from '@banter/contract';
-import { ringClock } from '@banter/core';
+import { collarKind, houseOf, type CollarKindName, type Dog, type FitCheck, type Kennel, type Plan } from '@banter/contract';
+import { ringClock, type FittingDog } from '@banter/core';
 
-/** What a drawing on the unrolled neck is told, whatever the kind: the collar, how it is made up, and where its ring sits. */
+/** What a drawing is told, whatever the kind: the collar, how it is made up, and where its ring sits. */
 export type DrawnCollar = {
   kind: CollarKindName;
   collar: { id: string; name: string; numbers: Record<string, unknown> };
   setting: unknown;
   ringAt: number;
 };
+
+/** What the cross-section of a kind is told: the drawn collar and the neck it lies on. */
+export type SectionProps = { drawn: DrawnCollar; dog: FittingDog };
+
+/** Where the ring of a dog's collar sits, by its own or the house's school. */
+export const ringAtOf = (dog: Dog, kennel: Kennel): number => ringClock(houseOf(kennel, dog).schools.ringPlace, dog.worksOn);
 
 /** A collar as it was decided, or as it was last found on the dog, for the drawing on the unrolled neck. */
 export function drawnCollar(plan: Plan | null, check: FitCheck | null, dog: Dog, kennel: Kennel): DrawnCollar | null {
@@ -16,6 +22,6 @@ export function drawnCollar(plan: Plan | null, check: FitCheck | null, dog: Dog,
     kind: plan.kind,
     collar: plan.inputs.collar,
     setting: check?.on ?? collarKind(plan.kind).firstSetting(plan.choices),
-    ringAt: ringClock(kennel.ringPlace, dog.worksOn),
+    ringAt: ringAtOf(dog, kennel),
   };
 }

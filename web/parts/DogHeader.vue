@@ -2,7 +2,7 @@
 /** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
 import { collarKind, type Collar, type Dog, type FitCheck, type Kennel, type Plan, type Taping } from '@banter/contract';
 import { computed } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
@@ -20,6 +20,7 @@ const props = defineProps<{
 }>();
 const units = useUnits();
 const router = useRouter();
+const route = useRoute();
 const tape = computed(() => neckTapeOf(props.girths));
 const facts = computed(() =>
   [
@@ -43,6 +44,7 @@ const worn = computed(
 );
 const tabs = [
   { name: 'dog', label: 'Record', key: 'r' },
+  { name: 'screen', label: 'Screen', key: 's' },
   { name: 'tape', label: 'Tape', key: 't' },
   { name: 'bench', label: 'Bench', key: 'b' },
   { name: 'check', label: 'Check', key: 'c' },
@@ -71,7 +73,7 @@ useScreenKeys(
         :key="tab.name"
         :to="{ name: tab.name, params: { id: dog.id } }"
         class="flex min-h-12 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
-        exact-active-class="border-tape! font-semibold"
+        :class="route.name === tab.name || (tab.name === 'bench' && route.name === 'bench-kind') ? 'border-tape! font-semibold' : ''"
       >
         {{ tab.label }}
       </RouterLink>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What happened, newest first, by day; each entry opens to its reasons, the rules it used and the core that computed it. */
 import type { DogPage, Kennel } from '@banter/contract';
-import { HOUSE_RULES, SITE_WORDS, type HouseRuleName } from '@banter/core';
+import { HOUSE_RULES, TAPE_SITE_WORDS, type HouseRuleName } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import { dayWords, momentWords } from './age.ts';
@@ -12,7 +12,7 @@ import VerdictMark from './VerdictMark.vue';
 
 const props = defineProps<{ page: DogPage; kennel: Kennel }>();
 const units = useUnits();
-const entries = computed(() => timelineOf(props.page, units.speak, units.exact, (site) => SITE_WORDS[site].name));
+const entries = computed(() => timelineOf(props.page, units.speak, units.exact, (site) => TAPE_SITE_WORDS[site].name));
 const days = computed(() => {
   const byDay: { day: string; entries: TimelineEntry[] }[] = [];
   for (const entry of entries.value) {

@@ -8,29 +8,32 @@ export type SiteReading = { readingsMm: number[]; girthMm: number | null; repeat
 import type { Taping } from '@banter/contract';
 import {
   likelyGirth,
-  POSSIBLE_GIRTH_MM,
-  SITE_WORDS,
+  isGirthSite,
+  POSSIBLE_TAPE_MM,
   TAPE_REASON_WORDS,
+  TAPE_SITE_WORDS,
   taping,
   wordReason,
-  type GirthSite,
   type HouseRules,
   type NeckBuild,
+  type TapeSite,
 } from '@banter/core';
 import { computed, ref, watch } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import MeasureField from './MeasureField.vue';
+import SmallChart from './SmallChart.vue';
 import ReasonList from './ReasonList.vue';
 import VerdictMark from './VerdictMark.vue';
 
 const props = defineProps<{
-  site: GirthSite;
+  site: TapeSite;
   rules: HouseRules;
   coatDepthMm: number | null;
   onSkin: boolean;
   weightG: number | null;
   neckBuild: NeckBuild;
   before: Taping | null;
+  history: readonly Taping[];
   error: string;
 }>();
 const readings = defineModel<string[]>({ required: true });
@@ -40,7 +43,7 @@ const MOST = 10;
 const units = useUnits();
 const millimetres = ref<(number | null)[]>([]);
 const likely = computed(() => (props.weightG === null ? null : likelyGirth(props.site, props.weightG / 1000, props.neckBuild)));
-const expected = computed(() => ({ possibleMm: POSSIBLE_GIRTH_MM[props.site], ...(likely.value ? { likelyMm: likely.value.spanMm } : {}) }));
+const expected = computed(() => ({ possibleMm: POSSIBLE_TAPE_MM[props.site], ...(likely.value ? { likelyMm: likely.value.spanMm } : {}) }));
 const guess = computed(() => (props.before ? units.exact(props.before.tapedMm) : likely.value ? units.girth(likely.value.guessMm) : undefined));
 /** Which field each good reading stands in. */
 const fieldOf = computed(() => readings.value.map((_text, index) => index).filter((index) => millimetres.value[index] != null));
@@ -59,6 +62,10 @@ const result = computed(() =>
         },
         props.rules,
       ),
+);
+/** Earlier tapings of this site, and the one being typed at the end. */
+const chart = computed(() =>
+  props.history.map((one) => ({ at: one.at, value: one.tapedMm, label: `${one.at.slice(0, 10)} ${units.exact(one.tapedMm)}, ${one.personName}` })),
 );
 const reasons = computed(() => (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, reason, units.speak)));
 const lower = computed(() => reasons.value.some((reason) => reason.code === 'taken-lower'));
@@ -89,8 +96,8 @@ function change(index: number, text: string) {
   <fieldset class="sheet">
     <legend class="float-left mb-2 w-full">
       <span class="flex flex-wrap items-baseline gap-x-3">
-        <span class="font-display text-lg font-semibold">{{ SITE_WORDS[site].name }}</span>
-        <span class="text-soft">{{ SITE_WORDS[site].where }}</span>
+        <span class="font-display text-lg font-semibold">{{ TAPE_SITE_WORDS[site].name }}</span>
+        <span class="text-soft">{{ TAPE_SITE_WORDS[site].where }}</span>
       </span>
     </legend>
     <div class="clear-both grid gap-3 sm:grid-cols-3">
@@ -120,7 +127,7 @@ function change(index: number, text: string) {
         <span>
           Median
           <strong class="text-lg">{{ units.exact(result.girthMm) }}</strong>
-          {{ onSkin ? 'on the skin' : 'over the coat' }}
+          {{ !isGirthSite(site) ? '' : onSkin ? 'on the skin' : 'over the coat' }}
         </span>
         <span class="text-soft">
           spread {{ units.gap(result.spreadMm) }} · technical error {{ result.temMm.toFixed(1) }} mm ({{ result.temPercent.toFixed(1) }} %)
@@ -129,6 +136,7 @@ function change(index: number, text: string) {
       <ReasonList class="mt-2" :reasons="reasons" />
     </div>
     <p v-else-if="before" class="mt-2 text-sm text-soft">Last: {{ units.exact(before.tapedMm) }}, {{ before.personName }}</p>
+    <SmallChart v-if="history.length > 1" class="mt-2" :points="chart" :name="`${TAPE_SITE_WORDS[site].name} so far`" />
     <p v-if="error" class="mt-2 font-semibold text-stop" role="alert">{{ error }}</p>
   </fieldset>
 </template>

@@ -13,13 +13,15 @@ defineProps<{
   rows?: number;
   options?: readonly string[];
   required?: boolean;
+  hideLabel?: boolean;
+  placeholder?: string | undefined;
 }>();
 const text = defineModel<string>({ required: true });
 const list = useId();
 </script>
 
 <template>
-  <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="error">
+  <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hide-label="hideLabel" :hint="hint" :error="error">
     <textarea v-if="rows" :id="id" v-model="text" :rows="rows" class="field" :aria-describedby="describedBy" :aria-invalid="invalid" />
     <input
       v-else
@@ -32,6 +34,7 @@ const list = useId();
       :inputmode="inputmode"
       :list="options ? list : undefined"
       :required="required"
+      :placeholder="placeholder"
       :aria-describedby="describedBy"
       :aria-invalid="invalid"
     />

@@ -62,7 +62,7 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
       title: kind.checkSentence(check.outcome, check.on),
       tone: toneOf(check.outcome.verdict),
       word: `Check ${check.attempt}: ${CHECK_WORDS[check.outcome.verdict]!.toLowerCase()}`,
-      reasons: [{ code: 'as-found', text: `On the dog: ${kind.describeSetting(check.on)}.` }, ...kind.checkReasons(check.outcome, speak)],
+      reasons: [{ code: 'as-found', text: `On the dog: ${kind.describeSetting(check.on, speak)}.` }, ...kind.checkReasons(check.outcome, speak)],
       note: check.note,
       taping: null,
       corrected: false,

@@ -1,18 +1,22 @@
 <script setup lang="ts">
-/** The bench: which collar of the locker this dog gets, how it is made up, and why. What is decided is kept. */
-import { collarKind, fittingDog, Plan, RecordId, z, type CollarKindName, type NewPlan } from '@banter/contract';
+/** The bench with one kind of collar on it: which one of the locker this dog gets, how it is made up, and why. What is decided is kept. */
+import { collarKind, Plan, RecordId, z, type CollarKindName, type NewPlan } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { DrawnCollar } from '../neck/drawn-collar.ts';
+import { ringAtOf, type DrawnCollar } from '../neck/drawn-collar.ts';
 import { benchPanel } from '../neck/drawings.ts';
 import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
 import KeepBar from '../parts/KeepBar.vue';
+import KindStrip from '../parts/KindStrip.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
+import PlacePick from '../parts/PlacePick.vue';
+import ScreenNote from '../parts/ScreenNote.vue';
 import StockStart from '../parts/StockStart.vue';
 import TextField from '../parts/TextField.vue';
+import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
@@ -33,35 +37,45 @@ const session = useSession();
 const keeping = useKeep();
 const dogId = String(route.params.id);
 const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { dog, house, screen, law, inBag, onCollar } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
-/** The one kind on the bench so far; choosing between kinds comes with the others. */
-const kind: CollarKindName = 'prong';
+const kind = String(route.params.kind) as CollarKindName;
 const Panel = defineAsyncComponent(benchPanel(kind));
 
-const dog = computed(() => fittingDog(data.value!.dog, girths.value));
 const missing = computed(() => collarKind(kind).missing(dog.value));
 const stock = computed(() => data.value!.collars.filter((collar) => collar.kind === kind && collar.retiredAt === null));
 const made = shallowRef<Made | null>(null);
+const speaksAgainst = computed(() => screen(kind));
 /** What was last found on the dog, so that the bench says what to do from there. */
-const worn = computed(() => plan.value && check.value && { collarId: plan.value.collarId, setting: check.value.on });
+const worn = computed(() => (plan.value && check.value && plan.value.kind === kind ? { collarId: plan.value.collarId, setting: check.value.on } : null));
 const unmeasured = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId)?.measuredOn === null);
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
+const throughCoat = computed(() => ['pinch', 'contacts'].some((hazard) => (collarKind(kind).hazards as readonly string[]).includes(hazard)));
 
 /** What is on the bench and not kept yet. Its id and time hold until something about it changes, so that it is kept once. */
 const Draft = z.object({
   id: RecordId,
   at: z.string().nullable(),
   note: z.string(),
+  placeId: z.string().nullable(),
   made: z.object({ collarId: z.string(), choices: z.record(z.string(), z.unknown()) }).nullable(),
 });
-const { draft, restored, discard } = useDraft(`bench.${dogId}`, Draft, () => ({ id: uuidv7(), at: null, note: '', made: null }));
+const { draft, restored, discard } = useDraft(`bench.${dogId}.${kind}`, Draft, () => ({ id: uuidv7(), at: null, note: '', placeId: null, made: null }));
+const placeId = computed<string | null>({
+  get: () => draft.value.placeId ?? data.value?.dog.placeId ?? null,
+  set: (id) => (draft.value = { ...draft.value, placeId: id }),
+});
+const lawSays = computed(() => law(kind, placeId.value));
 /** Only what somebody made by hand is remembered: Banter’s own choice is worked out afresh. */
 function took(now: Made) {
   made.value = now;
   const byHand = now.chosen ? null : { collarId: now.collarId, choices: now.choices };
   if (JSON.stringify(byHand) !== JSON.stringify(draft.value.made)) draft.value = { ...draft.value, made: byHand };
 }
-watch([() => JSON.stringify(draft.value.made), () => draft.value.note], () => (draft.value = { ...draft.value, id: uuidv7(), at: null }));
+watch(
+  [() => JSON.stringify(draft.value.made), () => draft.value.note, () => draft.value.placeId],
+  () => (draft.value = { ...draft.value, id: uuidv7(), at: null }),
+);
 
 /** Puts the bench back to Banter’s choice, with an empty note. */
 function startAfresh() {
@@ -73,7 +87,15 @@ const begun = ref(0);
 async function keep() {
   if (!made.value) return;
   draft.value = { ...draft.value, at: draft.value.at ?? new Date().toISOString() };
-  const sent: NewPlan = { dogId, collarId: made.value.collarId, kind, choices: made.value.choices, note: draft.value.note.trim(), at: draft.value.at! };
+  const sent: NewPlan = {
+    dogId,
+    collarId: made.value.collarId,
+    kind,
+    choices: made.value.choices,
+    placeId: placeId.value,
+    note: draft.value.note.trim(),
+    at: draft.value.at!,
+  };
   if (!(await keeping.keep(`/api/plans/${draft.value.id}`, Plan, sent))) return;
   discard();
   await router.push(`/dogs/${dogId}/check`);
@@ -83,30 +105,47 @@ async function keep() {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <KindStrip :dog-id="dogId" :kind="kind" />
     <div v-if="missing.length > 0">
       <h1>{{ missing[0] }}</h1>
-      <p class="mt-2 text-lg">The bench sizes a collar from the tape and the weight; then it shows what to take out, and why.</p>
-      <RouterLink class="press press-main mt-4" :to="dog.tapedGirthMm === null ? `/dogs/${dogId}/tape` : `/dogs/${dogId}/edit`">
-        {{ dog.tapedGirthMm === null ? 'Tape' : 'Weigh' }}
+      <p class="mt-2 text-lg">{{ collarKind(kind).about }} The bench sizes it from the tape, and shows its reasons.</p>
+      <RouterLink class="press press-main mt-4" :to="/^Weigh/.test(missing[0]!) ? `/dogs/${dogId}/edit` : `/dogs/${dogId}/tape?for=${kind}`">
+        {{ /^Weigh/.test(missing[0]!) ? 'Weigh' : 'Tape' }}
       </RouterLink>
     </div>
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
+      <ScreenNote :screen="speaksAgainst" :dog-id="dogId" :kind="collarKind(kind).name.toLowerCase()" />
       <p v-if="lower" class="mb-4 rounded bg-mind-wash p-3 text-mind">
         The high girth may have been taken lower down.
         <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink>
         before you trust this.
       </p>
-      <p v-else-if="girths.high!.basis === 'coat'" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+      <p v-else-if="throughCoat && dog.skinGirthMm === null" class="mb-4 rounded bg-mind-wash p-3 text-mind">
         Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
       </p>
       <p v-if="restored" class="mb-3 text-soft">
-        Picked up where you left off. <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+        Picked up where you left off.
+        <button type="button" class="underline" @click="startAfresh">Start afresh</button>
       </p>
-      <component :is="Panel" :key="begun" :dog="dog" :name="data!.dog.name" :stock="stock" :kennel="kennel" :begin="draft.made" :worn="worn" @made="took" />
+      <component
+        :is="Panel"
+        :key="begun"
+        :kind="kind"
+        :dog="dog"
+        :name="data!.dog.name"
+        :stock="stock"
+        :house="house"
+        :ring-at="ringAtOf(data!.dog, kennel)"
+        :begin="draft.made"
+        :worn="worn"
+        :on-collar="onCollar"
+        :in-bag="inBag"
+        @made="took"
+      />
 
       <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-        <section class="sheet" aria-label="On the unrolled neck">
+        <section class="sheet self-start" aria-label="On the unrolled neck">
           <UnrolledNeck :tape="neckTapeOf(girths)!" :name="data!.dog.name" :collar="made?.drawn ?? null" size="large" />
         </section>
         <section class="sheet self-start" aria-label="Keep">
@@ -119,9 +158,10 @@ async function keep() {
             </RouterLink>
           </p>
           <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">
-            This cannot be kept: a collar that passes the head must never be worn.
+            This cannot be kept: {{ kind === 'prong' ? 'a collar that passes the head must never be worn.' : 'made up like this it must not be worn.' }}
           </p>
           <template v-else>
+            <PlacePick v-model="placeId" class="mt-3" :kind="kind" :places="data!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />
             <TextField
               v-model="draft.note"
               class="mt-3"
@@ -129,15 +169,16 @@ async function keep() {
               :rows="2"
               :error="keeping.errorAt('note')"
             />
-            <p class="mt-3 border-l-4 border-mind pl-3 text-sm">
-              Only while supervised, for the walk or session; never in a crate, in play or overnight. A first prong belongs with a professional.
-            </p>
+            <p class="mt-3 border-l-4 border-mind pl-3 text-sm">{{ collarKind(kind).caution }}</p>
             <KeepBar
               class="mt-3"
               :keeping="keeping"
               label="Keep, and check it on the dog"
-              :disabled="!made || (!made.outcome.keep && draft.note.trim() === '')"
-            />
+              :disabled="!made || speaksAgainst.blocked || lawSays.blocked || (!made.outcome.keep && draft.note.trim() === '')"
+            >
+              <span v-if="speaksAgainst.blocked" class="text-stop">{{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Screening stops it.' }}</span>
+              <span v-else-if="lawSays.blocked" class="text-stop">Not without the local law.</span>
+            </KeepBar>
           </template>
         </section>
       </div>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { collarKind, FitCheck, type NewFitCheck } from '@banter/contract';
-import { houseRules, ringClock } from '@banter/core';
+import { collarKind, FitCheck, houseOf, type NewFitCheck } from '@banter/contract';
 import { z, RecordId } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { ringAtOf } from '../neck/drawn-collar.ts';
 import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -69,7 +69,7 @@ const foreseen = computed(() => {
   const parsed = kind.value.answers.safeParse(answers.value);
   if (!parsed.success) return null;
   const inputs = plan.value!.inputs;
-  return kind.value.check(inputs.dog, inputs.collar, plan.value!.choices, on.value, parsed.data, checks.value, houseRules(kennel.value.rules));
+  return kind.value.check(inputs.dog, inputs.collar, plan.value!.choices, on.value, parsed.data, checks.value, houseOf(kennel.value, data.value!.dog).rules);
 });
 const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0);
 const headline = computed(() => {
@@ -170,8 +170,9 @@ async function keep() {
               :is="Drawing"
               v-model="on"
               :collar="plan.inputs.collar"
-              :girth-mm="plan.inputs.dog.skinGirthMm ?? plan.inputs.dog.tapedGirthMm!"
-              :ring-at="ringClock(kennel.ringPlace, data!.dog.worksOn)"
+              :kind="plan.kind"
+              :dog="plan.inputs.dog"
+              :ring-at="ringAtOf(data!.dog, kennel)"
             />
           </section>
           <section v-if="checks.length > 0" class="sheet" aria-label="Checks so far">
@@ -180,7 +181,9 @@ async function keep() {
               <li v-for="one in [...checks].reverse()" :key="one.id" class="border-l-2 border-line pl-3">
                 <VerdictMark class="text-sm" :tone="toneOf(one.outcome.verdict)" :word="`${one.attempt}: ${CHECK_WORDS[one.outcome.verdict]}`" />
                 <span class="block">{{ kind.checkSentence(one.outcome, one.on) }}</span>
-                <span class="text-sm text-soft">{{ kind.describeSetting(one.on) }} · {{ one.personName }}, {{ momentWords(one.at, kennel.timeZone) }}</span>
+                <span class="text-sm text-soft"
+                  >{{ kind.describeSetting(one.on, units.speak) }} · {{ one.personName }}, {{ momentWords(one.at, kennel.timeZone) }}</span
+                >
               </li>
             </ol>
           </section>

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** Add a dog, or change one. What is typed is kept on this device until it is saved. */
-import { birthDateFault, Dog, DogFacts, RecordId, z } from '@banter/contract';
-import { BREED_NAMES } from '@banter/core';
+import { birthDateFault, Dog, DogFacts, PlacesPage, RecordId, z } from '@banter/contract';
+import {
+  BREEDS,
+  breedOf,
+  guessedWeightKg,
+  HOUSE_SCHOOL_NAMES,
+  HOUSE_SCHOOL_OPTIONS,
+  HOUSE_SCHOOL_WORDS,
+  unusualWeight,
+  type HouseSchoolName,
+} from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -44,6 +53,8 @@ const Form = z.object({
   worksOn: z.enum(['left', 'right']),
   owner: z.string(),
   notes: z.string(),
+  placeId: z.string().nullable(),
+  house: DogFacts.shape.house,
   archivedAt: z.string().nullable(),
 });
 type Form = z.infer<typeof Form>;
@@ -64,6 +75,8 @@ const empty = (): Form => ({
   worksOn: 'left',
   owner: '',
   notes: '',
+  placeId: null,
+  house: null,
   archivedAt: null,
 });
 const { draft, restored, discard } = useDraft(editing ? `dog.${editing}` : 'dog.new', Form, empty);
@@ -87,6 +100,49 @@ function fill(dog: Dog) {
 }
 if (loaded) watch(loaded.data, (dog) => dog && !restored.value && fill(dog));
 
+const BREED_NAMES = BREEDS.map(({ name }) => name);
+/** What the breed guide says of what is written, as a marked guess; and doubts about the weight, asked about and never refused. */
+const breed = computed(() => breedOf(draft.value.breed));
+const guess = computed(() => {
+  if (!breed.value) return '';
+  const { neckBuild, backOut, skull, throat, source } = breed.value;
+  const told = [
+    `about ${units.weight(guessedWeightKg(breed.value, draft.value.sex) * 1000)}`,
+    `${neckBuild} neck`,
+    `${skull} skull`,
+    backOut === 'easily' ? 'backs out easily' : '',
+    throat === 'toy' ? 'a toy breed’s throat' : throat === 'breathing' ? 'breathing that bears no pressure' : '',
+  ];
+  return `Usual in the breed, ${source}: ${told.filter(Boolean).join(', ')}. A guess until taped.`;
+});
+const odd = computed(() => breed.value !== null && weightG.value !== null && unusualWeight(breed.value, draft.value.sex, weightG.value / 1000));
+/** A new dog takes its neck from its breed until somebody says otherwise. */
+let chosenNeck = editing !== null || restored.value;
+watch(breed, (now) => {
+  if (now && !chosenNeck) draft.value.neckBuild = now.neckBuild;
+});
+const places = useLoad(() => '/api/places', PlacesPage);
+const placeAnswers = computed(() => [
+  { value: '', label: 'Not said' },
+  ...(places.data.value?.places ?? []).filter(({ retiredAt }) => retiredAt === null).map(({ id, name }) => ({ value: id, label: name })),
+]);
+
+/** What holds for this dog otherwise than for the house. */
+function setSchool(name: HouseSchoolName, value: string | null) {
+  const own = draft.value.house ?? { schools: {}, rules: {}, note: '' };
+  const schools = { ...own.schools } as Record<string, unknown>;
+  if (value === null || value === '') delete schools[name];
+  else schools[name] = value;
+  const house = { ...own, schools: schools as typeof own.schools };
+  draft.value.house = Object.keys(schools).length === 0 && Object.keys(house.rules).length === 0 ? null : house;
+}
+const schoolAnswers = (name: HouseSchoolName) => [
+  { value: '', label: 'As the house' },
+  ...HOUSE_SCHOOL_OPTIONS[name].map((value) => ({
+    value: value as string,
+    label: (HOUSE_SCHOOL_WORDS[name].options as Record<string, { name: string }>)[value]!.name,
+  })),
+];
 const weightG = ref<number | null>(null);
 const tried = ref(false);
 /** An unchanged rough age keeps its birth date, so that opening the form does not move it. */
@@ -115,7 +171,7 @@ const error = (path: string) => (tried.value ? faults.value[path] || keeping.err
 const early = (path: string) => (faults.value[path]?.includes('too long') || faults.value[path]?.includes('future') ? faults.value[path] : error(path));
 
 function factsOf(): DogFacts {
-  const { name, breed, sex, neckBuild, pull, worksOn, owner, notes, archivedAt } = draft.value;
+  const { name, breed, sex, neckBuild, pull, worksOn, owner, notes, placeId, house, archivedAt } = draft.value;
   return {
     name: name.trim(),
     breed: breed.trim(),
@@ -125,6 +181,8 @@ function factsOf(): DogFacts {
     worksOn,
     owner: owner.trim(),
     notes,
+    placeId,
+    house,
     archivedAt,
     bornOn: bornOn.value,
     bornGuessed: draft.value.bornBy === 'age' && bornOn.value !== null,
@@ -163,7 +221,13 @@ function startAfresh() {
       </p>
       <div class="sheet mt-4 grid gap-x-6 gap-y-5 sm:grid-cols-2">
         <TextField v-model="draft.name" label="Name" :error="early('name')" required />
-        <TextField v-model="draft.breed" label="Breed or cross" hint="Any words; suggestions as you type." :options="BREED_NAMES" :error="early('breed')" />
+        <TextField
+          v-model="draft.breed"
+          label="Breed or cross"
+          :hint="guess || 'Any words; suggestions as you type.'"
+          :options="BREED_NAMES"
+          :error="early('breed')"
+        />
         <ChoiceRow
           v-model="draft.sex"
           label="Sex"
@@ -189,11 +253,11 @@ function startAfresh() {
           v-model="draft.weight"
           label="Weight"
           hint="The schools choose the gauge by it. 28.5, 28.5 kg, 62 lb."
-          :error="error('weightG')"
+          :error="error('weightG') || (odd ? `Unusual for ${breed!.name}. Is it right? It is kept as written.` : undefined)"
           @read="(grams) => (weightG = grams)"
         />
         <ChoiceRow
-          v-model="draft.neckBuild"
+          :model-value="draft.neckBuild"
           label="Neck"
           hint="For a first guess of the girth."
           :answers="[
@@ -201,6 +265,7 @@ function startAfresh() {
             { value: 'average', label: 'Average' },
             { value: 'heavy', label: 'Heavy' },
           ]"
+          @update:model-value="(neck) => ((chosenNeck = true), (draft.neckBuild = neck!))"
         />
         <ChoiceRow
           v-model="draft.pull"
@@ -219,9 +284,34 @@ function startAfresh() {
             { value: 'right', label: 'Right' },
           ]"
         />
+        <ChoiceRow
+          v-if="placeAnswers.length > 1"
+          :model-value="draft.placeId ?? ''"
+          label="Works at"
+          hint="For the local law."
+          :answers="placeAnswers"
+          class="sm:col-span-2"
+          @update:model-value="(id) => (draft.placeId = id || null)"
+        />
         <TextField v-model="draft.owner" label="Owner" :error="early('owner')" />
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
+      <details class="sheet mt-4" :open="draft.house !== null">
+        <summary class="font-display text-lg font-semibold">Otherwise than the house, for this dog</summary>
+        <p class="mt-1 text-soft">Where this dog needs another school than the kennel holds to. Kept with a note that says why.</p>
+        <div class="mt-3 space-y-4">
+          <ChoiceRow
+            v-for="name in HOUSE_SCHOOL_NAMES"
+            :key="name"
+            :model-value="(draft.house?.schools[name] as string | undefined) ?? ''"
+            :label="HOUSE_SCHOOL_WORDS[name].title"
+            :answers="schoolAnswers(name)"
+            quiet
+            @update:model-value="(value) => setSchool(name, value)"
+          />
+          <TextField v-if="draft.house" v-model="draft.house.note" label="Why" :error="error('house.note')" />
+        </div>
+      </details>
       <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and tape it'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
         <button

@@ -12,6 +12,7 @@ import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
+import { todayIn } from '../parts/age.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
@@ -22,7 +23,18 @@ const units = useUnits();
 const { data, state, sentence, load, girths, plan, check } = useDogPage(String(route.params.id));
 const kennel = computed(() => session.kennel!);
 const step = computed(() =>
-  nextStep({ dog: data.value!.dog, girths: Object.values(girths.value), plan: plan.value, check: check.value }, kennel.value.rules, units.speak),
+  nextStep(
+    {
+      dog: data.value!.dog,
+      girths: Object.values(girths.value),
+      plan: plan.value,
+      check: check.value,
+      screenings: data.value!.screenings,
+      lifts: data.value!.lifts,
+    },
+    { kennel: kennel.value, today: todayIn(kennel.value.timeZone) },
+    units.speak,
+  ),
 );
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
@@ -52,7 +64,7 @@ async function putAway(away: boolean) {
         <h1 class="mt-1">{{ step.sentence }}</h1>
       </div>
       <RouterLink v-if="step.goTo" :to="`/dogs/${data!.dog.id}/${step.goTo}`" class="press press-main">
-        {{ { tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
+        {{ { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
       </RouterLink>
     </div>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">

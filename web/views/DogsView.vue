@@ -34,7 +34,7 @@ const rows = computed(() => {
       card,
       dog: card.dog,
       tape: neckTapeOf(latestGirths(card.girths)),
-      step: nextStep(card, kennel.value.rules, units.speak),
+      step: nextStep(card, { kennel: kennel.value, today }, units.speak),
       facts: [card.dog.breed, card.dog.bornOn && ageWords(card.dog.bornOn, today), card.dog.weightG && units.weight(card.dog.weightG)]
         .filter(Boolean)
         .join(' · '),
@@ -123,7 +123,7 @@ useScreenKeys('Dogs', [
               :to="`/dogs/${row.dog.id}/${row.step.goTo}`"
               class="press press-plain relative col-span-2 justify-self-start max-md:ml-[6.1rem] md:col-span-1 md:min-w-24"
             >
-              {{ { tape: 'Tape', bench: 'Bench', check: 'Check', edit: 'Weigh' }[row.step.goTo] }}
+              {{ { screen: 'Screen', tape: 'Tape', bench: 'Bench', check: 'Check', edit: 'Weigh' }[row.step.goTo] }}
               <span class="sr-only">{{ row.dog.name }}</span>
             </RouterLink>
           </li>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
 import type { NewTaping } from '@banter/contract';
-import { Dog, RecordId, Taping, z } from '@banter/contract';
-import { GIRTH_SITES, houseRules, type GirthSite } from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, Dog, houseOf, RecordId, Taping, z, type CollarKindName } from '@banter/contract';
+import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -21,10 +21,6 @@ import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 
-/** The sites this bench asks for. Head collars and contacts bring the others. */
-const SITES = ['high', 'mid', 'base', 'head'] as const satisfies readonly GirthSite[];
-type AskedSite = (typeof SITES)[number];
-
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
@@ -34,14 +30,26 @@ const dogId = String(route.params.id);
 const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
 const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
 const kennel = computed(() => session.kennel!);
-const rules = computed(() => houseRules(kennel.value.rules));
+const rules = computed(() => houseOf(kennel.value, data.value?.dog ?? null).rules);
 const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
-const asked = computed<readonly AskedSite[]>(() =>
-  corrected.value && SITES.includes(corrected.value.site as AskedSite) ? [corrected.value.site as AskedSite] : SITES,
-);
+/** What is taped follows from the collars in question: what they need, and what helps with them. */
+const USUAL_KINDS: readonly CollarKindName[] = ['prong', 'martingale', 'flat'];
+const forKind = COLLAR_KIND_NAMES.find((name) => name === route.query.for);
+const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : USUAL_KINDS);
+function toggle(name: CollarKindName) {
+  const now = kinds.value.includes(name) ? kinds.value.filter((one) => one !== name) : [...kinds.value, name];
+  if (now.length > 0) kinds.value = now;
+}
+const asked = computed<readonly SiteName[]>(() => {
+  if (corrected.value) return [corrected.value.site];
+  const wanted = new Set(kinds.value.flatMap((name) => [...collarKind(name).needs, ...collarKind(name).helps]));
+  // Over the coat its depth is asked for beside the hair.
+  return TAPE_SITES.filter((site) => wanted.has(site) && !(site === 'coat-depth' && draft.value.overCoat === 'over'));
+});
 
 const Draft = z.object({
-  sites: z.record(z.enum(GIRTH_SITES), z.object({ id: RecordId, readings: z.array(z.string()) })),
+  sites: z.record(z.enum(TAPE_SITES), z.object({ id: RecordId, readings: z.array(z.string()) })),
+  way: z.enum(['tape', 'string']),
   overCoat: z.enum(['parted', 'over']),
   coatDepth: z.string(),
   weight: z.string(),
@@ -51,7 +59,8 @@ const Draft = z.object({
 });
 type Draft = z.infer<typeof Draft>;
 const begin = (): Draft => ({
-  sites: Object.fromEntries(GIRTH_SITES.map((site) => [site, { id: uuidv7(), readings: ['', '', ''] }])) as Draft['sites'],
+  sites: Object.fromEntries(TAPE_SITES.map((site) => [site, { id: uuidv7(), readings: ['', '', ''] }])) as Draft['sites'],
+  way: 'tape',
   overCoat: 'parted',
   coatDepth: '',
   weight: '',
@@ -62,7 +71,7 @@ const begin = (): Draft => ({
 const { draft, restored, discard } = useDraft(`tape.${dogId}.${correctsId ?? 'new'}`, Draft, begin);
 // What was typed bare meant the unit of then; it says so now, should the screen speak another.
 if (draft.value.lengthUnit !== units.length) {
-  for (const site of SITES) draft.value.sites[site].readings = draft.value.sites[site].readings.map((text) => withUnit(text, draft.value.lengthUnit));
+  for (const site of TAPE_SITES) draft.value.sites[site].readings = draft.value.sites[site].readings.map((text) => withUnit(text, draft.value.lengthUnit));
   draft.value.coatDepth = withUnit(draft.value.coatDepth, draft.value.lengthUnit);
 }
 if (draft.value.massUnit !== units.mass) draft.value.weight = withUnit(draft.value.weight, draft.value.massUnit);
@@ -71,34 +80,38 @@ watch([() => units.length, () => units.mass], ([length, mass]) => Object.assign(
 const coatDepthMm = ref<number | null>(null);
 const weighed = ref<number | null>(null);
 const weightG = computed(() => weighed.value ?? data.value?.dog.weightG ?? null);
-const read = reactive<Partial<Record<AskedSite, SiteReading>>>({});
+const read = reactive<Partial<Record<SiteName, SiteReading>>>({});
 const depth = computed(() => (draft.value.overCoat === 'over' ? coatDepthMm.value : null));
 const onSkin = computed(() => draft.value.overCoat === 'parted' || depth.value !== null);
 
 /** The neck as drawn while taping: what is typed now over what was known before. */
 const drawnTape = computed(() => {
-  const girth = (site: AskedSite) => read[site]?.girthMm ?? girths.value[site]?.result.girthMm;
+  const girth = (site: SiteName) => read[site]?.girthMm ?? girths.value[site]?.result.girthMm;
   const high = girth('high');
-  return high === undefined || high < 60 ? null : { highMm: high, midMm: girth('mid'), baseMm: girth('base') };
+  return high == null || high < 60
+    ? null
+    : { highMm: high, midMm: girth('mid') ?? undefined, baseMm: girth('base') ?? undefined, lengthMm: girth('neck-length') ?? undefined };
 });
 const ready = computed(() => asked.value.filter((site) => read[site]?.girthMm !== null && read[site]?.girthMm !== undefined));
 const unread = computed(() => asked.value.filter((site) => read[site]?.unsure));
-const headFirst = computed(() => {
-  const high = read.high?.girthMm ?? girths.value.high?.result.girthMm;
-  const head = read.head?.girthMm ?? girths.value.head?.result.girthMm;
-  return high != null && head != null && head < high && ready.value.length > 0;
+/** What is unusual together, of what is typed now over what was known before. */
+const contradictions = computed(() => {
+  if (ready.value.length === 0) return [];
+  const taped = Object.fromEntries(TAPE_SITES.map((site) => [site, read[site]?.girthMm ?? girths.value[site]?.tapedMm]));
+  return tapeContradictions(taped).map((one) => wordReason(TAPE_CONTRADICTION_WORDS, one, units.speak));
 });
+const nameOf = (site: SiteName) => TAPE_SITE_WORDS[site].name.toLowerCase();
 const coatUnsure = computed(() => draft.value.overCoat === 'over' && draft.value.coatDepth.trim() !== '' && coatDepthMm.value === null);
 const weightUnsure = computed(() => draft.value.weight.trim() !== '' && weighed.value === null);
 const headline = computed(() => {
-  if (correctsId) return `Tape the ${asked.value[0]} girth again.`;
+  if (correctsId) return `Tape the ${nameOf(asked.value[0]!)} again.`;
   if (ready.value.length === 0) return `Tape ${data.value!.dog.name}’s neck, high girth first.`;
   const again = ready.value.filter((site) => read[site]!.repeat);
   const lower = read.high?.lower;
   if (lower) return 'Was the high girth taken lower down?';
-  if (again.length > 0) return `Another reading of the ${again.join(' and ')} girth.`;
+  if (again.length > 0) return `Another reading of the ${again.map(nameOf).join(' and the ')}.`;
   const missing = asked.value.filter((site) => !ready.value.includes(site) && !girths.value[site]);
-  return missing.length > 0 ? `Next, the ${missing[0]} girth.` : 'All taped. Keep it.';
+  return missing.length > 0 ? `Next, the ${nameOf(missing[0]!)}.` : 'All taped. Keep it.';
 });
 
 async function keep() {
@@ -116,13 +129,14 @@ async function keep() {
     const sent: NewTaping = {
       dogId,
       site,
+      way: draft.value.way,
       readingsMm: read[site]!.readingsMm,
       typed: draft.value.sites[site].readings
         .map((text) => text.trim())
         .filter(Boolean)
         .map((text) => withUnit(text, units.length)),
-      overCoat: draft.value.overCoat === 'over',
-      coatDepthMm: depth.value,
+      overCoat: isGirthSite(site) && draft.value.overCoat === 'over',
+      coatDepthMm: isGirthSite(site) ? depth.value : null,
       weightG: weightG.value,
       neckBuild: dog.neckBuild,
       at: draft.value.at,
@@ -131,7 +145,7 @@ async function keep() {
     if (!(await keeping.keep(`/api/tapings/${draft.value.sites[site].id}`, Taping, sent))) return;
   }
   discard();
-  await router.push(correctsId || !ready.value.includes('high') ? `/dogs/${dogId}` : `/dogs/${dogId}/bench`);
+  await router.push(correctsId || (!girths.value.high && !ready.value.includes('high')) ? `/dogs/${dogId}` : `/dogs/${dogId}/bench`);
 }
 </script>
 
@@ -141,7 +155,12 @@ async function keep() {
     <form novalidate @submit.prevent="keep">
       <h1 aria-live="polite">{{ headline }}</h1>
       <p class="mt-1 max-w-[46rem] text-soft">
-        Settle the dog. Tape flat, touching, not pulled; lift it between readings.
+        Settle the dog.
+        {{
+          draft.way === 'tape'
+            ? 'Tape flat, touching, not pulled; lift it between readings.'
+            : 'A string round, touching, not pulled; pinch it off where it meets, lay it on a ruler, and begin anew for each reading.'
+        }}
         <template v-if="restored">
           Picked up where you left off.
           <button type="button" class="underline" @click="discard">Start afresh</button>
@@ -152,7 +171,32 @@ async function keep() {
       </p>
       <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
         <div class="space-y-4">
+          <section v-if="!corrected" class="sheet" aria-label="For which collars">
+            <p class="font-semibold">For which collars?</p>
+            <p class="text-sm text-soft">Only what they need is asked for.</p>
+            <div class="mt-1.5 flex flex-wrap gap-1.5">
+              <button
+                v-for="name in COLLAR_KIND_NAMES"
+                :key="name"
+                type="button"
+                class="min-h-11 rounded-[0.3rem] border-[1.5px] px-3"
+                :class="kinds.includes(name) ? 'border-deep bg-deep text-on-deep' : 'border-line bg-raised'"
+                :aria-pressed="kinds.includes(name)"
+                @click="toggle(name)"
+              >
+                {{ kinds.includes(name) ? '✓ ' : '' }}{{ collarKind(name).name }}
+              </button>
+            </div>
+          </section>
           <div class="sheet grid gap-5 sm:grid-cols-2">
+            <ChoiceRow
+              v-model="draft.way"
+              label="Taken with"
+              :answers="[
+                { value: 'tape', label: 'A soft tape' },
+                { value: 'string', label: 'String and ruler' },
+              ]"
+            />
             <ChoiceRow
               v-model="draft.overCoat"
               label="The hair"
@@ -187,12 +231,11 @@ async function keep() {
             :weight-g="weightG"
             :neck-build="data!.dog.neckBuild"
             :before="girths[site] ?? null"
+            :history="data!.tapings.filter((one) => one.site === site && one.id !== correctsId)"
             :error="keeping.errorAt('readingsMm')"
             @read="(now) => (read[site] = now)"
           />
-          <p v-if="headFirst" role="status" class="rounded bg-mind-wash p-3 text-mind">
-            The head comes out smaller than the neck. That can be, in a few dogs; was the head taped round its broadest part, ears included, and the neck high?
-          </p>
+          <p v-for="one in contradictions" :key="one.code" role="status" class="rounded bg-mind-wash p-3 text-mind">{{ one.text }}</p>
           <KeepBar
             :keeping="keeping"
             :label="correctsId ? 'Keep the correction' : 'Keep, and size a collar'"

@@ -3,33 +3,28 @@
  * The bench for a prong: the sentence of what to do, the cross-section with its links to click, the rule of link stops, the
  * verdict with measure, limit and house rule, and what every school would do. All of it computed in the page.
  */
-import {
-  asProngCollar,
-  prongKind,
-  ProngNumbers,
-  VERDICT_WORDS,
-  type Collar,
-  type FittingDog,
-  type Kennel,
-  ProngChoices,
-  type ProngPlanOutcome,
-} from '@banter/contract';
+import { asProngCollar, prongKind, ProngNumbers, VERDICT_WORDS, type Collar, type FittingDog, ProngChoices, type ProngPlanOutcome } from '@banter/contract';
 import {
   BETWEEN_SCHOOL_WORDS,
   chooseProng,
+  countOf,
   evenSplit,
   gaugeName,
-  houseRules,
-  linkInstruction,
-  mostLinksOut,
+  HOUSE_SCHOOL_WORDS,
   PRONG_CHOICE_REASON_WORDS,
+  RING_TRAVEL_MM,
   ringClock,
   shiftLinks,
+  sizeProng,
   wordReason,
+  type House,
   type LinkSplit,
+  type ProngFit,
   type ProngQuestion,
 } from '@banter/core';
 import { computed, ref, watch } from 'vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import FitRows from '../../parts/FitRows.vue';
 import ReasonList from '../../parts/ReasonList.vue';
 import { toneOf } from '../../parts/verdict.ts';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -45,7 +40,10 @@ const props = defineProps<{
   dog: FittingDog;
   name: string;
   stock: Collar[];
-  kennel: Kennel;
+  house: House;
+  ringAt: number;
+  onCollar: (gaugeMm: number, collarId: string) => number | null;
+  inBag: (gaugeMm: number) => number;
   begin: { collarId: string; choices: Record<string, unknown> } | null;
   worn: { collarId: string; setting: unknown } | null;
 }>();
@@ -55,32 +53,42 @@ const emit = defineEmits<{
 }>();
 
 const units = useUnits();
-const rules = computed(() => houseRules(props.kennel.rules));
+const rules = computed(() => props.house.rules);
 const collars = computed(() => props.stock.map((collar) => ({ ...collar, numbers: ProngNumbers.parse(collar.numbers) })));
 const names = computed(() => Object.fromEntries(props.stock.map((collar) => [collar.id, collar.name])));
-const ringAt = computed(() => ringClock(props.kennel.ringPlace, props.dog.worksOn));
+const ringAt = computed(() => ringClock(ringPlace.value, props.dog.worksOn));
 const girthMm = computed(() => props.dog.skinGirthMm ?? props.dog.tapedGirthMm!);
 const neck = computed(() => ({ girthMm: girthMm.value, ...(props.dog.headGirthMm === null ? {} : { headGirthMm: props.dog.headGirthMm }) }));
 const question = computed<ProngQuestion>(() => ({
   ...neck.value,
   weightKg: props.dog.weightKg!,
   pull: props.dog.pull,
-  gaugeSchool: props.kennel.gaugeSchool,
-  betweenSchool: props.kennel.betweenSchool,
+  gaugeSchool: props.house.schools.gaugeSchool,
+  betweenSchool: props.house.schools.betweenSchool,
   stock: collars.value.map(asProngCollar),
 }));
 const decision = computed(() => chooseProng(question.value, rules.value));
 
 const collarId = ref<string>('');
 const split = ref<LinkSplit>({ left: 1, right: 0 });
+const ring = ref(props.house.schools.ringSchool);
+const ringPlace = ref(props.house.schools.ringPlace);
+const startSchool = ref(props.house.schools.startSchool);
+const looseLinks = ref<1 | 2>(1);
 function take(id: string, left: number, right: number) {
   collarId.value = id;
   split.value = { left, right };
 }
+/** What Banter would take: the school's choice, or what the dog wears already when that fits as well with no more changes. */
+const best = computed<ProngFit | null>(() => {
+  const { choice, all } = decision.value;
+  const worn = all.find((fit) => fit.stockId === props.worn?.collarId);
+  const asGood = choice && worn && worn.verdict === choice.verdict && worn.gaugeMm === choice.gaugeMm && Math.abs(worn.change) <= Math.abs(choice.change);
+  return asGood ? worn : (choice ?? all[0] ?? null);
+});
 /** Back to what Banter chose; with nothing to choose, the collar of the stock that comes nearest. */
 function takeChoice() {
-  const fit = decision.value.choice ?? decision.value.all[0];
-  if (fit) take(fit.stockId, fit.left, fit.right);
+  if (best.value) take(best.value.stockId, best.value.left, best.value.right);
 }
 function takeCollar(id: string) {
   const fit = decision.value.all.find((one) => one.stockId === id)!;
@@ -88,80 +96,77 @@ function takeCollar(id: string) {
 }
 function takeUp() {
   const before = props.begin && ProngChoices.safeParse(props.begin.choices);
-  if (before?.success && collars.value.some((one) => one.id === props.begin!.collarId))
-    take(props.begin!.collarId, before.data.split.left, before.data.split.right);
-  else takeChoice();
+  if (before?.success && collars.value.some((one) => one.id === props.begin!.collarId)) {
+    const { split: links, start, ring: rings, ringPlace: place } = before.data;
+    take(props.begin!.collarId, links.left, links.right);
+    ring.value = rings;
+    ringPlace.value = place;
+    startSchool.value = start ? 'start-loose' : 'start-fitted';
+    if (start) looseLinks.value = start.left + start.right - links.left - links.right > 1 ? 2 : 1;
+  } else takeChoice();
 }
 watch(() => props.stock, takeUp, { immediate: true });
 
 const collar = computed(() => collars.value.find((one) => one.id === collarId.value)!);
-/** What the collar is made up as before anything is done: as last found on this dog, else as it hangs in the locker. */
+/** What the collar is made up as before anything is done: as last found on this dog, else as the locker's count has it. */
 const isWorn = computed(() => props.worn?.collarId === collarId.value);
-const now = computed(() => (isWorn.value ? (props.worn!.setting as LinkSplit) : evenSplit(collar.value.numbers.links)));
-const outcome = computed(() =>
-  prongKind.plan(
-    props.dog,
-    collar.value,
-    collars.value,
-    { gaugeSchool: props.kennel.gaugeSchool, betweenSchool: props.kennel.betweenSchool, split: split.value },
-    rules.value,
-  ),
-);
+const counted = computed(() => props.onCollar(collar.value.numbers.gaugeMm, collarId.value));
+const now = computed(() => (isWorn.value ? (props.worn!.setting as LinkSplit) : evenSplit(counted.value || collar.value.numbers.links)));
+const nowWords = computed(() => (isWorn.value ? 'worn' : counted.value !== null && counted.value !== collar.value.numbers.links ? 'it hangs' : 'stocked'));
+/** A link or two more to start loose with, less what would pass the head; null when it starts fitted. */
+const start = computed<LinkSplit | null>(() => {
+  if (startSchool.value !== 'start-loose') return null;
+  const links = split.value.left + split.value.right;
+  const sized = sizeProng(asProngCollar(collar.value), neck.value, looseLinks.value, rules.value);
+  const more = sized.links === links ? sized.startLinks - links : looseLinks.value;
+  return more > 0 ? shiftLinks(split.value, more) : null;
+});
+const choices = computed<ProngChoices>(() => ({
+  gaugeSchool: props.house.schools.gaugeSchool,
+  betweenSchool: props.house.schools.betweenSchool,
+  split: split.value,
+  start: start.value,
+  ring: ring.value,
+  ringPlace: ringPlace.value,
+}));
+const outcome = computed(() => prongKind.plan(props.dog, collar.value, collars.value, choices.value, rules.value));
 const judgement = computed(() => outcome.value.judgement);
 const isChoice = computed(() => {
-  const choice = decision.value.choice;
-  return choice !== null && choice.stockId === collarId.value && choice.left === split.value.left && choice.right === split.value.right;
+  const choice = best.value;
+  return (
+    decision.value.choice !== null &&
+    choice !== null &&
+    choice.stockId === collarId.value &&
+    choice.left === split.value.left &&
+    choice.right === split.value.right &&
+    ring.value === props.house.schools.ringSchool &&
+    ringPlace.value === props.house.schools.ringPlace &&
+    startSchool.value === props.house.schools.startSchool
+  );
 });
-const sentence = computed(() => {
-  if (judgement.value.verdict === 'overhead') return `Do not use it: it would pass over ${props.name}’s head.`;
-  if (decision.value.choice === null && judgement.value.verdict === 'wrong-gauge') return 'No prong in the locker fits this neck.';
-  return linkInstruction(now.value, split.value);
+const sentence = computed(() =>
+  decision.value.choice === null && judgement.value.verdict === 'wrong-gauge'
+    ? 'No prong in the locker fits this neck.'
+    : prongKind.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak),
+);
+/** Links that have to come out of the bag, and how many lie there. */
+const short = computed(() => {
+  const wanted = (start.value ?? split.value).left + (start.value ?? split.value).right - (counted.value ?? now.value.left + now.value.right);
+  const held = props.inBag(collar.value.numbers.gaugeMm);
+  return wanted > held ? { wanted, held } : null;
 });
+const travel = computed(() => RING_TRAVEL_MM[ring.value].map((mm) => units.gap(mm)).join(' to '));
 const choiceReasons = computed(() => decision.value.reasons.map((reason) => wordReason(PRONG_CHOICE_REASON_WORDS, reason, units.speak)));
 const reasons = computed(() => prongKind.planReasons(outcome.value, units.speak));
 const stops = computed(() => linkStops(asProngCollar(collar.value), split.value, neck.value, rules.value, 2));
 const spare = computed(() => Math.max(0, collar.value.numbers.links - split.value.left - split.value.right));
-const percent = (ratio: number) => `${(ratio * 100).toFixed(1).replace('-', '−')} %`;
+const rows = computed(() => prongKind.rows(props.dog, collar.value, choices.value, outcome.value, rules.value));
 
-/** Measure, limit and house rule of each part of the verdict. */
-const rows = computed(() => {
-  const { slackMm, biteMm, biteRatio, relaxedGirthMm, change } = judgement.value;
-  const mostOut = mostLinksOut(collar.value.numbers.gaugeMm, rules.value.maxRemove);
-  const head = props.dog.headGirthMm;
-  const inWindow = slackMm >= rules.value.slackMinMm && slackMm <= rules.value.slackMaxMm;
-  const snug = !inWindow && slackMm < rules.value.slackMinMm && slackMm >= -rules.value.pressMaxMm;
-  return [
-    {
-      what: 'Slack at rest',
-      measure: units.gap(slackMm),
-      limit: `${units.gap(rules.value.slackMinMm)} to ${units.gap(rules.value.slackMaxMm)}, aim ${units.gap(rules.value.slackAimMm)}`,
-      rule: 'slack of a prong at rest',
-      tone: inWindow ? 'good' : snug ? 'mind' : 'stop',
-    },
-    {
-      what: 'Bite when pulled',
-      measure: `${units.gap(biteMm)}, ${percent(biteRatio)}`,
-      limit: `above 0, up to ${percent(rules.value.biteMaxRatio)}`,
-      rule: 'most bite, as a share of the girth',
-      tone: biteMm > 0 && biteRatio <= rules.value.biteMaxRatio ? 'good' : 'stop',
-    },
-    {
-      what: change >= 0 ? 'Links put in' : 'Links taken out',
-      measure: String(Math.abs(change)),
-      limit: change >= 0 ? `at most ${rules.value.maxAdd}` : `at most ${mostOut}`,
-      rule: change >= 0 ? 'most links to add' : `most links out of ${gaugeName(collar.value.numbers.gaugeMm)}`,
-      tone: change > rules.value.maxAdd || -change > mostOut ? 'stop' : 'good',
-    },
-    {
-      what: 'Over the head',
-      measure: units.exact(relaxedGirthMm),
-      limit: head === null ? 'head not taped' : `below ${units.exact(head)}`,
-      rule: 'never over the head',
-      tone: head === null ? 'open' : relaxedGirthMm < head ? 'good' : 'stop',
-    },
-  ] as { what: string; measure: string; limit: string; rule: string; tone: 'good' | 'mind' | 'stop' | 'open' }[];
-});
-const toneWords = { good: 'within', mind: 'accepted by school snug', stop: 'outside', open: 'not known' } as const;
+const answersOf = (options: Record<string, { name: string }>) => Object.entries(options).map(([value, { name }]) => ({ value, label: name }));
+const START_ANSWERS = answersOf(HOUSE_SCHOOL_WORDS.startSchool.options) as { value: 'start-loose' | 'start-fitted'; label: string }[];
+const RING_ANSWERS = answersOf(HOUSE_SCHOOL_WORDS.ringSchool.options) as { value: 'live' | 'both'; label: string }[];
+const PLACE_ANSWERS = answersOf(HOUSE_SCHOOL_WORDS.ringPlace.options) as { value: 'nape' | 'near-side'; label: string }[];
+const startWords = (school: 'start-loose' | 'start-fitted') => HOUSE_SCHOOL_WORDS.startSchool.options[school].says;
 
 function shift(side: 'left' | 'right', by: 1 | -1) {
   const next = { ...split.value, [side]: split.value[side] + by };
@@ -178,16 +183,15 @@ useScreenKeys('Bench', [
 ]);
 
 watch(
-  [outcome, collarId, split, () => units.speak],
+  [outcome, collarId, choices, () => units.speak],
   () => {
-    const choices: ProngChoices = { gaugeSchool: props.kennel.gaugeSchool, betweenSchool: props.kennel.betweenSchool, split: split.value };
     emit('made', {
       collarId: collarId.value,
-      choices,
+      choices: choices.value,
       outcome: outcome.value,
-      drawn: { kind: 'prong', collar: collar.value, setting: split.value, ringAt: ringAt.value },
+      drawn: { kind: 'prong', collar: collar.value, setting: start.value ?? split.value, ringAt: ringAt.value },
       chosen: isChoice.value,
-      line: prongKind.describePlan(collar.value, choices, outcome.value, units.speak),
+      line: prongKind.describePlan(collar.value, choices.value, outcome.value, units.speak),
     });
   },
   { immediate: true },
@@ -201,7 +205,7 @@ watch(
       <p class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
         <VerdictMark :tone="toneOf(judgement.verdict)" :word="VERDICT_WORDS[judgement.verdict]" />
         <span>
-          «{{ collar.name }}», {{ gaugeName(collar.numbers.gaugeMm) }}: {{ now.left + now.right }} links as {{ isWorn ? 'worn' : 'stocked' }} →
+          «{{ collar.name }}», {{ gaugeName(collar.numbers.gaugeMm) }}: {{ now.left + now.right }} links as {{ nowWords }} →
           <strong>{{ judgement.links }}</strong>
           ({{ split.left }} left, {{ split.right }} right)
         </span>
@@ -209,6 +213,11 @@ watch(
       </p>
     </div>
 
+    <p v-if="short" class="mt-3 rounded bg-mind-wash p-3 text-mind">
+      It takes {{ countOf(short.wanted, 'link') }} of {{ gaugeName(collar.numbers.gaugeMm) }} from the bag, and
+      {{ short.held === 0 ? 'there is none' : `there ${short.held === 1 ? 'is' : 'are'} ${countOf(short.held, 'link')}` }}.
+      <RouterLink to="/locker?show=links" class="font-semibold underline">To the bag</RouterLink>
+    </p>
     <div class="mt-4 grid gap-5 lg:grid-cols-[minmax(0,31rem)_minmax(0,1fr)]">
       <div class="self-start max-lg:contents lg:space-y-5">
         <section class="sheet order-1" aria-label="Cross-section">
@@ -269,7 +278,8 @@ watch(
                 <span aria-hidden="true" class="w-4">{{ fit.stockId === collarId ? '▸' : '' }}</span>
                 <span class="min-w-36" :class="fit.stockId === collarId && 'font-semibold'">«{{ names[fit.stockId] }}», {{ gaugeName(fit.gaugeMm) }}</span>
                 <span class="text-soft">
-                  {{ fit.links }} links, {{ fit.change > 0 ? `+${fit.change}` : String(fit.change).replace('-', '−') }}, slack {{ units.gap(fit.slackMm) }}
+                  {{ fit.links }} links{{ fit.change === 0 ? '' : fit.change > 0 ? ` (${fit.change} in)` : ` (${-fit.change} out)` }}, slack
+                  {{ units.gap(fit.slackMm) }}
                 </span>
                 <VerdictMark class="ml-auto text-sm" :tone="toneOf(fit.verdict)" :word="VERDICT_WORDS[fit.verdict]" />
               </button>
@@ -287,34 +297,28 @@ watch(
             :head-room-mm="dog.headGirthMm === null ? null : dog.headGirthMm - girthMm"
             @choose="(to) => (split = to)"
           />
-          <table class="mt-4 w-full border-collapse text-left">
-            <thead class="sr-only">
-              <tr>
-                <th>What</th>
-                <th>Measure</th>
-                <th>Limit and house rule</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in rows" :key="row.what" class="border-t border-line align-baseline">
-                <th scope="row" class="py-2 pr-3 font-normal">{{ row.what }}</th>
-                <td
-                  class="py-2 pr-3 text-right font-semibold whitespace-nowrap"
-                  :class="{ 'text-stop': row.tone === 'stop', 'text-mind': row.tone === 'mind' }"
-                >
-                  {{ row.measure }}
-                </td>
-                <td class="py-2 text-sm text-soft">
-                  <span class="sr-only">{{ toneWords[row.tone] }}:</span>
-                  <span aria-hidden="true">{{ { good: '✓ ', mind: '◆ ', stop: '■ ', open: '○ ' }[row.tone] }}</span>
-                  {{ row.limit }}
-                  <span class="block">house rule: {{ row.rule }}</span>
-                </td>
-              </tr>
-            </tbody>
-          </table>
+          <FitRows class="mt-4" :rows="rows" />
         </section>
 
+        <section class="sheet order-3 space-y-4" aria-label="Start and ring">
+          <ChoiceRow v-model="startSchool" label="First time in a prong" :hint="startWords(startSchool)" :answers="START_ANSWERS" quiet />
+          <ChoiceRow
+            v-if="startSchool === 'start-loose'"
+            :model-value="String(looseLinks)"
+            label="How much longer at first"
+            :hint="start ? `It goes on with ${countOf(start.left + start.right, 'link')}.` : 'Longer, it would pass over the head.'"
+            :answers="[
+              { value: '1', label: 'One link' },
+              { value: '2', label: 'Two links' },
+            ]"
+            quiet
+            @update:model-value="(now) => (looseLinks = now === '2' ? 2 : 1)"
+          />
+          <div class="flex flex-wrap gap-x-8 gap-y-4">
+            <ChoiceRow v-model="ring" label="Leash on" :hint="`The hand moves ${travel} before it closes.`" :answers="RING_ANSWERS" quiet />
+            <ChoiceRow v-model="ringPlace" label="The ring sits" :hint="`At ${ringAt}, as it works on the ${dog.worksOn}.`" :answers="PLACE_ANSWERS" quiet />
+          </div>
+        </section>
         <section class="sheet order-3" aria-label="Why">
           <h2>Why</h2>
           <ReasonList class="mt-2" :reasons="[...reasons, ...(isChoice ? choiceReasons : [])]" />

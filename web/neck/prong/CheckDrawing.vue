@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The collar as it is on the dog while it is checked: cross-section, and the links on each side to set right. */
 import { ProngNumbers } from '@banter/contract';
-import type { LinkSplit } from '@banter/core';
+import type { FittingDog, LinkSplit } from '@banter/core';
 import { computed } from 'vue';
 import ProngCrossSection from './ProngCrossSection.vue';
 
-const props = defineProps<{ collar: { id: string; numbers: Record<string, unknown> }; girthMm: number; ringAt: number }>();
+const props = defineProps<{ collar: { id: string; numbers: Record<string, unknown> }; dog: FittingDog; ringAt: number }>();
+const girthMm = computed(() => props.dog.skinGirthMm ?? props.dog.tapedGirthMm!);
 const on = defineModel<LinkSplit>({ required: true });
 const numbers = computed(() => ProngNumbers.parse(props.collar.numbers));
 </script>

@@ -6,7 +6,8 @@
 import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core';
 import { computed, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import { prongSection, ringSector, type PlacedPiece } from './cross-section.ts';
+import { ringSector } from '../ring-shapes.ts';
+import { prongSection, type PlacedPiece } from './cross-section.ts';
 
 const props = defineProps<{ collar: ProngCollar; split: LinkSplit; girthMm: number; ringAt: number; live?: boolean }>();
 const emit = defineEmits<{ takeOut: [side: 'left' | 'right'] }>();

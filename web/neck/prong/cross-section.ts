@@ -1,7 +1,5 @@
 import { angleAtClock, prongGirths, prongPieces, type LinkSplit, type ProngCollar, type ProngPiece } from '@banter/core';
-
-/** A point of the drawing in mm, from the middle of the neck; x to the dog's right, y down. */
-export type Point = { x: number; y: number };
+import type { Point } from '../ring-shapes.ts';
 
 /** A piece of the collar with where its middle sits on the ring and which way it looks. */
 export type PlacedPiece = ProngPiece & { from: number; to: number; middle: Point; degrees: number };
@@ -36,11 +34,4 @@ export function prongSection(collar: ProngCollar, split: LinkSplit, girthMm: num
     };
   });
   return { neckRadius, restRadius, closedRadius: Math.max(1, closedGirthMm / (2 * Math.PI)), centre, pieces };
-}
-
-/** A piece of a ring between two radii and two angles, as an SVG path. */
-export function ringSector(centre: Point, inner: number, outer: number, from: number, to: number): string {
-  const at = (radius: number, angle: number) => `${centre.x + radius * Math.sin(angle)},${centre.y - radius * Math.cos(angle)}`;
-  const large = to - from > Math.PI ? 1 : 0;
-  return `M${at(inner, from)} A${inner},${inner} 0 ${large} 1 ${at(inner, to)} L${at(outer, to)} A${outer},${outer} 0 ${large} 0 ${at(outer, from)} Z`;
 }

@@ -1,7 +1,8 @@
 import { houseRules, prongGirths, type ProngCollar } from '@banter/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { prongSection, ringSector } from './cross-section.ts';
+import { ringSector } from '../ring-shapes.ts';
+import { prongSection } from './cross-section.ts';
 import { linkStops } from './link-stops.ts';
 
 const collar: ProngCollar = { id: 'a', gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 };

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+/** A fence collar in cross-section. */
+import type { SectionProps } from '../drawn-collar.ts';
+import ReceiverSection from '../shared/ReceiverSection.vue';
+
+defineProps<SectionProps>();
+</script>
+
+<template>
+  <ReceiverSection :drawn="drawn" :dog="dog" antenna />
+</template>

@@ -1,0 +1,12 @@
+<script setup lang="ts">
+/** A fence collar on the unrolled neck. */
+import type { UnrolledNeck } from '@banter/core';
+import type { DrawnCollar } from '../drawn-collar.ts';
+import ReceiverOnNeck from '../shared/ReceiverOnNeck.vue';
+
+defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
+</script>
+
+<template>
+  <ReceiverOnNeck :neck="neck" :drawn="drawn" antenna />
+</template>

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+/** A wide-throat collar in cross-section. */
+import type { SectionProps } from '../drawn-collar.ts';
+import StrapSection from '../shared/StrapSection.vue';
+
+defineProps<SectionProps>();
+</script>
+
+<template>
+  <StrapSection :drawn="drawn" :dog="dog" broad-throat />
+</template>

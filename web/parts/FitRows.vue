@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** Each part of a verdict: the measure, the limit it is held to, and the house rule that set the limit. */
+import { speakLimit, speakQuantity, type FitRow } from '@banter/core';
+import { useUnits } from '../stores/units.ts';
+
+defineProps<{ rows: readonly FitRow[] }>();
+const units = useUnits();
+const toneWords = { good: 'within', mind: 'to be minded', stop: 'outside', open: 'not known' } as const;
+const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
+</script>
+
+<template>
+  <table class="w-full border-collapse text-left">
+    <thead class="sr-only">
+      <tr>
+        <th>What</th>
+        <th>Measure</th>
+        <th>Limit and house rule</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in rows" :key="row.what" class="border-t border-line align-baseline first:border-t-0">
+        <th scope="row" class="py-2 pr-3 font-normal">{{ row.what }}</th>
+        <td class="py-2 pr-3 text-right font-semibold whitespace-nowrap" :class="{ 'text-stop': row.tone === 'stop', 'text-mind': row.tone === 'mind' }">
+          {{ row.measure ? speakQuantity(row.measure, units.speak) : '' }}
+        </td>
+        <td class="w-1/2 py-2 text-sm text-soft">
+          <span class="sr-only">{{ toneWords[row.tone] }}:</span>
+          <span aria-hidden="true">{{ signs[row.tone] }}&nbsp;</span>
+          {{ speakLimit(row, units.speak) }}
+          <span class="block">house rule: {{ row.rule }}</span>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+/** The bench, all kinds side by side for one dog: what fits from the locker and by which number, what speaks against it, and where the schools differ. */
+import { collarKind, COLLAR_KIND_NAMES, fitAll, PURPOSES, schoolsSay, Want, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
+import {
+  chooseByGeometry,
+  GEOMETRY_WORDS,
+  HOUSE_SCHOOL_WORDS,
+  RESTRICTED_HAZARDS,
+  SCREEN_LEVEL_WORDS,
+  speakLimit,
+  speakQuantity,
+  wordReason,
+  type ScreenResult,
+} from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import DogHeader from '../parts/DogHeader.vue';
+import LoadFrame from '../parts/LoadFrame.vue';
+import ReasonList from '../parts/ReasonList.vue';
+import VerdictMark from '../parts/VerdictMark.vue';
+import { useBenchDog } from '../stores/bench-dog.ts';
+import { useDogPage } from '../stores/dog-page.ts';
+import { useKeep } from '../stores/keep.ts';
+import { useSession } from '../stores/session.ts';
+import { useUnits } from '../stores/units.ts';
+
+const route = useRoute();
+const session = useSession();
+const units = useUnits();
+const keeping = useKeep();
+const dogId = String(route.params.id);
+const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { dog, house, stock, screen, law } = useBenchDog(data, girths);
+const kennel = computed(() => session.kennel!);
+
+const purpose = ref<Purpose | 'all'>('all');
+const purposes = [{ value: 'all' as const, label: 'Anything' }, ...PURPOSES.map((value) => ({ value, label: value }))];
+
+type Against = { tone: 'stop' | 'mind'; word: string };
+/** What speaks against a kind, in a word or two: the law first, then screening. */
+function against(kind: CollarKindName, screened: ScreenResult): Against[] {
+  const told: Against[] = [];
+  const lawSays = law(kind, data.value!.dog.placeId);
+  const restricted = collarKind(kind).hazards.some((hazard) => RESTRICTED_HAZARDS.includes(hazard));
+  if (lawSays.status === 'not-allowed') told.push({ tone: 'stop', word: 'not allowed where it works' });
+  else if (restricted && lawSays.status === 'never-checked') told.push({ tone: 'mind', word: 'local law not looked up' });
+  else if (lawSays.status === 'check-again') told.push({ tone: 'mind', word: 'look up the law again' });
+  if (screened.notScreened) told.push({ tone: 'mind', word: 'not screened yet' });
+  for (const finding of screened.findings.filter(({ lifted }) => !lifted)) {
+    const caution = finding.level === 'caution';
+    told.push({
+      tone: caution ? 'mind' : 'stop',
+      word: `${finding.unknown ? 'not known' : SCREEN_LEVEL_WORDS[finding.level]}: ${finding.ask.replace(/\?$/, '').toLowerCase()}`,
+    });
+  }
+  return told;
+}
+const order = { good: 0, mind: 1, open: 2, stop: 3 };
+const rows = computed(() => {
+  const fits = fitAll(data.value!.dog.name, dog.value, stock.value, house.value, units.speak);
+  return fits
+    .filter((fit) => purpose.value === 'all' || collarKind(fit.kind).purposes.includes(purpose.value))
+    .map((fit) => {
+      const kind = collarKind(fit.kind);
+      const screened = screen(fit.kind);
+      const told = against(fit.kind, screened);
+      const stopped = told.some(({ tone }) => tone === 'stop');
+      return { fit, kind, told, stopped, differ: differences(fit), rank: stopped ? 4 : order[fit.tone] };
+    })
+    .sort((a, b) => a.rank - b.rank || COLLAR_KIND_NAMES.indexOf(a.fit.kind) - COLLAR_KIND_NAMES.indexOf(b.fit.kind));
+});
+const fitting = computed(() => rows.value.filter(({ fit, stopped }) => !stopped && (fit.tone === 'good' || fit.tone === 'mind')));
+const headline = computed(() => {
+  const { name } = data.value!.dog;
+  const what = purpose.value === 'all' ? '' : ` for ${purpose.value}`;
+  if (fitting.value.length === 0) return `Nothing in the locker fits ${name}${what} yet.`;
+  const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} «${fit.collarName}»`);
+  return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
+});
+/** Where the sides of a school would end in another collar, make-up or verdict. */
+function differences(fit: KindFit): string[] {
+  if (fit.missing.length > 0 || !stock.value[fit.kind]) return [];
+  const says = schoolsSay(fit.kind, data.value!.dog.name, dog.value, stock.value, house.value, units.speak);
+  return says
+    .filter((one) => !one.house && (one.fit.line !== fit.line || one.fit.collarId !== fit.collarId))
+    .map((one) => {
+      const words = (HOUSE_SCHOOL_WORDS[one.school].options as Record<string, { name: string }>)[one.option]!.name;
+      return `«${words}»: ${one.fit.line ?? 'nothing here fits'}`;
+    });
+}
+const decisions = computed(() =>
+  chooseByGeometry(dog.value, house.value.rules, house.value.schools).map((one) => wordReason(GEOMETRY_WORDS, one, units.speak)),
+);
+
+const wantedKinds = ref<CollarKindName[]>([]);
+async function want(fit: KindFit) {
+  const kept = await keeping.keep(`/api/wants/${uuidv7()}`, Want, { what: `For ${data.value!.dog.name}: ${fit.wanted}`.slice(0, 300), dogId, boughtAt: null });
+  if (kept) wantedKinds.value = [...wantedKinds.value, fit.kind];
+}
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
+    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <div v-if="!girths.high">
+      <h1>Tape the high girth first.</h1>
+      <p class="mt-2 text-lg">Then every kind of collar stands here side by side, sized from your own locker, with its reasons.</p>
+      <RouterLink class="press press-main mt-4" :to="`/dogs/${dogId}/tape`">Tape</RouterLink>
+    </div>
+    <template v-else>
+      <h1 aria-live="polite">{{ headline }}</h1>
+      <ChoiceRow v-model="purpose" class="mt-3" label="For" :answers="purposes" quiet />
+      <ul class="mt-5 divide-y divide-line border-y border-line">
+        <li
+          v-for="{ fit, kind, told, stopped, differ } in rows"
+          :key="fit.kind"
+          class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[11rem_minmax(0,1.35fr)_minmax(0,1fr)_auto]"
+        >
+          <div>
+            <RouterLink :to="`/dogs/${dogId}/bench/${fit.kind}`" class="font-display text-lg font-bold no-underline hover:underline">{{
+              kind.name
+            }}</RouterLink>
+            <p class="mt-1"><VerdictMark class="text-sm" :tone="stopped ? 'stop' : fit.tone" :word="stopped ? 'Stopped' : fit.verdict" /></p>
+          </div>
+          <div class="min-w-0">
+            <p v-if="fit.missing.length > 0" class="font-semibold">{{ fit.missing[0] }}</p>
+            <template v-else>
+              <p v-if="fit.line">
+                <span class="font-semibold">«{{ fit.collarName }}»</span> {{ fit.line }}
+              </p>
+              <p v-if="fit.wanted">
+                {{ fit.line ? 'It does not fit as it is. Look for' : 'None owned. Look for' }} {{ fit.wanted }}.
+                <button v-if="!wantedKinds.includes(fit.kind)" type="button" class="underline" @click="want(fit)">Put it on the shopping list</button>
+                <RouterLink v-else to="/locker?show=shopping" class="text-good">✓ On the shopping list</RouterLink>
+              </p>
+              <p v-if="fit.deciding" class="mt-0.5 text-soft">
+                {{ fit.deciding.what }}
+                <strong v-if="fit.deciding.measure" class="text-ink">{{ speakQuantity(fit.deciding.measure, units.speak) }}</strong>
+                · {{ speakLimit(fit.deciding, units.speak) }}
+              </p>
+            </template>
+            <p v-for="one in told" :key="one.word" class="mt-1 font-semibold" :class="one.tone === 'stop' ? 'text-stop' : 'text-mind'">
+              <span aria-hidden="true">{{ one.tone === 'stop' ? '■' : '◆' }}</span>
+              {{ one.word }}
+            </p>
+          </div>
+          <div class="min-w-0 text-[0.95rem] text-soft">
+            <p>{{ kind.about }}</p>
+            <p v-for="one in differ" :key="one" class="mt-1">{{ one }}</p>
+          </div>
+          <RouterLink
+            :to="fit.missing.length > 0 ? `/dogs/${dogId}/tape?for=${fit.kind}` : `/dogs/${dogId}/bench/${fit.kind}`"
+            class="press press-plain self-start md:min-w-28"
+          >
+            {{ fit.missing.length > 0 ? 'Tape' : 'To the bench' }}
+            <span class="sr-only">for {{ kind.name }}</span>
+          </RouterLink>
+        </li>
+      </ul>
+      <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
+      <section v-if="decisions.length > 0" class="sheet mt-5" aria-label="Decided by geometry">
+        <h2>What the measures decide by themselves</h2>
+        <ReasonList class="mt-2" :reasons="decisions" />
+      </section>
+    </template>
+  </LoadFrame>
+</template>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+/** The kennel's name and units, every school with what its sides say, every limit with its default and reason, and what a change would mean for which dogs. */
+import { DogsPage } from '@banter/contract';
+import {
+  HOUSE_RULES,
+  HOUSE_SCHOOL_NAMES,
+  HOUSE_SCHOOL_OPTIONS,
+  HOUSE_SCHOOL_WORDS,
+  houseRules,
+  type HouseRule,
+  type HouseRuleName,
+  type HouseSchoolName,
+} from '@banter/core';
+import { computed, reactive } from 'vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import { impactOf } from '../../parts/house-impact.ts';
+import KeepBar from '../../parts/KeepBar.vue';
+import RuleField from '../../parts/RuleField.vue';
+import TextField from '../../parts/TextField.vue';
+import { useKennelForm } from '../../stores/kennel-form.ts';
+import { useLoad } from '../../stores/load.ts';
+import { useSession } from '../../stores/session.ts';
+import { useUnits } from '../../stores/units.ts';
+import { todayIn } from '../../parts/age.ts';
+
+const session = useSession();
+const units = useUnits();
+const { form, saved, changed, keeping, keep, showTheirs } = useKennelForm();
+const nameFault = computed(() =>
+  form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : '',
+);
+const groupNames: Record<HouseRule['group'], string> = {
+  tape: 'Tape',
+  prong: 'Prong',
+  gauge: 'Gauge schools',
+  slip: 'Slips',
+  martingale: 'Martingale',
+  'back-out': 'Backing out',
+  'head collar': 'Head collar',
+  contacts: 'Contacts and wear',
+  screen: 'Screening and law',
+  levels: 'Levels',
+};
+const groups = (Object.keys(groupNames) as HouseRule['group'][]).map((group) => ({
+  group,
+  rows: (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, row]) => row.group === group),
+}));
+const effective = computed(() => houseRules(form.value.rules));
+const unread = reactive(new Set<HouseRuleName>());
+function setRule(name: HouseRuleName, value: number | null | undefined) {
+  if (value === undefined) {
+    unread.add(name);
+    return;
+  }
+  unread.delete(name);
+  const rules = { ...form.value.rules };
+  if (value === HOUSE_RULES[name].default || value === null) delete rules[name];
+  else rules[name] = value;
+  form.value = { ...form.value, rules };
+}
+const answersOf = (name: HouseSchoolName) =>
+  HOUSE_SCHOOL_OPTIONS[name].map((value) => ({
+    value: value as string,
+    label: (HOUSE_SCHOOL_WORDS[name].options as Record<string, { name: string }>)[value]!.name,
+  }));
+const saysOf = (name: HouseSchoolName) => (HOUSE_SCHOOL_WORDS[name].options as Record<string, { says: string }>)[form.value.schools[name]]!.says;
+const setSchool = (name: HouseSchoolName, value: string | null) => (form.value = { ...form.value, schools: { ...form.value.schools, [name]: value } });
+
+const dogs = useLoad(() => '/api/dogs', DogsPage);
+/** What the change on the form would mean: for each dog, what is taken now and what would be. */
+const impact = computed(() =>
+  changed.value && dogs.data.value
+    ? impactOf(
+        dogs.data.value,
+        session.kennel!,
+        form.value,
+        { finger: session.me?.person.finger ?? null, today: todayIn(session.kennel!.timeZone) },
+        units.speak,
+      )
+    : [],
+);
+</script>
+
+<template>
+  <form class="grid gap-6 lg:grid-cols-2" novalidate @submit.prevent="!nameFault && unread.size === 0 && keep()">
+    <div class="space-y-5 self-start lg:sticky lg:top-4">
+      <section class="sheet space-y-5" aria-label="Kennel">
+        <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
+        <div class="flex flex-wrap gap-6">
+          <ChoiceRow
+            v-model="form.lengthUnit"
+            label="Lengths in"
+            :answers="[
+              { value: 'in', label: 'inches' },
+              { value: 'cm', label: 'centimetres' },
+            ]"
+          />
+          <ChoiceRow
+            v-model="form.massUnit"
+            label="Weights in"
+            :answers="[
+              { value: 'lb', label: 'pounds' },
+              { value: 'kg', label: 'kilograms' },
+            ]"
+          />
+        </div>
+      </section>
+      <section class="sheet" aria-label="What would change">
+        <h2>What would change</h2>
+        <p v-if="!changed" class="mt-1 text-soft">Change a school or a limit, and the dogs it would mean something for stand here before you keep it.</p>
+        <p v-else-if="dogs.state.value !== 'ready'" class="mt-1 text-soft">
+          {{ dogs.state.value === 'loading' ? 'Fetching the dogs …' : dogs.sentence.value }}
+        </p>
+        <p v-else-if="impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
+        <ul v-else class="mt-2 max-h-96 divide-y divide-line overflow-y-auto" tabindex="0" aria-label="Dogs it would change something for">
+          <li v-for="one in impact" :key="one.dog + one.kind" class="py-2">
+            <p>
+              <span class="font-semibold">{{ one.dog }}</span>
+              <span class="text-soft">, {{ one.kind }}{{ one.worn ? ', worn now' : '' }}</span>
+            </p>
+            <p class="text-sm text-soft">{{ one.before }}</p>
+            <p class="text-sm">→ {{ one.after }}</p>
+          </li>
+        </ul>
+        <KeepBar class="mt-3" :keeping="keeping" label="Keep the rules" :disabled="!changed || unread.size > 0 || nameFault !== ''" @newer="showTheirs">
+          <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
+        </KeepBar>
+      </section>
+    </div>
+    <div class="space-y-5">
+      <section class="sheet space-y-5" aria-label="Schools">
+        <h2>Schools</h2>
+        <ChoiceRow
+          v-for="name in HOUSE_SCHOOL_NAMES"
+          :key="name"
+          :model-value="form.schools[name] as string"
+          :label="HOUSE_SCHOOL_WORDS[name].title"
+          :hint="saysOf(name)"
+          :answers="answersOf(name)"
+          @update:model-value="(value) => setSchool(name, value)"
+        />
+      </section>
+      <section v-for="{ group, rows } in groups" :key="group" class="sheet" :aria-label="groupNames[group]">
+        <h2>{{ groupNames[group] }}</h2>
+        <div class="mt-1">
+          <RuleField
+            v-for="[name, row] in rows"
+            :key="name"
+            :name="name"
+            :row="row"
+            :value="effective[name]"
+            :error="keeping.errorAt(`rules.${name}`) || undefined"
+            @change="(value) => setRule(name, value)"
+          />
+        </div>
+      </section>
+    </div>
+  </form>
+</template>

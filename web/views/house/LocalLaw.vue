@@ -1,0 +1,162 @@
+<script setup lang="ts">
+/** Where the kennel works: what is allowed there by kind, who looked it up, when, and where it is written. */
+import { COLLAR_KIND_NAMES, collarKind, Place, PlacesPage, type CollarKindName, type PlaceFacts } from '@banter/contract';
+import { houseRules, lawOf, RESTRICTED_HAZARDS } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { todayIn } from '../../parts/age.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import KeepBar from '../../parts/KeepBar.vue';
+import LoadFrame from '../../parts/LoadFrame.vue';
+import TextField from '../../parts/TextField.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import { useKeep } from '../../stores/keep.ts';
+import { useLoad } from '../../stores/load.ts';
+import { useSession } from '../../stores/session.ts';
+
+const session = useSession();
+const keeping = useKeep();
+const { data, state, sentence, load } = useLoad(() => '/api/places', PlacesPage);
+const today = todayIn(session.kennel!.timeZone);
+const rules = computed(() => houseRules(session.kennel!.rules));
+const restricted = (kind: CollarKindName) => collarKind(kind).hazards.some((hazard) => RESTRICTED_HAZARDS.includes(hazard));
+
+type Form = PlaceFacts & { id: string; version: number | null };
+const form = ref<Form | null>(null);
+const asRecord = (place: Place): Form => JSON.parse(JSON.stringify(place)) as Form;
+const begin = (): Form => ({
+  id: uuidv7(),
+  version: null,
+  name: '',
+  collars: {},
+  checkedBy: session.me!.person.name,
+  checkedOn: today,
+  source: '',
+  retiredAt: null,
+});
+const nameFault = computed(() => (form.value && form.value.name.trim() === '' ? 'A place needs a name.' : ''));
+const words = [
+  { value: 'allowed', label: 'Allowed' },
+  { value: 'not-allowed', label: 'Not allowed' },
+  { value: 'unknown', label: 'Not looked up' },
+] as const;
+function setWord(kind: CollarKindName, word: 'allowed' | 'not-allowed' | 'unknown' | null) {
+  const collars = { ...form.value!.collars };
+  if (word === 'allowed' || word === 'not-allowed') collars[kind] = word;
+  else delete collars[kind];
+  form.value = { ...form.value!, collars };
+}
+async function keep() {
+  if (!form.value || nameFault.value) return;
+  const { id, version, ...facts } = form.value;
+  if (!(await keeping.keep(`/api/places/${id}`, Place, { ...facts, name: facts.name.trim(), checkedOn: facts.checkedOn || null }, version))) return;
+  form.value = null;
+  await load();
+}
+const daysAgo = (day: string) => Math.round((Date.parse(today) - Date.parse(day)) / 86_400_000);
+/** What each restricted kind comes to at a place. */
+const stands = (place: Place) =>
+  COLLAR_KIND_NAMES.filter((kind) => restricted(kind) || place.collars[kind]).map((kind) => {
+    const result = lawOf(
+      kind,
+      collarKind(kind).hazards,
+      { name: place.name, collars: place.collars as Record<string, 'allowed'>, checkedDaysAgo: place.checkedOn === null ? null : daysAgo(place.checkedOn) },
+      rules.value.lawCheckDays,
+    );
+    return {
+      kind,
+      tone: result.blocked ? ('stop' as const) : result.status === 'check-again' ? ('mind' as const) : ('good' as const),
+      word: { 'not-allowed': 'not allowed', 'never-checked': 'not looked up', 'check-again': 'look again', allowed: 'allowed', 'not-restricted': 'allowed' }[
+        result.status
+      ],
+    };
+  });
+const shown = computed(() => (data.value?.places ?? []).filter((place) => place.retiredAt === null));
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="the places" @again="load">
+    <p class="max-w-[46rem]">
+      Some places restrict or forbid prong or electronic collars. What is not allowed, or was never looked up, cannot be planned there; a look older than
+      {{ rules.lawCheckDays }} days asks again. Banter knows no law: somebody has to look.
+    </p>
+    <form v-if="form" class="sheet mt-4 max-w-3xl space-y-4" novalidate @submit.prevent="keep">
+      <TextField
+        v-model="form.name"
+        label="Place"
+        hint="A county, a town, a country: as far as one law goes."
+        :error="keeping.errorAt('name') || (form.name ? nameFault : '')"
+      />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <ChoiceRow
+          v-for="kind in COLLAR_KIND_NAMES.filter(restricted)"
+          :key="kind"
+          :model-value="form.collars[kind] ?? 'unknown'"
+          :label="collarKind(kind).name"
+          :answers="words"
+          quiet
+          @update:model-value="(word) => setWord(kind, word)"
+        />
+      </div>
+      <details>
+        <summary class="font-semibold">Other kinds, where a law speaks of them</summary>
+        <div class="mt-2 grid gap-4 sm:grid-cols-2">
+          <ChoiceRow
+            v-for="kind in COLLAR_KIND_NAMES.filter((one) => !restricted(one))"
+            :key="kind"
+            :model-value="form.collars[kind] ?? 'unknown'"
+            :label="collarKind(kind).name"
+            :answers="words"
+            quiet
+            @update:model-value="(word) => setWord(kind, word)"
+          />
+        </div>
+      </details>
+      <div class="grid gap-4 sm:grid-cols-2">
+        <TextField v-model="form.checkedBy" label="Looked up by" :error="keeping.errorAt('checkedBy')" />
+        <TextField
+          :model-value="form.checkedOn ?? ''"
+          type="date"
+          label="On"
+          :error="keeping.errorAt('checkedOn')"
+          @update:model-value="(day) => (form = { ...form!, checkedOn: day || null })"
+        />
+      </div>
+      <TextField v-model="form.source" label="Where it is written" hint="So that the next person finds it." :error="keeping.errorAt('source')" />
+      <KeepBar :keeping="keeping" label="Keep the place" :disabled="nameFault !== ''" @newer="((form = null), load())">
+        <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
+        <button
+          v-if="form.version !== null"
+          type="button"
+          class="press press-quiet ml-auto"
+          @click="((form = { ...form!, retiredAt: new Date().toISOString() }), keep())"
+        >
+          Put away
+        </button>
+      </KeepBar>
+    </form>
+    <template v-else>
+      <button type="button" class="press press-main mt-4" @click="form = begin()">Add a place</button>
+      <p v-if="shown.length === 0" class="sheet mt-4">No place yet. Without one, prong and electronic collars cannot be planned.</p>
+      <ul v-else class="mt-4 divide-y divide-line border-y border-line">
+        <li v-for="place in shown" :key="place.id" class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[14rem_minmax(0,1fr)_auto]">
+          <div>
+            <p class="font-display text-lg font-semibold">{{ place.name }}</p>
+            <p class="text-sm text-soft">{{ place.checkedOn ? `${place.checkedBy}, ${place.checkedOn}` : 'Nobody has looked' }}</p>
+            <p v-if="place.source" class="text-sm text-soft">{{ place.source }}</p>
+          </div>
+          <ul class="flex flex-wrap content-start gap-x-6 gap-y-2">
+            <li v-for="one in stands(place)" :key="one.kind" class="flex items-center gap-2">
+              {{ collarKind(one.kind).name }}
+              <VerdictMark class="text-sm" :tone="one.tone" :word="one.word" />
+            </li>
+          </ul>
+          <button type="button" class="press press-plain self-start" @click="form = asRecord(place)">
+            Look up again
+            <span class="sr-only">for {{ place.name }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+  </LoadFrame>
+</template>

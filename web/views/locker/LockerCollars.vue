@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** The collars by kind, with their numbers, their condition, and whether a ruler has been laid on them. */
+import { COLLAR_KIND_NAMES, collarKind, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { conditionWord } from '../../parts/condition-words.ts';
+import StockStart from '../../parts/StockStart.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import { useScreenKeys } from '../../stores/keys.ts';
+import { useUnits } from '../../stores/units.ts';
+
+const props = defineProps<{ locker: LockerPage }>();
+const emit = defineEmits<{ changed: [] }>();
+const units = useUnits();
+const route = useRoute();
+const router = useRouter();
+const described = (collar: Collar) => collarKind(collar.kind).describeNumbers(collarKind(collar.kind).numbers.parse(collar.numbers), units.speak);
+const here = computed(() => props.locker.collars.filter((collar) => collar.retiredAt === null));
+const scrapped = computed(() => props.locker.collars.filter((collar) => collar.retiredAt !== null));
+const groups = computed(() =>
+  COLLAR_KIND_NAMES.map((kind) => ({ kind, title: collarKind(kind).name, collars: here.value.filter((collar) => collar.kind === kind) })).filter(
+    ({ collars }) => collars.length > 0,
+  ),
+);
+const adding = ref(COLLAR_KIND_NAMES.some((kind) => kind === route.query.add));
+const add = (kind: CollarKindName) => void router.push(`/locker/${uuidv7()}?new=1&kind=${kind}`);
+useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.value = true) }]);
+</script>
+
+<template>
+  <div>
+    <div v-if="adding" class="sheet" role="group" aria-label="Which kind?">
+      <p class="font-semibold">Which kind?</p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button v-for="kind in COLLAR_KIND_NAMES" :key="kind" type="button" class="press press-plain" @click="add(kind)">{{ collarKind(kind).name }}</button>
+        <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+      </div>
+    </div>
+    <button v-else type="button" class="press press-main" @click="adding = true">Add a collar</button>
+    <StockStart v-if="locker.collars.length === 0" class="mt-6" kind="prong" @made="emit('changed')" />
+    <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
+      <h2 class="text-soft">{{ group.title }}</h2>
+      <ul class="mt-1 divide-y divide-line border-y border-line">
+        <li v-for="collar in group.collars" :key="collar.id" class="relative flex flex-wrap items-center gap-x-6 gap-y-1 py-3 hover:bg-felt">
+          <RouterLink :to="`/locker/${collar.id}`" class="w-40 font-display text-lg font-semibold no-underline before:absolute before:inset-0">
+            {{ collar.name }}
+          </RouterLink>
+          <span class="min-w-0 grow basis-72 text-soft">{{ described(collar) }}{{ collar.metal ? `, ${collar.metal}` : '' }}</span>
+          <VerdictMark v-if="collar.condition !== 'sound'" class="text-sm" tone="mind" :word="conditionWord(collar.condition)" />
+          <VerdictMark class="text-sm" :tone="collar.measuredOn ? 'good' : 'open'" :word="collar.measuredOn ? 'Measured' : 'Typical numbers'" />
+        </li>
+      </ul>
+    </section>
+    <section v-if="scrapped.length > 0" class="mt-6">
+      <h2 class="text-soft">Scrapped</h2>
+      <ul class="mt-1">
+        <li v-for="collar in scrapped" :key="collar.id" class="py-1">
+          <RouterLink :to="`/locker/${collar.id}`" class="text-soft">{{ collar.name }}, {{ described(collar) }}</RouterLink>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
