@@ -148,6 +148,7 @@ export {
 export { slackOfFingersUnder } from './check/fingers-under.ts';
 
 export { chooseByGeometry, GEOMETRY_WORDS, STRONG_DOG_KG, type GeometryDecision } from './choose/choose-by-geometry.ts';
+export { bedLength, kitFor, pieceWillDo, type KitPiece } from './kit/kit.ts';
 export { HAZARD_WORDS, HAZARDS, RESTRICTED_HAZARDS, SCREENED_HAZARDS, type Hazard } from './screen/hazards.ts';
 export {
   levelOf,

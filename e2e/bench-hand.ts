@@ -42,7 +42,7 @@ export async function enterDemo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Dogs', exact: true })).toBeVisible();
 }
 
-export async function openDog(page: Page, name: string, screen?: 'Tape' | 'Bench' | 'Check'): Promise<void> {
+export async function openDog(page: Page, name: string, screen?: 'Screen' | 'Tape' | 'Bench' | 'Check'): Promise<void> {
   await page.goto('/dogs');
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
@@ -53,13 +53,38 @@ export async function openDog(page: Page, name: string, screen?: 'Tape' | 'Bench
       .click();
 }
 
-/** Adds a dog and stops at its tape. */
+/** Opens the bench of a dog with one kind of collar on it. */
+export async function openBench(page: Page, name: string, kind = 'Prong'): Promise<void> {
+  await openDog(page, name, 'Bench');
+  await putOnBench(page, kind);
+}
+
+/** From all kinds side by side to one of them. */
+export async function putOnBench(page: Page, kind = 'Prong'): Promise<void> {
+  await page.getByRole('main').getByRole('link', { name: kind, exact: true }).click();
+  await expect(page.getByRole('navigation', { name: 'Kinds of collar' }).getByRole('link', { name: kind, exact: true })).toHaveAttribute(
+    'aria-current',
+    'page',
+  );
+}
+
+/** Says at the bench where the collar will be worn, in a kennel that has no place yet. */
+export async function allowHere(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  await page.getByLabel('Place', { exact: true }).fill('Home field');
+  await page.getByRole('button', { name: 'Allowed there: add it' }).click();
+  await expect(page.getByText(/^Allowed at Home field, as/)).toBeVisible();
+}
+
+/** Adds a dog, screens it with nothing found, and stops at its tape. */
 export async function addDog(page: Page, name: string, weight = '29'): Promise<void> {
   await page.goto('/dogs/new');
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Weight', { exact: true }).fill(weight);
   await page.getByRole('radio', { name: 'Drags its handler' }).click();
-  await page.getByRole('button', { name: 'Keep, and tape it' }).click();
+  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await page.getByRole('button', { name: 'Keep the screening' }).click();
   await expect(page.getByRole('heading', { name: `Tape ${name}’s neck, high girth first.` })).toBeVisible();
 }
 

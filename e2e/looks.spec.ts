@@ -1,8 +1,8 @@
-import { addDog, enterDemo, expect, expectAccessible, makeKennel, openDog, test } from './bench-hand.ts';
+import { addDog, enterDemo, expect, expectAccessible, makeKennel, openBench, openDog, test } from './bench-hand.ts';
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`every screen can be used by everybody, ${scheme}`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme });
     await page.goto('/');
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -13,7 +13,20 @@ for (const scheme of ['light', 'dark'] as const) {
     }
     await enterDemo(page);
     await expectAccessible(page);
-    for (const path of ['/dogs/new', '/locker', '/house', '/nowhere']) {
+    for (const path of [
+      '/dogs/new',
+      '/many',
+      '/locker',
+      '/locker?show=links',
+      '/locker?show=gear',
+      '/locker?show=shopping',
+      '/house',
+      '/house?show=law',
+      '/house?show=screening',
+      '/house?show=charts',
+      '/house?show=people',
+      '/nowhere',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expectAccessible(page);
@@ -25,11 +38,23 @@ for (const scheme of ['light', 'dark'] as const) {
     await openDog(page, 'Bramble');
     await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
     await expectAccessible(page);
-    for (const screen of ['Tape', 'Bench', 'Check'] as const) {
+    for (const screen of ['Screen', 'Tape', 'Bench', 'Check'] as const) {
       await openDog(page, 'Fern', screen);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expectAccessible(page);
     }
+    for (const kind of ['Prong', 'Slip', 'Clip-on slip', 'Martingale', 'Flat buckle', 'Wide-throat', 'Head collar', 'Remote electronic', 'Location fence']) {
+      await openBench(page, 'Bramble', kind);
+      await expect(
+        page
+          .getByRole('region', { name: 'Cross-section' })
+          .getByRole(kind === 'Prong' ? 'group' : 'img')
+          .first(),
+      ).toBeVisible();
+      await expectAccessible(page);
+    }
+    await openDog(page, 'Burdock', 'Check');
+    await expectAccessible(page);
     await openDog(page, 'Moss', 'Check');
     await expectAccessible(page);
     await page.keyboard.press('?');

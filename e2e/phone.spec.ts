@@ -1,4 +1,4 @@
-import { addDog, answerCheck, enterDemo, expect, expectAccessible, makeKennel, openDog, read, test } from './bench-hand.ts';
+import { addDog, allowHere, answerCheck, enterDemo, expect, expectAccessible, makeKennel, openBench, openDog, putOnBench, read, test } from './bench-hand.ts';
 
 test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
   test.setTimeout(120_000);
@@ -11,6 +11,8 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
   await read(page, 'Head girth', ['47', '47', '47.2']);
   await fitsTheScreen();
   await page.getByRole('button', { name: 'Keep, and size a collar' }).tap();
+  await fitsTheScreen();
+  await putOnBench(page);
   await page.getByRole('button', { name: 'Put these three in the locker' }).tap();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: 14 links.');
   await fitsTheScreen();
@@ -21,6 +23,8 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
     const box = (await button.boundingBox())!;
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(47.9);
   }
+  await allowHere(page);
+  await fitsTheScreen();
   await page.getByRole('button', { name: 'Keep, and check it on the dog' }).tap();
   await answerCheck(page);
   for (const answer of await page.getByRole('radio').all()) expect((await answer.boundingBox())!.height).toBeGreaterThanOrEqual(47.9);
@@ -32,10 +36,27 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
 
 test('the demo’s screens fit a phone', async ({ page }) => {
   await enterDemo(page);
-  for (const path of ['/dogs', '/locker', '/house', '/dogs/new']) {
+  for (const path of [
+    '/dogs',
+    '/many',
+    '/locker',
+    '/locker?show=links',
+    '/locker?show=gear',
+    '/locker?show=shopping',
+    '/house',
+    '/house?show=law',
+    '/house?show=screening',
+    '/house?show=charts',
+    '/house?show=people',
+    '/dogs/new',
+  ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect([path, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([path, 0]);
+  }
+  for (const kind of ['Martingale', 'Head collar', 'Remote electronic']) {
+    await openBench(page, 'Bramble', kind);
+    expect([kind, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([kind, 0]);
   }
   await openDog(page, 'Moss');
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();

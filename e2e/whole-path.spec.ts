@@ -1,4 +1,4 @@
-import { addDog, answerCheck, expect, makeKennel, read, test } from './bench-hand.ts';
+import { addDog, allowHere, answerCheck, expect, makeKennel, putOnBench, read, test } from './bench-hand.ts';
 
 test('a new kennel: a dog is taped, sized, checked until good, and all of it is there after signing out and in', async ({ page }) => {
   const { email, password } = await makeKennel(page, 'Heather Moor');
@@ -15,13 +15,18 @@ test('a new kennel: a dog is taped, sized, checked until good, and all of it is 
   await expect(page.getByRole('group', { name: 'High girth' }).getByText('39.8 cm').first()).toBeVisible();
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
 
-  // An empty locker offers the usual collars, with typical numbers.
+  // Nothing is owned yet: what to look for is said, and the bench of a prong offers the usual ones at typical numbers.
+  await expect(page.getByText(/None owned. Look for a 2.25 mm prong that makes up to about 40.5 cm inside/)).toBeVisible();
+  await putOnBench(page);
   await expect(page.getByRole('heading', { name: 'Say which collars you have.' })).toBeVisible();
   await page.getByRole('button', { name: 'Put these three in the locker' }).click();
 
   // 3.0 mm at 22 in is far too long for 398 mm; 2.25 mm at 16 in with 14 links leaves 8 mm.
   await expect(page.getByRole('heading', { name: 'Leave it as it is: 14 links.' })).toBeVisible();
   await expect(page.getByText('These are typical numbers')).toBeVisible();
+  // Where it will be worn comes before it is kept.
+  await expect(page.getByRole('button', { name: 'Keep, and check it on the dog' })).toBeDisabled();
+  await allowHere(page);
   await page.getByRole('button', { name: 'Keep, and check it on the dog' }).click();
 
   // On the dog it hangs: the answers lead to a link less, then to good.
@@ -56,6 +61,7 @@ test('a fit that could pass the head cannot be kept', async ({ page }) => {
   await read(page, 'High girth', ['29.5', '29.5', '29.6']);
   await read(page, 'Head girth', ['30.1', '30.2', '30.3']);
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await putOnBench(page);
   await page.getByRole('button', { name: 'Put these three in the locker' }).click();
   await expect(page.getByRole('heading', { name: 'Do not use it: it would pass over Teasel’s head.' })).toBeVisible();
   await expect(page.getByText('This cannot be kept')).toBeVisible();
@@ -66,6 +72,7 @@ test('a collar is measured with a ruler, asked about where it looks odd, and the
   await makeKennel(page);
   await page.goto('/locker');
   await page.getByRole('button', { name: 'Add a collar' }).click();
+  await page.getByRole('button', { name: 'Prong', exact: true }).click();
   await page.getByLabel('Name', { exact: true }).fill('Blackthorn');
   await page.getByRole('radio', { name: '3.0 mm' }).click();
   await page.getByLabel('Removable links in it').fill('13');
@@ -79,10 +86,11 @@ test('a collar is measured with a ruler, asked about where it looks odd, and the
   await expect(page.getByText('It closes by 28 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Keep the numbers' }).click();
   await expect(page.getByRole('link', { name: 'Blackthorn' })).toBeVisible();
-  await expect(page.getByText('13 links · 48.0 cm inside · a link is 31 mm · closes by 28 mm')).toBeVisible();
+  await expect(page.getByText('3.0 mm prong, 13 links, 48.0 cm inside, a link is 31 mm, closes by 28 mm')).toBeVisible();
 
   await addDog(page, 'Sedge');
   await read(page, 'High girth', ['39.8', '39.8', '39.8']);
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await putOnBench(page);
   await expect(page.getByRole('heading', { name: 'Take out two links, one each side.' })).toBeVisible();
 });

@@ -30,6 +30,7 @@ export const router = createRouter({
       meta: { title: 'Bench' },
     },
     { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },
+    { path: '/many', name: 'many', component: () => import('./views/ImportView.vue'), meta: { title: 'Many at once' } },
     { path: '/locker', name: 'locker', component: () => import('./views/LockerView.vue'), meta: { title: 'Locker' } },
     { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },
     { path: '/house', name: 'house', component: () => import('./views/HouseView.vue'), meta: { title: 'House rules' } },

@@ -96,7 +96,7 @@ const strapKind = (
     settingNames: ['setMm'],
     sizer: strapSizer(kind),
     reasonWords: words,
-    verdictWords: { fits: 'Fits', 'no-size': 'Out of its range', 'can-back-out': 'Can be backed out of', presses: 'Presses', hangs: 'Hangs' },
+    verdictWords: { fits: 'Fits', 'no-size': 'Out of its range', 'can-back-out': 'Can be backed out of', presses: 'Presses', tight: 'Tight', hangs: 'Hangs' },
     never: ['presses'],
     check: strapCheck(kind),
     sentence: (_dog, collar, { on }, speak) => {

@@ -69,6 +69,8 @@ export function fittingDog(
 ): FittingDog {
   const { high } = tapes;
   const coatDepthMm = tapes['coat-depth']?.tapedMm ?? high?.coatDepthMm ?? null;
+  const hairOf = (tape: Taping | undefined) =>
+    tape ? girthsThroughCoat(tape.tapedMm, tape.overCoat, tape.coatDepthMm ?? (tape.overCoat ? null : coatDepthMm)).hairGirthMm : null;
   const girths = high ? girthsThroughCoat(high.tapedMm, high.overCoat, high.coatDepthMm ?? (high.overCoat ? null : coatDepthMm)) : null;
   return {
     weightKg: dog.weightG === null ? null : dog.weightG / 1000,
@@ -79,7 +81,7 @@ export function fittingDog(
     skinGirthMm: girths?.skinGirthMm ?? null,
     tapedGirthMm: high?.tapedMm ?? null,
     hairGirthMm: girths?.hairGirthMm ?? null,
-    midGirthMm: tapes.mid?.tapedMm ?? null,
+    midGirthMm: hairOf(tapes.mid),
     headGirthMm: tapes.head?.tapedMm ?? null,
     muzzleGirthMm: tapes.muzzle?.tapedMm ?? null,
     stopGirthMm: tapes.stop?.tapedMm ?? null,

@@ -20,6 +20,7 @@ export type FittingDog = {
   tapedGirthMm: number | null;
   /** Over the hair, flattened as a strap flattens it. */
   hairGirthMm: number | null;
+  /** Half-way down, over the hair too. */
   midGirthMm: number | null;
   headGirthMm: number | null;
   muzzleGirthMm: number | null;

@@ -45,6 +45,6 @@ export const POSSIBLE_TAPE_MM: Record<TapeSite, [number, number]> = {
 export const TAPE_SITE_WORDS: Record<TapeSite, { name: string; where: string }> = {
   ...SITE_WORDS,
   'neck-length': { name: 'Neck length', where: 'ear base to shoulder, along the side' },
-  'coat-depth': { name: 'Coat depth', where: 'the hair at the high girth, flattened as a strap would flatten it' },
+  'coat-depth': { name: 'Coat depth', where: 'the hair where the collar sits, flattened as a strap would flatten it' },
   'muzzle-length': { name: 'Muzzle length', where: 'from the stop, between the eyes, to the nose leather' },
 };

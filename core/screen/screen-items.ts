@@ -3,7 +3,7 @@ import type { Hazard } from './hazards.ts';
 /** How far an item goes: nothing, a caution beside the work, a vet asked first, or a stop. */
 export const SCREEN_LEVELS = ['none', 'caution', 'ask-vet', 'stop'] as const;
 export type ScreenLevel = (typeof SCREEN_LEVELS)[number];
-export const SCREEN_LEVEL_WORDS: Record<ScreenLevel, string> = { none: 'nothing', caution: 'caution', 'ask-vet': 'ask a vet first', stop: 'stop' };
+export const SCREEN_LEVEL_WORDS: Record<ScreenLevel, string> = { none: 'nothing', caution: 'caution', 'ask-vet': 'ask a vet', stop: 'stop' };
 
 export type ScreenLevels = Partial<Record<Hazard, ScreenLevel>>;
 

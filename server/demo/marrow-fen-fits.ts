@@ -43,6 +43,18 @@ export const TOLD_COLLARS: readonly ToldCollar[] = [
   },
   { key: 'medium', name: 'Alder', metal: 'stainless', gaugeMm: 3, pitchMm: 31.2, insideGirthMm: 480, links: 13, closingMm: 28, measuredDaysAgo: 76, note: '' },
   {
+    key: 'twin',
+    name: 'Hazel',
+    metal: 'stainless',
+    gaugeMm: 3,
+    pitchMm: 31.2,
+    insideGirthMm: 480,
+    links: 13,
+    closingMm: 28,
+    measuredDaysAgo: 74,
+    note: 'Twin of Alder.',
+  },
+  {
     key: 'long',
     name: 'Long Alder',
     metal: 'stainless',
@@ -86,7 +98,7 @@ export const RIGHT_ANSWERS: ProngCheckAnswers = {
 export const TOLD_FITS: readonly ToldFit[] = [
   {
     dog: 'bramble',
-    collar: 'medium',
+    collar: 'twin',
     daysAgo: 40,
     by: 0,
     note: '',

@@ -13,7 +13,7 @@ import { TapingEntity } from '../data/entities/taping.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogKind } from '../services/dogs.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
-import { gearKind } from '../services/gear.ts';
+import { gearKind, wantKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { placeKind } from '../services/places.ts';
@@ -231,6 +231,13 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     events.sort((a, b) => a.at.getTime() - b.at.getTime());
     for (const event of events) await event.keep();
   }
+  await putVersioned(
+    scopes[1]!,
+    wantKind,
+    make.id(make.ago(19)),
+    { what: 'For Tansy: a wide-throat collar that takes 30 cm near the middle of its range.', dogId: null, boughtAt: null },
+    null,
+  );
   // The ledger, too, as if it had been kept at the time it happened.
   await manager.query("UPDATE link_moves SET at = ? WHERE kennelId = ? AND why = 'stocked'", [founded, kennelId]);
   await manager.query('UPDATE link_moves SET recordedAt = at WHERE kennelId = ?', [kennelId]);

@@ -4,10 +4,11 @@
  * right the dog's. `collar` is laid on it as a band at its real width and height.
  */
 import { girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
+import { collarKind } from '@banter/contract';
 import { computed, useId } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import type { DrawnCollar } from './drawn-collar.ts';
-import { onNeckDrawing } from './drawings.ts';
+import { headroom, onNeckDrawing } from './drawings.ts';
 
 const props = defineProps<{
   tape: NeckTape;
@@ -25,7 +26,7 @@ const earHeight = computed(() => neck.value.levels[0].girthMm * 0.15);
 const margin = computed(() => ({
   left: text.value * 0.8,
   right: large.value ? text.value * 5.2 : text.value * 0.8,
-  top: earHeight.value + (large.value ? text.value * 2 : 2),
+  top: Math.max(earHeight.value + (large.value ? text.value * 2 : 2), props.collar ? headroom(props.collar) : 0),
   bottom: large.value ? text.value * 3.3 : text.value * 0.5,
 }));
 const box = computed(() => {
@@ -62,7 +63,7 @@ const hours = computed(() =>
 const bar = computed(() => scaleBar(neck.value.widthMm, units.length));
 const described = computed(() => {
   const sites = neck.value.levels.map((level) => `${level.site} girth ${level.taped ? '' : 'guessed at '}${units.exact(level.girthMm)}`).join(', ');
-  return `${props.name}’s neck unrolled, to scale: ${sites}.${props.collar ? ` A ${props.collar.kind} lies on it.` : ''}`;
+  return `${props.name}’s neck unrolled, to scale: ${sites}.${props.collar ? ` A ${collarKind(props.collar.kind).name.toLowerCase()} lies on it.` : ''}`;
 });
 const site = { high: 'high', mid: 'mid', base: 'base' };
 </script>

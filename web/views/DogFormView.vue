@@ -195,7 +195,7 @@ async function keep() {
   const kept = await keeping.keep(`/api/dogs/${draft.value.id}`, Dog, factsOf(), draft.value.version);
   if (!kept) return;
   discard();
-  await router.push(editing ? `/dogs/${kept.id}` : `/dogs/${kept.id}/tape`);
+  await router.push(editing ? `/dogs/${kept.id}` : `/dogs/${kept.id}/screen`);
 }
 async function showTheirs() {
   const theirs = await send('GET', `/api/dogs/${draft.value.id}`, Dog).catch(() => null);
@@ -312,7 +312,7 @@ function startAfresh() {
           <TextField v-if="draft.house" v-model="draft.house.note" label="Why" :error="error('house.note')" />
         </div>
       </details>
-      <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and tape it'" @newer="showTheirs">
+      <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and screen it'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
         <button
           v-if="editing"

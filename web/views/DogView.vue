@@ -7,12 +7,14 @@ import { drawnCollar } from '../neck/drawn-collar.ts';
 import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
+import DogKit from '../parts/DogKit.vue';
 import DogTimeline from '../parts/DogTimeline.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { todayIn } from '../parts/age.ts';
+import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
@@ -36,6 +38,7 @@ const step = computed(() =>
     units.speak,
   ),
 );
+const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const trouble = ref('');
@@ -68,31 +71,34 @@ async function putAway(away: boolean) {
       </RouterLink>
     </div>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-      <section class="sheet self-start" aria-label="The neck">
-        <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(plan, check, data!.dog, kennel)" size="large" />
-        <p v-if="tape" class="mt-1 text-sm text-soft">
-          Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
-        </p>
-        <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
-        <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
-          <template v-if="data!.dog.owner">
-            <dt class="text-soft">Owner</dt>
-            <dd class="break-words">{{ data!.dog.owner }}</dd>
-          </template>
-          <template v-if="data!.dog.notes">
-            <dt class="text-soft">Notes</dt>
-            <dd class="break-words whitespace-pre-line">{{ data!.dog.notes }}</dd>
-          </template>
-          <template v-if="girths.head">
-            <dt class="text-soft">Head</dt>
-            <dd>{{ units.exact(girths.head.tapedMm) }}</dd>
-          </template>
-        </dl>
-        <div class="mt-3 flex flex-wrap gap-2">
-          <RouterLink :to="`/dogs/${data!.dog.id}/edit`" class="press press-plain">Change</RouterLink>
-          <button v-if="!data!.dog.archivedAt" type="button" class="press press-quiet" @click="putAway(true)">Put away</button>
-        </div>
-      </section>
+      <div class="space-y-6 self-start">
+        <section class="sheet" aria-label="The neck">
+          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(plan, check, data!.dog, kennel)" size="large" />
+          <p v-if="tape" class="mt-1 text-sm text-soft">
+            Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
+          </p>
+          <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
+          <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
+            <template v-if="data!.dog.owner">
+              <dt class="text-soft">Owner</dt>
+              <dd class="break-words">{{ data!.dog.owner }}</dd>
+            </template>
+            <template v-if="data!.dog.notes">
+              <dt class="text-soft">Notes</dt>
+              <dd class="break-words whitespace-pre-line">{{ data!.dog.notes }}</dd>
+            </template>
+            <template v-if="girths.head">
+              <dt class="text-soft">Head</dt>
+              <dd>{{ units.exact(girths.head.tapedMm) }}</dd>
+            </template>
+          </dl>
+          <div class="mt-3 flex flex-wrap gap-2">
+            <RouterLink :to="`/dogs/${data!.dog.id}/edit`" class="press press-plain">Change</RouterLink>
+            <button v-if="!data!.dog.archivedAt" type="button" class="press press-quiet" @click="putAway(true)">Put away</button>
+          </div>
+        </section>
+        <DogKit :page="data!" :dog="benchDog" />
+      </div>
       <DogTimeline :page="data!" :kennel="kennel" />
     </div>
   </LoadFrame>

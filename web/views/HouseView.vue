@@ -33,6 +33,6 @@ const shown = computed<PageName>(() => (Object.hasOwn(PAGES, String(route.query.
         {{ one.title }}
       </RouterLink>
     </nav>
-    <component :is="PAGES[shown].page" class="mt-5" />
+    <div class="mt-5"><component :is="PAGES[shown].page" /></div>
   </div>
 </template>

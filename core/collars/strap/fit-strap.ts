@@ -91,11 +91,13 @@ export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, S
       ? 'no-size'
       : held?.holds === 'no'
         ? 'can-back-out'
-        : slackMm < least - 1e-9
+        : slackMm < -1e-9
           ? 'presses'
-          : slackMm >= flatHand - 1e-9
-            ? 'hangs'
-            : 'fits';
+          : slackMm < least - 1e-9
+            ? 'tight'
+            : slackMm >= flatHand - 1e-9
+              ? 'hangs'
+              : 'fits';
     return { verdict, rows, reasons };
   },
 });

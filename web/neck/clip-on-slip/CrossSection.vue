@@ -28,7 +28,8 @@ const label = computed(
   <SectionFrame
     v-slot="{ text }"
     :girth-mm="girthMm"
-    :out-mm="Math.max(44, centre.y * 2 + thick + 10)"
+    :out-mm="Math.max(34, centre.y * 2 + thick + 12)"
+    :up-mm="40"
     :label="label"
     :notes="[{ text: overMm >= 0 ? `longer by ${units.gap(overMm)}` : `short by ${units.gap(-overMm)}`, ...(overMm < 0 ? { tone: 'stop' } : {}) }]"
   >

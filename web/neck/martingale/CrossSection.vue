@@ -39,7 +39,8 @@ const label = computed(
   <SectionFrame
     v-slot="{ text }"
     :girth-mm="girthMm"
-    :out-mm="Math.max(numbers.loopMm / 2 + 14, centre.y * 2 + 10)"
+    :out-mm="Math.max(34, centre.y * 2 + 14)"
+    :up-mm="numbers.loopMm / 2 + 16"
     :label="label"
     :notes="[
       { text: gapMm >= 0 ? `rings ${units.gap(gapMm)} apart` : 'rings meet, loose', ...(gapMm < -3 ? { tone: 'stop' } : {}) },

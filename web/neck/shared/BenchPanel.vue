@@ -15,15 +15,16 @@ import {
   type StockByKind,
 } from '@banter/contract';
 import { HOUSE_SCHOOL_WORDS, type House } from '@banter/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import FitRows from '../../parts/FitRows.vue';
 import KnobRow from '../../parts/KnobRow.vue';
 import ReasonList from '../../parts/ReasonList.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useUnits } from '../../stores/units.ts';
-import { benchExtra, crossSection } from '../drawings.ts';
+import { benchExtra } from '../drawings.ts';
 import type { DrawnCollar } from '../drawn-collar.ts';
+import { crossSection } from './cross-sections.ts';
 
 const props = defineProps<{
   kind: CollarKindName;
@@ -42,7 +43,7 @@ const emit = defineEmits<{
 
 const units = useUnits();
 const kind = computed(() => collarKind(props.kind));
-const Section = defineAsyncComponent(crossSection(props.kind));
+const Section = crossSection(props.kind);
 const Extra = benchExtra(props.kind);
 const stocked = computed(() => props.stock.map(({ id, name, numbers }) => ({ id, name, numbers: kind.value.numbers.parse(numbers) })));
 const byKind = computed<StockByKind>(() => ({ [props.kind]: stocked.value }));
@@ -112,7 +113,7 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: take
       <VerdictMark :tone="kind.planTone(outcome)" :word="kind.planVerdict(outcome)" />
       <span>«{{ collar.name }}», {{ kind.describeNumbers(collar.numbers, units.speak) }}</span>
       <span v-if="isWorn" class="text-soft">as worn</span>
-      <button v-if="!isChoice && suggestion.all.length > 0" type="button" class="press press-quiet" @click="takeChoice">Back to Banter’s choice</button>
+      <button v-if="!isChoice && suggestion.choice" type="button" class="press press-quiet" @click="takeChoice">Back to Banter’s choice</button>
     </div>
     <p v-if="wanted" class="mt-2 rounded bg-mind-wash p-3 text-mind">Nothing in the locker fits as it is. What to look for: {{ wanted }}.</p>
     <div class="mt-4 grid gap-5 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** The collar as it is on the dog while it is checked: cross-section, and what of its make-up is set right by hand. */
 import { collarKind, type CollarKindName, type FittingDog } from '@banter/contract';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
 import KnobRow from '../../parts/KnobRow.vue';
-import { crossSection } from '../drawings.ts';
 import type { DrawnCollar } from '../drawn-collar.ts';
+import { crossSection } from './cross-sections.ts';
 
 const props = defineProps<{ kind: CollarKindName; collar: { id: string; name: string; numbers: Record<string, unknown> }; dog: FittingDog; ringAt: number }>();
 const on = defineModel<Record<string, number>>({ required: true });
-const Section = defineAsyncComponent(crossSection(props.kind));
+const Section = crossSection(props.kind);
 const knobs = computed(() => collarKind(props.kind).knobs(collarKind(props.kind).numbers.parse(props.collar.numbers)));
 const drawn = computed<DrawnCollar>(() => ({ kind: props.kind, collar: props.collar, setting: on.value, ringAt: props.ringAt }));
 </script>

@@ -23,6 +23,8 @@ const reaches = computed(() => setting.value.postMm >= hair.value - skin.value);
 const BAND_MM = 4;
 const strapCentre = computed(() => hangs(setting.value.strapMm, hairMm.value));
 const BOX_MM = 22;
+/** The end of the receiver that looks up to the sky: towards the nape. */
+const upEnd = computed(() => (setting.value.clock > 0 && setting.value.clock <= 6 ? -1 : 1));
 const degrees = computed(() => (at.value * 180) / Math.PI);
 const label = computed(
   () =>
@@ -36,7 +38,8 @@ const label = computed(
     v-slot="{ text }"
     :girth-mm="skinMm"
     :hair-mm="hairMm"
-    :out-mm="BOX_MM + 16"
+    :out-mm="BOX_MM + 30"
+    :up-mm="BOX_MM + 14"
     :label="label"
     :notes="[
       reaches ? { text: `post ${units.gap(setting.postMm)}` } : { text: `post ${units.gap(setting.postMm)}: too short`, tone: 'stop' },
@@ -55,7 +58,14 @@ const label = computed(
     <path :d="arc({ x: 0, y: 0 }, skin * 0.95, at - halfArc, at + halfArc)" fill="none" stroke="var(--tape)" :stroke-width="text * 0.4" />
     <g :transform="`rotate(${degrees})`">
       <rect :x="-numbers.footprintMm / 2" :y="-hair - BAND_MM - BOX_MM" :width="numbers.footprintMm" :height="BOX_MM" rx="5" fill="var(--ink)" />
-      <path v-if="antenna" :d="`M0,${-hair - BAND_MM - BOX_MM} v-12 m-6 3 l6 -6 l6 6`" fill="none" stroke="var(--ink)" stroke-width="2.6" />
+      <path
+        v-if="antenna"
+        :transform="`translate(${upEnd * (numbers.footprintMm / 2)} ${-hair - BAND_MM - BOX_MM / 2}) scale(${upEnd} 1)`"
+        d="M0,0 h12 m-5 -6 l6 6 l-6 6"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="2.6"
+      />
       <circle r="2.6" :cx="numbers.footprintMm / 2 - 8" :cy="-hair - BAND_MM - BOX_MM + 7" fill="var(--tape)" />
       <line
         v-for="x in [-numbers.spacingMm / 2, numbers.spacingMm / 2]"

@@ -35,7 +35,8 @@ const label = computed(
   <SectionFrame
     v-slot="{ text }"
     :girth-mm="girthMm"
-    :out-mm="Math.max(40, Math.max(0, gapMm) * 0.62 + 34)"
+    :out-mm="38"
+    :up-mm="Math.max(30, Math.max(0, gapMm) * 0.57 + 40)"
     :label="label"
     :notes="gapMm >= 0 ? [{ text: `ring gap ${units.gap(gapMm)}` }] : [{ text: `${units.gap(-gapMm)} too short`, tone: 'stop' }]"
   >

@@ -101,6 +101,8 @@ function valueOf(field: NumberField): unknown {
 }
 const parsed = computed(() => kind.numbers.safeParse(Object.fromEntries(kind.fields.map((field) => [field.id, valueOf(field)]))));
 const doubts = computed(() => (parsed.value.success ? kind.doubts(parsed.value.data, units.speak) : []));
+/** A message that names another number says it by its label. */
+const inLabels = (message: string) => kind.fields.reduce((text, field) => text.replace(field.id, `«${field.label}»`), message);
 const tried = ref(false);
 const faults = computed<Record<string, string>>(() => ({
   ...(draft.value.name.trim() === ''
@@ -113,7 +115,7 @@ const faults = computed<Record<string, string>>(() => ({
     : Object.fromEntries(
         parsed.value.error.issues.map((issue) => [
           String(issue.path[0]),
-          /finite number/.test(issue.message) ? 'This is missing, or cannot be read yet.' : issue.message,
+          /finite number/.test(issue.message) ? 'This is missing, or cannot be read yet.' : inLabels(issue.message),
         ]),
       )),
 }));

@@ -1,0 +1,4 @@
+import type { DrawnCollar } from '../drawn-collar.ts';
+
+/** How much room the nose loop takes above the ears' edge, in mm. */
+export const headroomMm = ({ setting }: DrawnCollar): number => (setting as { noseMm: number }).noseMm / Math.PI + 30;
