@@ -1,15 +1,17 @@
 /**
  * `npm run bench`: how long the calculations take, as ratios to a reference loop on the same machine, beside the budget of
- * 2 ms a call. Medians of many runs after a warm-up.
+ * 2 ms a call, 50 ms for a dog against 5,000 collars, and a frame (16 ms) for a step of a slider. Medians of many runs after a warm-up.
  */
-import { chooseProng, fingerSlack, houseRules, median, taping, unrollNeck, type ProngCollar } from '@banter/core';
+import { chooseProng, fingerSlack, houseRules, median, taping, unrollNeck, type ProngCollar, benchSpeaker, houseSchools, type FittingDog } from '@banter/core';
+import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind } from '@banter/contract';
+import { choose } from '../web/workers/choose.ts';
 
 const RUNS = 400;
 const WARM_UP = 50;
 
-function millisecondsOf(work: () => unknown): number {
+function millisecondsOf(work: () => unknown, runs = RUNS): number {
   const times: number[] = [];
-  for (let run = 0; run < RUNS + WARM_UP; run += 1) {
+  for (let run = 0; run < runs + WARM_UP; run += 1) {
     const begun = performance.now();
     work();
     if (run >= WARM_UP) times.push(performance.now() - begun);
@@ -47,12 +49,61 @@ const few = question(4);
 const many = question(5000);
 const readingsMm = [390, 391, 392, 398, 391, 390, 389, 392, 391, 390];
 
+/** A locker of 5,000 collars of every kind, none like another, and a dog that is taped for all of them. */
+const lockerOf = (count: number) =>
+  stockByKind(
+    Array.from({ length: count }, (_none, i) => {
+      const kind = COLLAR_KIND_NAMES[i % COLLAR_KIND_NAMES.length]!;
+      const { usual } = COLLAR_KINDS[kind];
+      return { id: `c${i}`, name: `Hook ${i}`, kind, retiredAt: null, numbers: usual[Math.floor(i / 9) % usual.length]!.numbers };
+    }),
+  );
+const dog: FittingDog = {
+  weightKg: 29,
+  pull: 'drags',
+  worksOn: 'left',
+  neckBuild: 'average',
+  ageDays: 900,
+  skinGirthMm: 398,
+  tapedGirthMm: 398,
+  hairGirthMm: 410,
+  midGirthMm: 450,
+  headGirthMm: 472,
+  muzzleGirthMm: 240,
+  stopGirthMm: 290,
+  muzzleLengthMm: 96,
+  neckLengthMm: 160,
+  coatDepthMm: 2,
+  finger: { thicknessMm: 16, widthMm: 19 },
+};
+const house = { rules, schools: houseSchools(), headCollarChart: [] };
+const speak = benchSpeaker('cm', 'kg');
+const large = lockerOf(5000);
+const usualLocker = lockerOf(27);
+/** What a slider at the bench works out anew at each step: plan, rows, sentence and reasons of a made-up collar. */
+const martingale = collarKind('martingale');
+const hooks = usualLocker.martingale!;
+const made = martingale.suggest(dog, hooks, house).choice!;
+const hook = hooks.find(({ id }) => id === made.collarId)!;
+function sliderStep() {
+  const outcome = martingale.plan(dog, hook, hooks, made.choices, rules);
+  return [
+    martingale.rows(dog, hook, made.choices, outcome, rules),
+    martingale.planSentence('Bramble', dog, hook, made.choices, outcome, null, speak),
+    martingale.planReasons(outcome, speak),
+  ];
+}
+
 const reference = millisecondsOf(referenceLoop);
 const rows: [string, number, number][] = [
   ['tape, ten readings', millisecondsOf(() => taping({ site: 'high', readingsMm, weightKg: 29, neckBuild: 'average' }, rules)), 2],
   ['finger slack', millisecondsOf(() => fingerSlack(390, 4, { thicknessMm: 14, widthMm: 18 })), 2],
   ['prong, four collars, four schools', millisecondsOf(() => chooseProng(few, rules)), 2],
   ['prong, 5,000 collars, four schools', millisecondsOf(() => chooseProng(many, rules)), 50],
+  ['every kind, 27 collars', millisecondsOf(() => fitAll('Bramble', dog, usualLocker, house, speak)), 2],
+  ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), 60), 50],
+  ['the same and every school', millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, house, length: 'cm', mass: 'kg' }), 30), 200],
+  ['one step of a slider', millisecondsOf(sliderStep), 16],
   ['unrolled neck', millisecondsOf(() => unrollNeck({ highMm: 398, midMm: 442, baseMm: 500 })), 2],
 ];
 console.log(`reference loop: ${reference.toFixed(3)} ms (1.00)`);

@@ -117,6 +117,7 @@ export {
 export { MARTINGALE_REASON_WORDS, type MartingaleReason } from './collars/martingale/martingale-reasons.ts';
 export { mostCentralSize, sizeStrap, STRAP_FINGERS, STRAP_KINDS, STRAP_VERDICTS, type StrapKind, type StrapVerdict } from './collars/strap/size-strap.ts';
 export { STRAP_REASON_WORDS, type StrapReason } from './collars/strap/strap-reasons.ts';
+export { chartSize } from './collars/head-collar/chart-size.ts';
 export { HEAD_COLLAR_VERDICTS, sizeHeadCollar, type HeadCollarFace, type HeadCollarVerdict } from './collars/head-collar/size-head-collar.ts';
 export { HEAD_COLLAR_REASON_WORDS, type HeadCollarReason } from './collars/head-collar/head-collar-reasons.ts';
 export { CONTACT_REASON_WORDS, CONTACT_VERDICTS, contactPosts, type ContactReason, type ContactVerdict } from './collars/electronic/contact-posts.ts';

@@ -52,7 +52,8 @@ export function fitKind(name: CollarKindName, dogName: string, dog: FittingDog, 
   const taken = choice ?? all[0] ?? null;
   if (!taken) return { ...nothing, verdict: 'None in the locker', tone: 'open', wanted };
   const collar = owned.find((one) => one.id === taken.collarId)!;
-  const outcome = kind.plan(dog, collar, owned, taken.choices, house.rules);
+  // What is best of the stock has just been found; only this one collar is judged again.
+  const outcome = kind.plan(dog, collar, [collar], taken.choices, house.rules);
   const tone = choice ? kind.planTone(outcome) : 'stop';
   return {
     kind: name,

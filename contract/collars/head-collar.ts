@@ -1,4 +1,4 @@
-import { HEAD_COLLAR_CHECK, HEAD_COLLAR_PUT_ON, HEAD_COLLAR_REASON_WORDS, headCollarSizer, sizeHeadCollar } from '@banter/core';
+import { chartSize, HEAD_COLLAR_CHECK, HEAD_COLLAR_PUT_ON, HEAD_COLLAR_REASON_WORDS, headCollarSizer, sizeHeadCollar } from '@banter/core';
 import { LengthMm } from '../measures.ts';
 import { inOrder, z } from '../plain-words.ts';
 import { madeUpKind } from './made-up-kind.ts';
@@ -15,7 +15,7 @@ export const headCollarKind = madeUpKind({
   hazards: ['nose-loop'],
   needs: ['high', 'muzzle', 'stop', 'muzzle-length'],
   helps: ['head'],
-  schools: ['noseSchool'],
+  schools: ['noseSchool', 'headCollarSchool'],
   ruleGroups: ['head collar'],
   numbers: HeadCollarNumbersShape,
   fields: [
@@ -62,13 +62,16 @@ export const headCollarKind = madeUpKind({
     ...(dog.stopGirthMm === null ? ['Tape the nose end (stop girth): the loop must not pass it.'] : []),
     ...(dog.muzzleLengthMm === null ? ['Measure the muzzle’s length: a flat face cannot wear a nose loop.'] : []),
   ],
-  wanted: (dog, { rules }, speak) => {
+  wanted: (dog, { rules, headCollarChart }, speak) => {
     const size = sizeHeadCollar(
       { girthMm: dog.hairGirthMm!, muzzleGirthMm: dog.muzzleGirthMm!, stopGirthMm: dog.stopGirthMm!, muzzleLengthMm: dog.muzzleLengthMm!, finger: dog.finger },
       rules,
     );
-    return size.noseLoopMm === null
-      ? 'no head collar: another kind'
-      : `a head collar that takes ${speak.girth(size.neckStrapMm)} at the neck and ${speak.girth(size.noseLoopMm)} at the nose`;
+    if (size.noseLoopMm === null) return 'no head collar: another kind';
+    const named = chartSize(headCollarChart, size.neckStrapMm, size.noseLoopMm);
+    return (
+      `a head collar that takes ${speak.girth(size.neckStrapMm)} at the neck and ${speak.girth(size.noseLoopMm)} at the nose` +
+      (named ? `, size «${named.name}» of the chart` : headCollarChart.length > 0 ? ', which no size of the chart does' : '')
+    );
   },
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  chartSize,
   contactPosts,
   fingerSlack,
   houseRules,
@@ -188,6 +189,17 @@ describe('a head collar', () => {
   it('cannot be worn by a flat face', () => {
     expect(sizeHeadCollar({ ...face, muzzleLengthMm: 34.9 }, rules)).toMatchObject({ verdict: 'no-window', noseLoopMm: null });
     expect(sizeHeadCollar({ ...face, muzzleLengthMm: 35 }, rules).verdict).toBe('fits');
+  });
+
+  it('is found in a chart of sizes by neck and nose, the most central of several', () => {
+    const chart = [
+      { name: 'S', neckMinMm: 250, neckMaxMm: 390, noseMinMm: 150, noseMaxMm: 215 },
+      { name: 'M', neckMinMm: 350, neckMaxMm: 450, noseMinMm: 190, noseMaxMm: 250 },
+    ];
+    expect(chartSize(chart, 390, 210)?.name).toBe('M');
+    expect(chartSize(chart, 300, 180)?.name).toBe('S');
+    expect(chartSize(chart, 470, 210)).toBeNull();
+    expect(chartSize([], 390, 210)).toBeNull();
   });
 
   it('never has a loop that would slide off', () => {

@@ -57,7 +57,7 @@ export function kitFor(dog: Pick<FittingDog, 'weightKg' | 'worksOn' | 'finger' |
       what: 'slip leash',
       lengthMm: null,
       widthMm: small && !largeHand ? [0.375 * INCH, 0.375 * INCH] : [0.5 * INCH, 0.5 * INCH],
-      says: small && !largeHand ? '3/8 in, for a small hand and dog.' : '1/2 in, for a large hand or dog.',
+      says: `${small && !largeHand ? '3/8 in, for a small hand and dog' : '1/2 in, for a large hand or dog'}; its stopper set about 1 1/2 in loose, so that it rests untightened and cannot come off.`,
     },
     {
       what: 'pouch',

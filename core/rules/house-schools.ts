@@ -19,6 +19,7 @@ export const HOUSE_SCHOOL_OPTIONS = {
   placementSchool: ['upper-half', 'clear-of-throat'],
   crateSchool: ['off-in-crate', 'always-on'],
   noseSchool: ['nose-first', 'fit-and-walk'],
+  headCollarSchool: ['walking-aid', 'training-collar'],
 } as const;
 
 export type HouseSchoolName = keyof typeof HOUSE_SCHOOL_OPTIONS;
@@ -95,6 +96,13 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
     options: {
       'off-in-crate': { name: 'off in the crate', says: 'Nothing round the neck in a crate.' },
       'always-on': { name: 'always on', says: 'Crate too, if it fits and the crate has nothing to catch on.' },
+    },
+  },
+  headCollarSchool: {
+    title: 'What a head collar is',
+    options: {
+      'walking-aid': { name: 'walking aid', says: 'It steers; it does not count as a training collar.' },
+      'training-collar': { name: 'training collar', says: 'It counts as one, with its own programme.' },
     },
   },
   noseSchool: {

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import { dayWords, momentWords } from './age.ts';
 import PathSteps from './PathSteps.vue';
+import { sayRule } from './rule-words.ts';
 import ReasonList from './ReasonList.vue';
 import { timelineOf, type TimelineEntry } from './timeline.ts';
 import VerdictMark from './VerdictMark.vue';
@@ -70,7 +71,10 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
                   ownRules(entry).length === 0
                     ? 'the defaults'
                     : ownRules(entry)
-                        .map(([name, value]) => `${name} ${value}`)
+                        .map(
+                          ([name, value]) =>
+                            `${HOUSE_RULES[name as HouseRuleName].title.toLowerCase()} ${sayRule(HOUSE_RULES[name as HouseRuleName], value, units.speak)}`,
+                        )
                         .join(', ')
                 }}
                 · core {{ entry.coreVersion }}

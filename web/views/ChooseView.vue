@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** The bench, all kinds side by side for one dog: what fits from the locker and by which number, what speaks against it, and where the schools differ. */
-import { collarKind, COLLAR_KIND_NAMES, fitAll, PURPOSES, schoolsSay, Want, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
+import { collarKind, COLLAR_KIND_NAMES, PURPOSES, Want, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
 import {
   chooseByGeometry,
   GEOMETRY_WORDS,
-  HOUSE_SCHOOL_WORDS,
   RESTRICTED_HAZARDS,
   SCREEN_LEVEL_WORDS,
   speakLimit,
@@ -20,11 +19,13 @@ import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
+import { useChosen } from '../stores/chosen.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import type { ChooseRequest } from '../workers/choose.ts';
 
 const route = useRoute();
 const session = useSession();
@@ -58,16 +59,21 @@ function against(kind: CollarKindName, screened: ScreenResult): Against[] {
   return told;
 }
 const order = { good: 0, mind: 1, open: 2, stop: 3 };
+const request = computed<ChooseRequest | null>(() =>
+  data.value && girths.value.high
+    ? { dogName: data.value.dog.name, dog: dog.value, stock: stock.value, house: house.value, length: units.length, mass: units.mass }
+    : null,
+);
+const chosen = useChosen(request);
 const rows = computed(() => {
-  const fits = fitAll(data.value!.dog.name, dog.value, stock.value, house.value, units.speak);
-  return fits
+  return (chosen.value?.fits ?? [])
     .filter((fit) => purpose.value === 'all' || collarKind(fit.kind).purposes.includes(purpose.value))
     .map((fit) => {
       const kind = collarKind(fit.kind);
       const screened = screen(fit.kind);
       const told = against(fit.kind, screened);
       const stopped = told.some(({ tone }) => tone === 'stop');
-      return { fit, kind, told, stopped, differ: differences(fit), rank: stopped ? 4 : order[fit.tone] };
+      return { fit, kind, told, stopped, differ: chosen.value?.differ[fit.kind] ?? [], rank: stopped ? 4 : order[fit.tone] };
     })
     .sort((a, b) => a.rank - b.rank || COLLAR_KIND_NAMES.indexOf(a.fit.kind) - COLLAR_KIND_NAMES.indexOf(b.fit.kind));
 });
@@ -75,21 +81,11 @@ const fitting = computed(() => rows.value.filter(({ fit, stopped }) => !stopped 
 const headline = computed(() => {
   const { name } = data.value!.dog;
   const what = purpose.value === 'all' ? '' : ` for ${purpose.value}`;
+  if (!chosen.value) return `Sizing every collar for ${name} …`;
   if (fitting.value.length === 0) return `Nothing in the locker fits ${name}${what} yet.`;
   const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} «${fit.collarName}»`);
   return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
 });
-/** Where the sides of a school would end in another collar, make-up or verdict. */
-function differences(fit: KindFit): string[] {
-  if (fit.missing.length > 0 || !stock.value[fit.kind]) return [];
-  const says = schoolsSay(fit.kind, data.value!.dog.name, dog.value, stock.value, house.value, units.speak);
-  return says
-    .filter((one) => !one.house && (one.fit.line !== fit.line || one.fit.collarId !== fit.collarId))
-    .map((one) => {
-      const words = (HOUSE_SCHOOL_WORDS[one.school].options as Record<string, { name: string }>)[one.option]!.name;
-      return `«${words}»: ${one.fit.line ?? 'nothing here fits'}`;
-    });
-}
 const decisions = computed(() =>
   chooseByGeometry(dog.value, house.value.rules, house.value.schools).map((one) => wordReason(GEOMETRY_WORDS, one, units.speak)),
 );

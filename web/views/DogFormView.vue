@@ -5,6 +5,10 @@ import {
   BREEDS,
   breedOf,
   guessedWeightKg,
+  HOUSE_RULES,
+  houseRules,
+  type HouseRule,
+  type HouseRuleName,
   HOUSE_SCHOOL_NAMES,
   HOUSE_SCHOOL_OPTIONS,
   HOUSE_SCHOOL_WORDS,
@@ -19,6 +23,7 @@ import { ageWords, bornFromAge, todayIn } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
+import RuleField from '../parts/RuleField.vue';
 import TextField from '../parts/TextField.vue';
 import WeightField from '../parts/WeightField.vue';
 import { useDraft } from '../stores/draft.ts';
@@ -135,6 +140,18 @@ function setSchool(name: HouseSchoolName, value: string | null) {
   else schools[name] = value;
   const house = { ...own, schools: schools as typeof own.schools };
   draft.value.house = Object.keys(schools).length === 0 && Object.keys(house.rules).length === 0 ? null : house;
+}
+/** The limits that a dog may have of its own: those of collars, not of the tape or the law. */
+const OWN_RULES = (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, { group }]) => !['tape', 'levels', 'screen'].includes(group));
+const houseRule = computed(() => houseRules({ ...session.kennel!.rules, ...(draft.value.house?.rules ?? {}) }));
+const asHouse = houseRules(session.kennel!.rules);
+function setRule(name: HouseRuleName, value: number | null | undefined) {
+  if (value === undefined) return;
+  const own = draft.value.house ?? { schools: {}, rules: {}, note: '' };
+  const rules = { ...own.rules };
+  if (value === null || value === asHouse[name]) delete rules[name];
+  else rules[name] = value;
+  draft.value.house = Object.keys(own.schools).length === 0 && Object.keys(rules).length === 0 ? null : { ...own, rules };
 }
 const schoolAnswers = (name: HouseSchoolName) => [
   { value: '', label: 'As the house' },
@@ -309,6 +326,18 @@ function startAfresh() {
             quiet
             @update:model-value="(value) => setSchool(name, value)"
           />
+          <details>
+            <summary class="font-semibold">Limits for this dog alone</summary>
+            <RuleField
+              v-for="[name, row] in OWN_RULES"
+              :key="name"
+              :name="name"
+              :row="{ ...row, default: asHouse[name] }"
+              :value="houseRule[name]"
+              :error="keeping.errorAt(`house.rules.${name}`) || undefined"
+              @change="(value) => setRule(name, value)"
+            />
+          </details>
           <TextField v-if="draft.house" v-model="draft.house.note" label="Why" :error="error('house.note')" />
         </div>
       </details>

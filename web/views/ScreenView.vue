@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Screening: what speaks against a collar, asked before one is chosen; what a yes means for each kind; and lifting a stop with a note. */
 import { COLLAR_KIND_NAMES, collarKind, Lift, RecordId, Screening, screenKind, z, type NewLift, type NewScreening } from '@banter/contract';
-import { answersOfRecord, SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
+import { answersOfRecord, breedOf, SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -40,6 +40,20 @@ const latest = computed(() => data.value?.screenings.at(-1) ?? null);
 const ofRecord = computed(() => answersOfRecord(dog.value, house.value.rules));
 /** What is answered now: as chosen here, else by the dog's own record, else as the last time. */
 const answerOf = (id: ScreenItemId): Answer | null => draft.value.answers[id] ?? ofRecord.value[id] ?? latest.value?.answers[id] ?? null;
+/** What is usual in the breed speaks for a question being asked with care; it answers nothing by itself. */
+const breed = computed(() => (data.value ? breedOf(data.value.dog.breed) : null));
+const usualInBreed = computed<Partial<Record<ScreenItemId, boolean>>>(() => ({
+  'flat-face': breed.value?.skull === 'flat',
+  'toy-throat': breed.value?.throat === 'toy',
+  windpipe: breed.value?.throat === 'toy',
+  'eye-pressure': breed.value?.skull === 'flat',
+}));
+const hintOf = ({ id, why }: { id: ScreenItemId; why: string }) =>
+  ofRecord.value[id]
+    ? `${why} Its own record says so.`
+    : usualInBreed.value[id]
+      ? `${why} Look closely: usual in the breed (${breed.value!.name}, from memory).`
+      : why;
 const answers = [
   { value: 'no', label: 'No' },
   { value: 'yes', label: 'Yes' },
@@ -122,7 +136,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
             <ChoiceRow
               :model-value="answerOf(item.id)"
               :label="item.ask"
-              :hint="ofRecord[item.id] ? `${item.why} Its own record says so.` : item.why"
+              :hint="hintOf(item)"
               :answers="answers"
               @update:model-value="(answer) => (draft.answers = { ...draft.answers, [item.id]: answer })"
             />
