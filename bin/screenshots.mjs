@@ -16,17 +16,21 @@ const phone = { width: 390, height: 844 };
 const VIEWS = [
   ['welcome', '/', desk, 'light'],
   ['dogs', '/dogs', desk, 'light'],
-  ['dog', '/dogs/@Tansy', desk, 'light'],
-  ['tape', '/dogs/@Wick/tape', desk, 'light', fillTape],
-  ['bench', '/dogs/@Hale/bench', desk, 'light'],
-  ['bench-between', '/dogs/@Fern/bench', { width: 1280, height: 2250 }, 'light'],
+  ['dog', '/dogs/@Bramble', desk, 'light'],
+  ['screen', '/dogs/@Barnaby/screen', desk, 'light'],
+  ['tape', '/dogs/@Wick/tape', { width: 1280, height: 1000 }, 'light', fillTape],
+  ['choose', '/dogs/@Bramble/bench', desk, 'light'],
+  ['bench', '/dogs/@Hale/bench/prong', desk, 'light'],
+  ['bench-between', '/dogs/@Fern/bench/prong', { width: 1280, height: 2100 }, 'light'],
+  ['bench-martingale', '/dogs/@Nutmeg/bench/martingale', desk, 'light'],
+  ['bench-dark', '/dogs/@Bramble/bench/remote', desk, 'dark'],
+  ['bench-phone', '/dogs/@Hale/bench/prong', phone, 'light'],
   ['check', '/dogs/@Pip/check', desk, 'light', answerSome],
-  ['locker', '/locker', desk, 'light'],
-  ['house-rules', '/house', desk, 'light'],
-  ['bench-dark', '/dogs/@Hale/bench', desk, 'dark'],
-  ['bench-phone', '/dogs/@Hale/bench', phone, 'light'],
   ['check-phone', '/dogs/@Pip/check', phone, 'dark'],
-  ['dogs-phone', '/dogs', phone, 'light'],
+  ['links', '/locker?show=links', desk, 'light'],
+  ['house-rules', '/house', desk, 'light', tryASchool],
+  ['law', '/house?show=law', desk, 'light'],
+  ['many', '/many', desk, 'light', sizeExample],
 ];
 
 async function fillTape(page) {
@@ -35,6 +39,17 @@ async function fillTape(page) {
       .getByLabel(`Reading ${index + 1}`)
       .first()
       .fill(text);
+}
+async function tryASchool(page) {
+  await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
+  await page.getByText('Between two sizes: ').first().waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+}
+async function sizeExample(page) {
+  await page.getByRole('button', { name: 'Show me an example' }).click();
+  await page.getByRole('button', { name: 'Size them' }).click();
+  await page.getByText(/dogs sized/).waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
 }
 async function answerSome(page) {
   for (const answer of ['Freely', 'Both free', 'High, behind the ears', 'The flat hand', 'Spins freely', 'Stays up', 'It cannot']) {

@@ -43,8 +43,8 @@ export function kitFor(dog: Pick<FittingDog, 'weightKg' | 'worksOn' | 'finger' |
     {
       what: 'leash',
       lengthMm: small ? [4 * FOOT, 5 * FOOT] : [4 * FOOT, 4 * FOOT],
-      widthMm: largeHand ? [0.5 * INCH, 0.625 * INCH] : [0.5 * INCH, 0.5 * INCH],
-      says: `4 ft${small ? ', a little more for a tall handler' : ''}, ${largeHand ? '1/2 to 5/8 in' : '1/2 in'} wide so that the fingers close round it; a grip that stays when wet.`,
+      widthMm: [0.5 * INCH, 0.625 * INCH],
+      says: `4 ft${small ? ', a little more for a tall handler' : ''}, ${largeHand ? '5/8 in wide for a large hand' : '1/2 in wide, at most 5/8'}, so that the fingers close round it; a grip that stays when wet.`,
     },
     { what: 'snap', lengthMm: null, widthMm: null, says: small ? 'A light one; it closes with a click.' : 'It closes with a click, and swivels.' },
     {

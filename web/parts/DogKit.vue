@@ -26,7 +26,7 @@ const pieces = computed(() =>
     sizes: [
       piece.lengthMm &&
         (piece.what === 'raised bed' || piece.what === 'mat') &&
-        `from ${longWords(piece.lengthMm[0], units.length)} by ${longWords(piece.widthMm![0], units.length)}`,
+        `From ${longWords(piece.lengthMm[0], units.length)} by ${longWords(piece.widthMm![0], units.length)}`,
     ].filter(Boolean),
     owned: props.page.gear.filter((one) => one.what === piece.what && one.retiredAt === null && one.condition !== 'worn' && pieceWillDo(piece, one)),
   })),

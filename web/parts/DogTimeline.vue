@@ -25,7 +25,7 @@ const days = computed(() => {
 });
 /** Rules that were not the defaults when the verdict was given. */
 const ownRules = (entry: TimelineEntry) =>
-  Object.entries(entry.rules).filter(([name, value]) => name in HOUSE_RULES && HOUSE_RULES[name as HouseRuleName].default !== value);
+  Object.entries(entry.rules ?? {}).filter(([name, value]) => name in HOUSE_RULES && HOUSE_RULES[name as HouseRuleName].default !== value);
 const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[1];
 </script>
 
@@ -36,8 +36,9 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
       <PathSteps
         class="md:grid-cols-1!"
         :steps="[
+          { label: 'Screen', says: 'What speaks against a collar?', done: false, to: `/dogs/${page.dog.id}/screen` },
           { label: 'Tape', says: 'High girth first: behind the ears and the jaw.', done: false, to: `/dogs/${page.dog.id}/tape` },
-          { label: 'Bench', says: 'Which collar, and how many links.', done: false },
+          { label: 'Bench', says: 'Which collar, and how it is made up.', done: false },
           { label: 'Check', says: 'With hands and eyes on the dog.', done: false },
         ]"
       />
@@ -65,7 +66,7 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
                 %).
                 <RouterLink v-if="!entry.corrected" :to="`/dogs/${page.dog.id}/tape?corrects=${entry.id}`" class="underline">Correct this taping</RouterLink>
               </p>
-              <p class="mt-1 text-sm text-soft">
+              <p v-if="entry.rules" class="mt-1 text-sm text-soft">
                 House rules:
                 {{
                   ownRules(entry).length === 0

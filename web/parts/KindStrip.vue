@@ -6,13 +6,13 @@ defineProps<{ dogId: string; kind: CollarKindName }>();
 </script>
 
 <template>
-  <nav aria-label="Kinds of collar" class="mb-4 flex flex-wrap items-center gap-x-1 gap-y-1">
-    <RouterLink :to="`/dogs/${dogId}/bench`" class="press press-quiet min-h-10">← All side by side</RouterLink>
+  <nav aria-label="Kinds of collar" class="mb-4 flex items-center gap-x-1 gap-y-1 max-sm:-mx-4 max-sm:overflow-x-auto max-sm:px-4 sm:flex-wrap" tabindex="-1">
+    <RouterLink :to="`/dogs/${dogId}/bench`" class="press press-quiet min-h-10 shrink-0">← All side by side</RouterLink>
     <RouterLink
       v-for="name in COLLAR_KIND_NAMES"
       :key="name"
       :to="`/dogs/${dogId}/bench/${name}`"
-      class="flex min-h-10 items-center rounded-[0.3rem] px-2.5 text-[0.95rem] no-underline hover:bg-felt"
+      class="flex min-h-10 shrink-0 items-center rounded-[0.3rem] px-2.5 text-[0.95rem] no-underline hover:bg-felt"
       :class="name === kind ? 'bg-felt font-semibold underline decoration-tape decoration-4 underline-offset-8' : 'text-soft'"
       :aria-current="name === kind ? 'page' : undefined"
     >

@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
-import { todayIn } from './age.ts';
+import { dayWords, todayIn } from './age.ts';
 import ChoiceRow from './ChoiceRow.vue';
 import TextField from './TextField.vue';
 
@@ -26,6 +26,7 @@ const restricted = computed(() => collarKind(props.kind).hazards.some((hazard) =
 const result = computed(() => props.law(props.kind, chosen.value));
 const place = computed(() => here.value.find(({ id }) => id === chosen.value) ?? null);
 const kindName = computed(() => collarKind(props.kind).name.toLowerCase());
+const dayOf = ({ checkedOn }: Place) => (checkedOn ? dayWords(checkedOn, session.kennel!.timeZone) : '');
 const words = computed(() => {
   switch (result.value.status) {
     case 'not-allowed':
@@ -35,9 +36,9 @@ const words = computed(() => {
         ? { tone: 'stop', text: `Nobody has looked up whether a ${kindName.value} collar is allowed at ${place.value.name}.` }
         : { tone: 'stop', text: 'Some places restrict or forbid it: say where it will be worn.' };
     case 'check-again':
-      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} looked on ${place.value!.checkedOn}; that is over a year ago.` };
+      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} looked on ${dayOf(place.value!)}; that is over a year ago.` };
     case 'allowed':
-      return { tone: 'good', text: `Allowed at ${place.value!.name}, as ${place.value!.checkedBy} found on ${place.value!.checkedOn}.` };
+      return { tone: 'good', text: `Allowed at ${place.value!.name}, as ${place.value!.checkedBy} found on ${dayOf(place.value!)}.` };
     default:
       return null;
   }

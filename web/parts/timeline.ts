@@ -1,5 +1,6 @@
-import { collarKind, type DogPage, type FitCheck, type Plan, type Taping } from '@banter/contract';
+import { collarKind, type DogPage, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
 import { TAPE_REASON_WORDS, wordReason, type Reason, type Speaker, type TapeReason } from '@banter/core';
+import { SCREEN_ITEMS } from '@banter/core';
 import { CHECK_WORDS, toneOf, type VerdictTone } from './verdict.ts';
 
 /** One thing that happened to a dog, as the timeline tells it. */
@@ -12,7 +13,8 @@ export type TimelineEntry = {
   word: string;
   reasons: Reason[];
   note: string;
-  rules: Record<string, number | null>;
+  /** The rule values it was given under; null for what no rule decided. */
+  rules: Record<string, number | null> | null;
   coreVersion: string;
   taping: Taping | null;
   corrected: boolean;
@@ -68,5 +70,40 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
       corrected: false,
     };
   });
-  return [...tapings, ...plans, ...checks].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
+  const itemOf = (id: string) =>
+    SCREEN_ITEMS.find((item) => item.id === id)!
+      .ask.replace(/\?$/, '')
+      .toLowerCase();
+  const happened = (record: Screening | Lift) => ({
+    id: record.id,
+    at: record.at,
+    by: record.personName,
+    rules: null,
+    coreVersion: '',
+    taping: null,
+    corrected: false,
+  });
+  const screenings = page.screenings.map((screening): TimelineEntry => {
+    const found = Object.entries(screening.answers).filter(([, answer]) => answer !== 'no');
+    return {
+      ...happened(screening),
+      title:
+        found.length === 0
+          ? 'Nothing that speaks against a collar.'
+          : found.map(([id, answer]) => `${itemOf(id)}: ${answer === 'yes' ? 'yes' : 'not known'}`).join(', '),
+      tone: found.length === 0 ? 'good' : 'mind',
+      word: 'Screened',
+      reasons: [],
+      note: screening.note,
+    };
+  });
+  const lifts = page.lifts.map((lift): TimelineEntry => ({
+    ...happened(lift),
+    title: `${lift.lifted ? 'The stop was lifted' : 'The stop was put back'}: ${itemOf(lift.item)}.`,
+    tone: 'mind',
+    word: lift.lifted ? 'Lifted' : 'Put back',
+    reasons: [],
+    note: lift.note,
+  }));
+  return [...screenings, ...lifts, ...tapings, ...plans, ...checks].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
 }

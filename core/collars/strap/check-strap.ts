@@ -3,7 +3,7 @@ import type { CheckQuestion } from '../../check/check-question.ts';
 import { fingersUnderQuestion, slackOfFingersUnder } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, COMES_OVER, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { FLAT_HAND_FINGERS, fingerSlack } from '../../measure/finger-slack.ts';
-import type { StrapNumbers, StrapOptions } from './fit-strap.ts';
+import { holeAt, type StrapNumbers, type StrapOptions } from './fit-strap.ts';
 import type { StrapKind } from './size-strap.ts';
 
 /** How a buckled strap goes on. Common practice. */
@@ -90,7 +90,9 @@ export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOption
       move: (byMm) => {
         const step = numbers.holePitchMm ?? 1;
         const steps = Math.sign(byMm) * Math.max(1, Math.round(Math.abs(byMm) / step));
-        const setMm = on.setMm! + steps * step;
+        // From hole to hole where there are holes, else by the millimetre from where it is.
+        const setMm =
+          numbers.holePitchMm === null ? Math.round(on.setMm! + steps) : holeAt(numbers.minMm, step, Math.round((on.setMm! - numbers.minMm) / step) + steps);
         return setMm > numbers.maxMm + 1e-9 || setMm < numbers.minMm - 1e-9 ? null : { setMm };
       },
     };

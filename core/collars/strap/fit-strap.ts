@@ -16,13 +16,16 @@ export type StrapOptions = { fingers: 1 | 2 };
 /** A strap narrower than this is a tag collar, not for walking a long neck; mm. From memory. */
 export const TAG_COLLAR_MM = 14;
 
+/** The girth at a hole, counted from the shortest, to a hundredth of a millimetre; mm. */
+export const holeAt = (minMm: number, pitchMm: number, hole: number): number => Math.round((minMm + hole * pitchMm) * 100) / 100;
+
 /** The girths a strap can be set to next to a wanted one: the step below and the step above; mm. Without holes both are the wanted one. */
 export function holesAround(numbers: StrapNumbers, wantedMm: number): { tighterMm: number; looserMm: number } {
   const within = (mm: number) => Math.min(numbers.maxMm, Math.max(numbers.minMm, mm));
   if (numbers.holePitchMm === null) return { tighterMm: within(wantedMm), looserMm: within(wantedMm) };
   const steps = (wantedMm - numbers.minMm) / numbers.holePitchMm;
   const last = Math.floor((numbers.maxMm - numbers.minMm) / numbers.holePitchMm + 1e-9);
-  const at = (step: number) => numbers.minMm + Math.min(last, Math.max(0, step)) * numbers.holePitchMm!;
+  const at = (step: number) => holeAt(numbers.minMm, numbers.holePitchMm!, Math.min(last, Math.max(0, step)));
   return { tighterMm: at(Math.floor(steps + 1e-9)), looserMm: at(Math.ceil(steps - 1e-9)) };
 }
 

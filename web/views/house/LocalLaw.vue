@@ -4,7 +4,7 @@ import { COLLAR_KIND_NAMES, collarKind, Place, PlacesPage, type CollarKindName, 
 import { houseRules, lawOf, RESTRICTED_HAZARDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
-import { todayIn } from '../../parts/age.ts';
+import { dayWords, todayIn } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
@@ -142,7 +142,9 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         <li v-for="place in shown" :key="place.id" class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[14rem_minmax(0,1fr)_auto]">
           <div>
             <p class="font-display text-lg font-semibold">{{ place.name }}</p>
-            <p class="text-sm text-soft">{{ place.checkedOn ? `${place.checkedBy}, ${place.checkedOn}` : 'Nobody has looked' }}</p>
+            <p class="text-sm text-soft">
+              {{ place.checkedOn ? `${place.checkedBy}, ${dayWords(place.checkedOn, session.kennel!.timeZone)}` : 'Nobody has looked' }}
+            </p>
             <p v-if="place.source" class="text-sm text-soft">{{ place.source }}</p>
           </div>
           <ul class="flex flex-wrap content-start gap-x-6 gap-y-2">
