@@ -4,6 +4,7 @@ import { FitsAnswer, FitsRequest } from './calc/fits.ts';
 import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
 import { Dog, DogFacts } from './records/dog.ts';
+import { Ending, NewEnding } from './records/ending.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
@@ -86,6 +87,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('lifts', 'lift', NewLift, Lift, false),
   ...record('plans', 'plan', NewPlan, Plan, false),
   ...record('fit-checks', 'fit check', NewFitCheck, FitCheck, false),
+  ...record('endings', 'fit set aside', NewEnding, Ending, false),
   ...record('places', 'place', PlaceFacts, Place, true),
   ...record('gear', 'piece of gear', GearFacts, Gear, true),
   ...record('wants', 'thing to buy', WantFacts, Want, true),

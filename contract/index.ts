@@ -42,6 +42,7 @@ export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
+export { currentFits, Ending, NewEnding, type CurrentFit } from './records/ending.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
 export { nextStep, type NextStep, type NextStepToday } from './records/next-step.ts';
 export { CollarsPage, DogCard, DogPage, DogsPage, LockerPage, PlacesPage } from './records/pages.ts';

@@ -33,7 +33,7 @@ export type EarlierCheck<Setting, Answers, Outcome> = { on: Setting; answers: An
 export type PlanOutcome = { keep: boolean; blocked: boolean };
 
 /** What a check comes to, whatever the kind. */
-export type CheckOutcome = { verdict: 'good' | 'adjust' | 'stop' | 'unclear' };
+export type CheckOutcome = { verdict: 'good' | 'adjust' | 'stop' | 'unclear'; step: string };
 
 /** One of a collar's own numbers, for the form that takes them. `as` says how it is typed; lengths are mm, masses g. */
 export type NumberField = {

@@ -21,10 +21,10 @@ import {
   collarDoubts,
   COLLAR_DOUBT_WORDS,
   TYPICAL_PRONGS,
-  houseRules,
   sizeProng,
   wordReason,
   type FitTone,
+  type HouseRules,
   type LinksJudgement,
   type LinkSplit,
   type LinksVerdict,
@@ -105,9 +105,15 @@ const neckOf = (dog: FittingDog) => ({
 });
 
 /** The make-up to start loose with: a link or two more than the fit, as long as it cannot pass the head. Common practice. */
-export function looseStart(collarId: string, stock: readonly StockedCollar<ProngNumbers>[], dog: FittingDog, fitted: LinkSplit): LinkSplit | null {
+export function looseStart(
+  collarId: string,
+  stock: readonly StockedCollar<ProngNumbers>[],
+  dog: FittingDog,
+  fitted: LinkSplit,
+  rules: HouseRules,
+): LinkSplit | null {
   const collar = asProngCollar(stock.find((one) => one.id === collarId)!);
-  const { startLinks } = sizeProng(collar, neckOf(dog), 1, houseRules());
+  const { startLinks } = sizeProng(collar, neckOf(dog), 1, rules);
   const links = Math.min(startLinks, fitted.left + fitted.right + 1);
   return links > fitted.left + fitted.right ? shiftLinks(fitted, links - fitted.left - fitted.right) : null;
 }
@@ -161,7 +167,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
         collarId: choice.stockId,
         choices: {
           ...choicesOf(choice.left, choice.right),
-          start: schools.startSchool === 'start-loose' ? looseStart(choice.stockId, stock, dog, { left: choice.left, right: choice.right }) : null,
+          start: schools.startSchool === 'start-loose' ? looseStart(choice.stockId, stock, dog, { left: choice.left, right: choice.right }, rules) : null,
         },
       },
       all: decision.all.map((fit) => ({

@@ -26,7 +26,7 @@ export const FitCheck = z.object({
   ...NewFitCheck.shape,
   id: RecordId,
   attempt: z.number().int(),
-  outcome: z.looseObject({ verdict: z.enum(['good', 'adjust', 'stop', 'unclear']) }),
+  outcome: z.looseObject({ verdict: z.enum(['good', 'adjust', 'stop', 'unclear']), step: z.string() }),
   ...Kept.shape,
 });
 export type FitCheck = z.infer<typeof FitCheck>;

@@ -1,7 +1,18 @@
 import { contractSpeaker, SCREEN_ITEM_IDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { collarKind, FIRST_SETTINGS, fittingDog, latestGirths, nextStep, type DogCard, type Kennel, type Screening, type Taping } from '../index.ts';
+import {
+  collarKind,
+  currentFits,
+  FIRST_SETTINGS,
+  fittingDog,
+  latestGirths,
+  nextStep,
+  type DogCard,
+  type Kennel,
+  type Screening,
+  type Taping,
+} from '../index.ts';
 import { houseRules, taping as tapingOf, type GirthSite } from '@banter/core';
 
 const dogId = uuidv7();
@@ -100,10 +111,10 @@ function card(girths: Taping[], answers?: object): DogCard {
     outcome: kind.check(facts, collar, choices, choices.split, answers, [], houseRules()),
     ...kept,
   };
-  return { dog, girths, plan, check: check ?? null, screenings: [screening()], lifts: [] } as unknown as DogCard;
+  return { dog, girths, fits: [{ plan, check: check ?? null }], screenings: [screening()], lifts: [] } as unknown as DogCard;
 }
 const step = (one: Partial<DogCard>) =>
-  nextStep({ dog, girths: [], plan: null, check: null, screenings: [screening()], lifts: [], ...one }, { kennel, today }, contractSpeaker);
+  nextStep({ dog, girths: [], fits: [], screenings: [screening()], lifts: [], ...one }, { kennel, today }, contractSpeaker);
 const morning = '2026-03-02T09:00:00.000Z';
 const later = '2026-03-20T09:00:00.000Z';
 
@@ -115,6 +126,7 @@ describe('the next step of a dog', () => {
     expect(step({ dog, girths: [taped('high', 398, morning)] })).toMatchObject({ goTo: 'bench', sentence: 'Choose and size a collar.' });
     expect(step(card([taped('high', 398, morning)]))).toMatchObject({ goTo: 'check', tone: 'open' });
     expect(step(card([taped('high', 398, morning)], right))).toEqual({
+      kind: 'prong',
       goTo: null,
       tone: 'good',
       sentence: 'Fitted: 3.0 mm prong, 11 links (6 left, 5 right).',
@@ -134,10 +146,37 @@ describe('the next step of a dog', () => {
     expect(step(card([taped('high', 398, morning)], { ...right, overHead: 'yes' }))).toMatchObject({ goTo: 'bench', tone: 'stop' });
   });
 
+  it('of several fits is the most pressing one, and names all of them when each is good', () => {
+    const good = card([taped('high', 398, morning)], right);
+    const bad = card([taped('high', 398, morning)], { ...right, overHead: 'yes' });
+    expect(step({ ...good, fits: [...good.fits, ...bad.fits] }).tone).toBe('stop');
+    expect(step({ ...good, fits: [...good.fits, ...good.fits] }).sentence).toBe(
+      'Fitted: 3.0 mm prong, 11 links (6 left, 5 right); 3.0 mm prong, 11 links (6 left, 5 right).',
+    );
+  });
+
+  it('is the bench where no hand on the dog will do', () => {
+    const slides = card([taped('high', 398, morning)], { ...right, headDrop: 'slides' });
+    const again = { ...slides.fits[0]!, check: { ...slides.fits[0]!.check!, outcome: { ...slides.fits[0]!.check!.outcome, step: 'finer-gauge' } } };
+    expect(step({ ...slides, fits: [again] })).toMatchObject({ goTo: 'bench', tone: 'mind' });
+  });
+
+  it('counts the latest plan of each kind that is not set aside', () => {
+    const [fit] = card([taped('high', 398, morning)], right).fits;
+    const older = { ...fit!.plan, id: uuidv7(), at: '2026-01-01T00:00:00.000Z' };
+    const fits = currentFits([older, fit!.plan], [fit!.check!], []);
+    expect(fits.map(({ plan, check }) => [plan.id, check?.id])).toEqual([[fit!.plan.id, fit!.check!.id]]);
+    const ending = { id: uuidv7(), dogId, planId: fit!.plan.id, ended: true, note: '', at: later, ...kept };
+    expect(currentFits([older, fit!.plan], [fit!.check!], [ending])).toEqual([]);
+    const takenBack = { ...ending, id: uuidv7(), ended: false, at: '2026-12-01T00:00:00.000Z' };
+    expect(currentFits([older, fit!.plan], [fit!.check!], [takenBack, ending])).toHaveLength(1);
+  });
+
   it('is to leave the collar off when screening since speaks against it, until that is lifted', () => {
     const fitted = card([taped('high', 398, morning)], right);
     const sick = screening({ windpipe: 'yes' }, later);
     expect(step({ ...fitted, screenings: [screening(), sick] })).toEqual({
+      kind: 'prong',
       goTo: 'screen',
       tone: 'stop',
       sentence: 'Leave the prong off: windpipe or neck disease.',

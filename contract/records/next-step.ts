@@ -1,45 +1,72 @@
 import type { Speaker } from '@banter/core';
-import { collarKind } from '../collars/collar-kinds.ts';
+import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { houseOf, type Kennel } from './kennel.ts';
 import { screeningOf, screenKind } from './screening.ts';
 import { latestGirths } from './taping.ts';
 import { fittingDog } from './plan.ts';
 import type { DogCard } from './pages.ts';
 
-/** What to do next for a dog: one sentence, where it is done, and how pressing it is. */
-export type NextStep = { sentence: string; goTo: 'edit' | 'screen' | 'tape' | 'bench' | 'check' | null; tone: 'good' | 'mind' | 'stop' | 'open' };
+/** What to do next for a dog: one sentence, where it is done, for which kind of collar, and how pressing it is. */
+export type NextStep = {
+  kind?: CollarKindName;
+  sentence: string;
+  goTo: 'edit' | 'screen' | 'tape' | 'bench' | 'check' | null;
+  tone: 'good' | 'mind' | 'stop' | 'open';
+};
 
 /** What the next step is reckoned with: the kennel, and today in its zone. */
 export type NextStepToday = { kennel: Kennel; today: string };
 
+/** Steps of a check that no hand on the dog can take: another size, gauge or kind is chosen at the bench. */
+const AT_THE_BENCH = new Set(['another-size', 'another-collar', 'clip-on', 'finer-gauge', 'change-gauge']);
+
+const PRESSING = { stop: 0, mind: 1, open: 2, good: 3 } as const;
+
 /**
- * The next step on the path screen → tape → bench → check, from a dog's latest records. A decision is judged again by the
- * measures and the screening of today, so that a dog that has grown, a tape that was corrected, or a stop that has come up
- * since, sends it back to the bench.
+ * The next step on the path screen → tape → bench → check, from a dog's latest records. Every fit is judged again by the measures
+ * and the screening of today, so that a dog that has grown, a tape that was corrected, or a stop that has come up since, sends it
+ * back to the bench; of several fits the most pressing counts.
  */
-export function nextStep({ dog, girths, plan, check, screenings, lifts }: DogCard, { kennel, today }: NextStepToday, speak: Speaker): NextStep {
+export function nextStep(card: DogCard, today: NextStepToday, speak: Speaker): NextStep {
+  const { dog, girths, fits, screenings } = card;
   const latest = latestGirths(girths);
-  if (screenings.length === 0 && !plan) return { sentence: 'Screen first: what speaks against a collar?', goTo: 'screen', tone: 'open' };
+  if (screenings.length === 0 && fits.length === 0) return { sentence: 'Screen first: what speaks against a collar?', goTo: 'screen', tone: 'open' };
   if (!latest.high) return { sentence: 'Tape the high girth.', goTo: 'tape', tone: 'open' };
   if (latest.high.reasons.some((reason) => reason.code === 'taken-lower')) {
     return { sentence: 'Tape again: the high girth may have been taken lower down.', goTo: 'tape', tone: 'mind' };
   }
   if (dog.weightG === null) return { sentence: 'Weigh the dog.', goTo: 'edit', tone: 'open' };
-  if (!plan) return { sentence: 'Choose and size a collar.', goTo: 'bench', tone: 'open' };
+  if (fits.length === 0) return { sentence: 'Choose and size a collar.', goTo: 'bench', tone: 'open' };
+  const steps = fits.map((fit) => nextOfFit(card, fit, today, speak));
+  const worst = steps.reduce((a, b) => (PRESSING[b.tone] < PRESSING[a.tone] ? b : a));
+  if (worst.tone !== 'good' || steps.length === 1) return worst;
+  return { ...worst, sentence: `Fitted: ${steps.map(({ sentence }) => sentence.replace(/^Fitted: |\.$/g, '')).join('; ')}.` };
+}
 
+/** The next step of one fit. */
+function nextOfFit(
+  { dog, girths, screenings, lifts }: DogCard,
+  { plan, check }: DogCard['fits'][number],
+  { kennel, today }: NextStepToday,
+  speak: Speaker,
+): NextStep {
+  const latest = latestGirths(girths);
   const kind = collarKind(plan.kind);
+  const of = { kind: plan.kind };
   const house = houseOf(kennel, dog);
   const facts = fittingDog(dog, latest, { finger: plan.inputs.dog.finger, today });
   const screen = screenKind(kind.hazards, screeningOf(screenings, lifts, facts, house.rules), kennel.screen);
   if (screen.blocked && !screen.notScreened) {
-    const [finding] = screen.findings;
-    return { sentence: `Leave the ${kind.name.toLowerCase()} off: ${finding!.ask.replace(/\?$/, '').toLowerCase()}.`, goTo: 'screen', tone: 'stop' };
+    const finding = screen.findings.find(({ lifted }) => !lifted)!;
+    return { ...of, sentence: `Leave the ${kind.name.toLowerCase()} off: ${finding.ask.replace(/\?$/, '').toLowerCase()}.`, goTo: 'screen', tone: 'stop' };
   }
   if (check && check.outcome.verdict !== 'good') {
+    const stop = check.outcome.verdict === 'stop';
     return {
+      ...of,
       sentence: kind.checkSentence(check.outcome, check.on),
-      goTo: check.outcome.verdict === 'stop' ? 'bench' : 'check',
-      tone: check.outcome.verdict === 'stop' ? 'stop' : 'mind',
+      goTo: stop || AT_THE_BENCH.has(String(check.outcome.step)) ? 'bench' : 'check',
+      tone: stop ? 'stop' : 'mind',
     };
   }
   // Checked on the dog: what it wears is what was found good, which may be another make-up than was planned.
@@ -47,16 +74,18 @@ export function nextStep({ dog, girths, plan, check, screenings, lifts }: DogCar
     kind.missing(facts).length > 0
       ? null
       : kind.plan(facts, plan.inputs.collar, [plan.inputs.collar], kind.wornChoices(plan.choices, check?.on ?? null), house.rules);
-  if (again && !again.keep && latest.high.at > plan.at) {
+  const tapedSince = [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > plan.at);
+  if (again && !again.keep && tapedSince) {
     const [why] = kind.planReasons(again, speak);
     return {
+      ...of,
       sentence: `Size again: taped since, ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(),
       goTo: 'bench',
       tone: again.blocked ? 'stop' : 'mind',
     };
   }
-  if (again?.blocked) return { sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
-  if (!check) return { sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
+  if (again?.blocked) return { ...of, sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
+  if (!check) return { ...of, sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
   const worn = kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check.on), plan.outcome, speak);
-  return { sentence: `Fitted: ${worn}.`, goTo: null, tone: 'good' };
+  return { ...of, sentence: `Fitted: ${worn}.`, goTo: null, tone: 'good' };
 }

@@ -1,6 +1,7 @@
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
 import { Dog } from './dog.ts';
+import { Ending } from './ending.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
 import { LinkBalance, LinkMove } from './link-move.ts';
@@ -9,12 +10,11 @@ import { Plan } from './plan.ts';
 import { Lift, Screening } from './screening.ts';
 import { Taping } from './taping.ts';
 
-/** A dog with what its card shows: the latest measure of each site, the latest plan, that plan's latest check, and its screening. */
+/** A dog with what its card shows: the latest measure of each site, its fits as they stand, and its screening. */
 export const DogCard = z.object({
   dog: Dog,
   girths: z.array(Taping),
-  plan: Plan.nullable(),
-  check: FitCheck.nullable(),
+  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable() })),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
 });
@@ -29,6 +29,7 @@ export const DogPage = z.object({
   tapings: z.array(Taping),
   plans: z.array(Plan),
   checks: z.array(FitCheck),
+  endings: z.array(Ending),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
   collars: z.array(Collar),
@@ -48,7 +49,7 @@ export const LockerPage = z.object({
   wants: z.array(Want),
   links: z.array(LinkBalance),
   moves: z.array(LinkMove),
-  /** The latest plan of each dog that is here, for what its fit still needs. */
+  /** The fits of the dogs that are here, for what they still need. */
   plans: z.array(z.object({ dogId: z.string(), dogName: z.string(), plan: Plan, check: FitCheck.nullable() })),
 });
 export type LockerPage = z.infer<typeof LockerPage>;

@@ -69,9 +69,8 @@ export function fittingDog(
 ): FittingDog {
   const { high } = tapes;
   const coatDepthMm = tapes['coat-depth']?.tapedMm ?? high?.coatDepthMm ?? null;
-  const hairOf = (tape: Taping | undefined) =>
-    tape ? girthsThroughCoat(tape.tapedMm, tape.overCoat, tape.coatDepthMm ?? (tape.overCoat ? null : coatDepthMm)).hairGirthMm : null;
-  const girths = high ? girthsThroughCoat(high.tapedMm, high.overCoat, high.coatDepthMm ?? (high.overCoat ? null : coatDepthMm)) : null;
+  const hairOf = (tape: Taping | undefined) => (tape ? girthsThroughCoat(tape.tapedMm, tape.overCoat, tape.coatDepthMm ?? coatDepthMm).hairGirthMm : null);
+  const girths = high ? girthsThroughCoat(high.tapedMm, high.overCoat, high.coatDepthMm ?? coatDepthMm) : null;
   return {
     weightKg: dog.weightG === null ? null : dog.weightG / 1000,
     pull: dog.pull,

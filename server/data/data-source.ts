@@ -1,6 +1,7 @@
 import { DataSource } from 'typeorm';
 import { CollarEntity } from './entities/collar.ts';
 import { DogEntity } from './entities/dog.ts';
+import { EndingEntity } from './entities/ending.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
 import { KennelEntity } from './entities/kennel.ts';
@@ -34,6 +35,7 @@ export function makeDataSource(url: string): DataSource {
       TapingEntity,
       PlanEntity,
       FitCheckEntity,
+      EndingEntity,
       ScreeningEntity,
       LiftEntity,
       GearEntity,

@@ -178,11 +178,11 @@ describe('the demo kennel', () => {
     const agent = supertest.agent(one.app);
     await agent.post('/api/sign-in/demo');
     const { dogs } = (await agent.get('/api/dogs')).body as {
-      dogs: { dog: { name: string }; girths: { site: string; reasons: { code: string }[] }[]; plan: unknown; check: { outcome: { step: string } } | null }[];
+      dogs: { dog: { name: string }; girths: { site: string; reasons: { code: string }[] }[]; fits: { check: { outcome: { step: string } } | null }[] }[];
     };
     const named = (name: string) => dogs.find((card) => card.dog.name === name)!;
     expect(named('Wick').girths[0]!.reasons.map((reason) => reason.code)).toContain('taken-lower');
-    expect(named('Tansy').check!.outcome.step).toBe('another-collar');
+    expect(named('Tansy').fits[0]!.check!.outcome.step).toBe('another-collar');
     const sorrel = (await agent.get(`/api/dogs/${(named('Sorrel').dog as unknown as { id: string }).id}/page`)).body;
     expect(sorrel.tapings.filter((one: { site: string }) => one.site === 'high').length).toBeGreaterThanOrEqual(6);
     await one.close();

@@ -178,6 +178,35 @@ describe('every kind of collar', () => {
     expect((await agent.put(`/api/collars/${uuidv7()}`).send({ ...flat, numbers: { ...flat.numbers, maxMm: 300 } })).body.errors[0].path).toBe('numbers.maxMm');
   });
 
+  it('may be worn together, one fit of each kind; setting one aside is taken back as easily, and forgets nothing', async () => {
+    const ids = await fittedDog(agent);
+    const flat = { ...someCollar, kind: 'flat', name: 'Reed', numbers: { minMm: 330, maxMm: 470, widthMm: 20, buckle: 'metal tongue', holePitchMm: 25.4 } };
+    const reed = { collar: uuidv7(), plan: uuidv7() };
+    await agent.put(`/api/collars/${reed.collar}`).send(flat);
+    const choices = { options: { fingers: 2 }, on: { setMm: 431.6 } };
+    await agent
+      .put(`/api/plans/${reed.plan}`)
+      .send({ ...plan(ids.dog, reed.collar), kind: 'flat', choices })
+      .expect(201);
+    const worn = async () => {
+      const [card] = (await agent.get('/api/dogs')).body.dogs as { fits: { plan: { kind: string } }[] }[];
+      return card!.fits.map((fit) => fit.plan.kind).sort();
+    };
+    const aside = (planId: string, ended: boolean, at: string) => agent.put(`/api/endings/${uuidv7()}`).send({ dogId: ids.dog, planId, ended, note: '', at });
+    expect(await worn()).toEqual(['flat', 'prong']);
+    await aside(reed.plan, true, '2026-03-05T09:00:00.000Z').expect(201);
+    expect(await worn()).toEqual(['prong']);
+    await aside(reed.plan, false, '2026-03-05T09:00:05.000Z').expect(201);
+    expect(await worn()).toEqual(['flat', 'prong']);
+    await aside(ids.plan, true, '2026-03-05T09:01:00.000Z').expect(201);
+    const page = (await agent.get(`/api/dogs/${ids.dog}/page`)).body;
+    expect([page.plans.length, page.checks.length, page.endings.length]).toEqual([2, 1, 3]);
+    const dog = uuidv7();
+    await agent.put(`/api/dogs/${dog}`).send(someDog);
+    const foreign = await agent.put(`/api/endings/${uuidv7()}`).send({ dogId: dog, planId: ids.plan, ended: true, note: '', at: '2026-03-05T09:02:00.000Z' });
+    expect(foreign.body.errors[0]).toEqual({ path: 'planId', message: 'This fit is not one of this dog.' });
+  });
+
   it('follows a dog’s own schools and limits where it has some, and keeps them with the verdict', async () => {
     const ids = await fittedDog(agent);
     const house = { schools: { betweenSchool: 'snug' }, rules: { slackMaxMm: 12 }, note: 'Thin coat in summer.' };

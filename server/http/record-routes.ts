@@ -2,6 +2,7 @@ import {
   CollarFacts,
   DogFacts,
   GearFacts,
+  NewEnding,
   NewFitCheck,
   NewLift,
   NewLinkMove,
@@ -17,6 +18,7 @@ import type { DataSource } from 'typeorm';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogPage, dogsPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
+import { endingKind } from '../services/endings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { linkMoveKind } from '../services/links.ts';
@@ -34,7 +36,7 @@ import { scopeOf } from './scope-of.ts';
 export function recordRoutes(dataSource: DataSource): Router {
   const routes = Router();
   routes.use(
-    ['/dogs', '/collars', '/tapings', '/plans', '/fit-checks', '/screenings', '/lifts', '/places', '/gear', '/wants', '/link-moves', '/locker'],
+    ['/dogs', '/collars', '/tapings', '/plans', '/fit-checks', '/endings', '/screenings', '/lifts', '/places', '/gear', '/wants', '/link-moves', '/locker'],
     signedIn,
   );
 
@@ -99,5 +101,6 @@ export function recordRoutes(dataSource: DataSource): Router {
   appended('link-moves', NewLinkMove, linkMoveKind);
   appended('plans', NewPlan, planKind);
   appended('fit-checks', NewFitCheck, fitCheckKind);
+  appended('endings', NewEnding, endingKind);
   return routes;
 }

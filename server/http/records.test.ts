@@ -288,6 +288,13 @@ describe('another kennel', () => {
     expect((await other.put(`/api/plans/${uuidv7()}`).send(plan(own.dog, own.collar, { placeId: ids.place }))).body.errors[0].path).toBe('placeId');
     expect((await other.put(`/api/screenings/${uuidv7()}`).send(screening(ids.dog))).status).toBe(404);
     expect((await other.put(`/api/fit-checks/${uuidv7()}`).send(fitCheck(own.dog, ids.plan))).status).toBe(404);
+    const at = new Date().toISOString();
+    const ending = { dogId: own.dog, planId: ids.plan, ended: true, note: '', at };
+    expect((await other.put(`/api/endings/${uuidv7()}`).send(ending)).status).toBe(404);
+    const lift = { dogId: ids.dog, item: 'windpipe', lifted: true, note: 'Seen.', at };
+    expect((await other.put(`/api/lifts/${uuidv7()}`).send(lift)).status).toBe(404);
+    const move = { gaugeMm: 3, count: 1, from: `collar:${ids.collar}`, to: 'bag', why: 'counted', note: '', at };
+    expect((await other.put(`/api/link-moves/${uuidv7()}`).send(move)).status).toBeGreaterThanOrEqual(400);
     const seen = JSON.stringify([
       (await other.get('/api/dogs')).body,
       (await other.get('/api/collars')).body,

@@ -1,7 +1,8 @@
-import { latestGirths, type DogPage, type DogsPage, type Taping } from '@banter/contract';
+import { currentFits, latestGirths, type DogPage, type DogsPage, type Taping } from '@banter/contract';
 import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
+import { EndingEntity } from '../data/entities/ending.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
@@ -10,6 +11,7 @@ import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
+import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { gearAnswer } from './gear.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -33,10 +35,15 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
         AND later.site = record.site AND (later.at, later.id) > (record.at, record.id) AND NOT EXISTS (${correctionOf('later')}))`,
     )
     .getMany();
+  // The latest plan of each kind, unless it has been set aside.
   const plans = await scope
     .query(PlanEntity)
     .andWhere(
-      'NOT EXISTS (SELECT 1 FROM plans later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId AND (later.at, later.id) > (record.at, record.id))',
+      'NOT EXISTS (SELECT 1 FROM plans later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId AND later.kind = record.kind AND (later.at, later.id) > (record.at, record.id))',
+    )
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM endings ending WHERE ending.kennelId = record.kennelId AND ending.planId = record.id AND ending.ended
+        AND NOT EXISTS (SELECT 1 FROM endings later WHERE later.kennelId = ending.kennelId AND later.planId = ending.planId AND (later.at, later.id) > (ending.at, ending.id)))`,
     )
     .getMany();
   const planIds = plans.map((plan) => plan.id);
@@ -44,8 +51,8 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
 
   const girthsByDog = new Map<string, Taping[]>(dogs.map((dog) => [dog.id, []]));
   for (const taping of await tapingKind.toAnswers(scope, tapings)) girthsByDog.get(taping.dogId)?.push(taping);
-  const planByDog = new Map((await planKind.toAnswers(scope, plans)).map((plan) => [plan.dogId, plan]));
-  const lastCheck = new Map((await fitCheckKind.toAnswers(scope, checks)).map((check) => [check.planId, check]));
+  const planAnswers = await planKind.toAnswers(scope, plans);
+  const checkAnswers = await fitCheckKind.toAnswers(scope, checks);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, {}, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, {}, byTime));
@@ -53,12 +60,11 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
   return {
     collars: collars.map(collarAnswer),
     dogs: dogs.map((dog) => {
-      const plan = planByDog.get(dog.id) ?? null;
+      const own = planAnswers.filter((plan) => plan.dogId === dog.id);
       return {
         dog: dogAnswer(dog),
         girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
-        plan,
-        check: (plan && lastCheck.get(plan.id)) ?? null,
+        fits: currentFits(own, checkAnswers, []).map(({ plan, check }) => ({ plan, check })),
         screenings: screenings.filter((one) => one.dogId === dog.id),
         lifts: lifts.filter((one) => one.dogId === dog.id),
       };
@@ -70,10 +76,11 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
 export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, screenings, lifts, places, gear, links, collars] = await Promise.all([
+  const [tapings, plans, checks, endings, screenings, lifts, places, gear, links, collars] = await Promise.all([
     scope.all(TapingEntity, { dogId: id }, byTime),
     scope.all(PlanEntity, { dogId: id }, byTime),
     scope.all(FitCheckEntity, { dogId: id }, byTime),
+    scope.all(EndingEntity, { dogId: id }, byTime),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
@@ -86,6 +93,7 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     tapings: await tapingKind.toAnswers(scope, tapings),
     plans: await planKind.toAnswers(scope, plans),
     checks: await fitCheckKind.toAnswers(scope, checks),
+    endings: await endingKind.toAnswers(scope, endings),
     screenings: await screeningKind.toAnswers(scope, screenings),
     lifts: await liftKind.toAnswers(scope, lifts),
     places: places.map(placeAnswer),

@@ -28,6 +28,6 @@ export async function lockerPage(scope: KennelScope): Promise<LockerPage> {
     wants: wants.map(wantAnswer),
     links,
     moves: await linkMoveKind.toAnswers(scope, moves),
-    plans: dogs.flatMap(({ dog, plan, check }) => (plan && dog.archivedAt === null ? [{ dogId: dog.id, dogName: dog.name, plan, check }] : [])),
+    plans: dogs.flatMap(({ dog, fits }) => (dog.archivedAt === null ? fits.map((fit) => ({ dogId: dog.id, dogName: dog.name, ...fit })) : [])),
   };
 }

@@ -1,4 +1,4 @@
-import { collarKind, houseOf, type CollarKindName, type Dog, type FitCheck, type Kennel, type Plan } from '@banter/contract';
+import { collarKind, houseOf, type CollarKindName, type CurrentFit, type Dog, type Kennel } from '@banter/contract';
 import { ringClock, type FittingDog } from '@banter/core';
 
 /** What a drawing is told, whatever the kind: the collar, how it is made up, and where its ring sits. */
@@ -16,8 +16,9 @@ export type SectionProps = { drawn: DrawnCollar; dog: FittingDog };
 export const ringAtOf = (dog: Dog, kennel: Kennel): number => ringClock(houseOf(kennel, dog).schools.ringPlace, dog.worksOn);
 
 /** A collar as it was decided, or as it was last found on the dog, for the drawing on the unrolled neck. */
-export function drawnCollar(plan: Plan | null, check: FitCheck | null, dog: Dog, kennel: Kennel): DrawnCollar | null {
-  if (!plan) return null;
+export function drawnCollar(fit: Pick<CurrentFit, 'plan' | 'check'> | null, dog: Dog, kennel: Kennel): DrawnCollar | null {
+  if (!fit) return null;
+  const { plan, check } = fit;
   return {
     kind: plan.kind,
     collar: plan.inputs.collar,

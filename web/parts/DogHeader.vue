@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
-import { collarKind, type Collar, type Dog, type FitCheck, type Kennel, type Plan, type Taping } from '@banter/contract';
+import type { CurrentFit, Dog, Kennel, Taping } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useScreenKeys } from '../stores/keys.ts';
@@ -9,13 +9,12 @@ import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { neckTapeOf } from '../neck/neck-tape.ts';
 import { drawnCollar } from '../neck/drawn-collar.ts';
 import { ageWords, todayIn } from './age.ts';
+import { wornLine } from './worn-words.ts';
 
 const props = defineProps<{
   dog: Dog;
   girths: Partial<Record<Taping['site'], Taping>>;
-  plan: Plan | null;
-  check: FitCheck | null;
-  collars: Collar[];
+  fits: readonly Pick<CurrentFit, 'plan' | 'check'>[];
   kennel: Kennel;
 }>();
 const units = useUnits();
@@ -32,16 +31,7 @@ const facts = computed(() =>
     `works on the ${props.dog.worksOn}`,
   ].filter(Boolean),
 );
-const worn = computed(
-  () =>
-    props.plan &&
-    collarKind(props.plan.kind).describePlan(
-      props.plan.inputs.collar,
-      collarKind(props.plan.kind).wornChoices(props.plan.choices, props.check?.on ?? null),
-      props.plan.outcome,
-      units.speak,
-    ),
-);
+const worn = computed(() => props.fits.map((fit) => wornLine(fit, units.speak)));
 const tabs = [
   { name: 'dog', label: 'Record', key: 'r' },
   { name: 'screen', label: 'Screen', key: 's' },
@@ -59,12 +49,12 @@ useScreenKeys(
   <div class="mb-5 border-b border-line">
     <div class="flex items-center gap-4">
       <div class="w-24 shrink-0 sm:w-36">
-        <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collar="drawnCollar(plan, check, dog, kennel)" size="small" />
+        <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collar="drawnCollar(fits[0] ?? null, dog, kennel)" size="small" />
       </div>
       <div class="min-w-0">
         <p class="font-display text-2xl leading-tight font-bold break-words">{{ dog.name }}</p>
         <p class="text-soft">{{ facts.join(' · ') }}</p>
-        <p v-if="worn" class="text-soft">Decided: {{ worn }}</p>
+        <p v-if="worn.length > 0" class="text-soft">Decided: {{ worn.join('; ') }}</p>
       </div>
     </div>
     <nav :aria-label="`${dog.name}’s screens`" class="mt-2 -ml-3 flex">

@@ -19,13 +19,19 @@ export function impactOf(
 ): Impact[] {
   const stock = stockByKind(collars);
   const found: Impact[] = [];
-  for (const { dog, girths, plan } of dogs) {
+  for (const { dog, girths, fits } of dogs) {
     if (dog.archivedAt !== null || girths.length === 0) continue;
     const facts = fittingDog(dog, latestGirths(girths), who);
     for (const kind of Object.keys(stock) as (keyof typeof stock)[]) {
       const [was, would] = [before, after].map((settings) => fitKind(kind, dog.name, facts, stock, houseOf(settings, dog), speak));
       if (was!.missing.length > 0 || told(was!) === told(would!)) continue;
-      found.push({ dog: dog.name, kind: collarKind(kind).name.toLowerCase(), worn: plan?.kind === kind, before: told(was!), after: told(would!) });
+      found.push({
+        dog: dog.name,
+        kind: collarKind(kind).name.toLowerCase(),
+        worn: fits.some(({ plan }) => plan.kind === kind),
+        before: told(was!),
+        after: told(would!),
+      });
     }
   }
   return found.sort((a, b) => Number(b.worn) - Number(a.worn));

@@ -42,7 +42,7 @@ describe('what a change of the house would mean', () => {
   };
   const dog = { id: 'd1', name: 'Bramble', weightG: 29_000, pull: 'drags', worksOn: 'left', neckBuild: 'average', bornOn: null, house: null, archivedAt: null };
   const page = {
-    dogs: [{ dog, girths: [taping], plan: null, check: null, screenings: [], lifts: [] }],
+    dogs: [{ dog, girths: [taping], fits: [], screenings: [], lifts: [] }],
     collars: [{ ...collar, kind: 'prong', retiredAt: null }],
   } as unknown as DogsPage;
   const settings = { ...FIRST_SETTINGS, name: 'x', lengthUnit: 'cm', massUnit: 'kg', timeZone: 'Europe/London' } as never as Parameters<typeof impactOf>[1];

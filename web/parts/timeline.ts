@@ -1,4 +1,4 @@
-import { collarKind, type DogPage, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
+import { collarKind, type DogPage, type Ending, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
 import { TAPE_REASON_WORDS, wordReason, type Reason, type Speaker, type TapeReason } from '@banter/core';
 import { SCREEN_ITEMS } from '@banter/core';
 import { CHECK_WORDS, toneOf, type VerdictTone } from './verdict.ts';
@@ -74,7 +74,7 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
     SCREEN_ITEMS.find((item) => item.id === id)!
       .ask.replace(/\?$/, '')
       .toLowerCase();
-  const happened = (record: Screening | Lift) => ({
+  const happened = (record: Screening | Lift | Ending) => ({
     id: record.id,
     at: record.at,
     by: record.personName,
@@ -105,5 +105,16 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
     reasons: [],
     note: lift.note,
   }));
-  return [...screenings, ...lifts, ...tapings, ...plans, ...checks].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
+  const endings = page.endings.map((ending): TimelineEntry => {
+    const plan = page.plans.find(({ id }) => id === ending.planId);
+    return {
+      ...happened(ending),
+      title: plan ? `${collarKind(plan.kind).name} «${plan.inputs.collar.name}» is ${ending.ended ? 'no longer worn' : 'worn again'}.` : 'A fit was set aside.',
+      tone: 'open',
+      word: ending.ended ? 'Set aside' : 'Taken back',
+      reasons: [],
+      note: ending.note,
+    };
+  });
+  return [...endings, ...screenings, ...lifts, ...tapings, ...plans, ...checks].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
 }

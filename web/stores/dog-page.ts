@@ -1,13 +1,25 @@
-import { DogPage, latestGirths } from '@banter/contract';
+import { currentFits, DogPage, latestGirths, type CollarKindName } from '@banter/contract';
 import { computed } from 'vue';
 import { useLoad } from './load.ts';
 
-/** A dog with its record, and what of it counts now: the latest girths, the latest decision and its latest check. */
-export function useDogPage(id: string) {
+/**
+ * A dog with its record, and what of it counts now: the latest measures, and its fits as they stand. `fit` is the one of a kind,
+ * where one is asked for, else the one decided last.
+ */
+export function useDogPage(id: string, kind: () => CollarKindName | null = () => null) {
   const loaded = useLoad(() => `/api/dogs/${id}/page`, DogPage);
   const girths = computed(() => latestGirths(loaded.data.value?.tapings ?? []));
-  const plan = computed(() => loaded.data.value?.plans.at(-1) ?? null);
-  const checks = computed(() => (loaded.data.value?.checks ?? []).filter((check) => check.planId === plan.value?.id));
-  const check = computed(() => checks.value.at(-1) ?? null);
-  return { ...loaded, girths, plan, checks, check };
+  const fits = computed(() => {
+    const page = loaded.data.value;
+    return page ? currentFits(page.plans, page.checks, page.endings) : [];
+  });
+  const fit = computed(() => fits.value.find(({ plan }) => plan.kind === kind()) ?? (kind() ? null : (fits.value[0] ?? null)));
+  return {
+    ...loaded,
+    girths,
+    fits,
+    plan: computed(() => fit.value?.plan ?? null),
+    checks: computed(() => fit.value?.checks ?? []),
+    check: computed(() => fit.value?.check ?? null),
+  };
 }

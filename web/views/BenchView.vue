@@ -36,7 +36,7 @@ const router = useRouter();
 const session = useSession();
 const keeping = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, screen, law, inBag, onCollar } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 const kind = String(route.params.kind) as CollarKindName;
@@ -47,7 +47,10 @@ const stock = computed(() => data.value!.collars.filter((collar) => collar.kind 
 const made = shallowRef<Made | null>(null);
 const speaksAgainst = computed(() => screen(kind));
 /** What was last found on the dog, so that the bench says what to do from there. */
-const worn = computed(() => (plan.value && check.value && plan.value.kind === kind ? { collarId: plan.value.collarId, setting: check.value.on } : null));
+const worn = computed(() => {
+  const fit = fits.value.find(({ plan }) => plan.kind === kind);
+  return fit?.check ? { collarId: fit.plan.collarId, setting: fit.check.on } : null;
+});
 const unmeasured = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId)?.measuredOn === null);
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
 const throughCoat = computed(() => ['pinch', 'contacts'].some((hazard) => (collarKind(kind).hazards as readonly string[]).includes(hazard)));
@@ -98,13 +101,13 @@ async function keep() {
   };
   if (!(await keeping.keep(`/api/plans/${draft.value.id}`, Plan, sent))) return;
   discard();
-  await router.push(`/dogs/${dogId}/check`);
+  await router.push(`/dogs/${dogId}/check?kind=${kind}`);
 }
 </script>
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <KindStrip :dog-id="dogId" :kind="kind" />
     <div v-if="missing.length > 0">
       <h1>{{ missing[0] }}</h1>

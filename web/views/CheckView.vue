@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { collarKind, FitCheck, houseOf, type NewFitCheck } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck } from '@banter/contract';
 import { z, RecordId } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
@@ -28,7 +28,8 @@ const session = useSession();
 const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, plan, checks, check } = useDogPage(dogId);
+const wantedKind = COLLAR_KIND_NAMES.find((name) => name === route.query.kind) ?? null;
+const { data, state, sentence, load, girths, fits, plan, checks, check } = useDogPage(dogId, () => wantedKind);
 const kennel = computed(() => session.kennel!);
 const kind = computed(() => collarKind(plan.value!.kind));
 const Drawing = computed(() => defineAsyncComponent(checkDrawing(plan.value!.kind)));
@@ -44,7 +45,7 @@ const Draft = z.object({
   at: z.string().nullable(),
 });
 const begin = (): z.infer<typeof Draft> => ({ id: uuidv7(), planId: '', answers: {}, counts: {}, on: null, note: '', at: null });
-const { draft, restored, discard } = useDraft(`check.${dogId}`, Draft, begin);
+const { draft, restored, discard } = useDraft(`check.${dogId}.${wantedKind ?? 'latest'}`, Draft, begin);
 
 // Answers belong to the collar they were given for: a new decision begins a new check.
 watch(plan, (now) => {
@@ -106,13 +107,25 @@ async function keep() {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <div v-if="!plan">
       <h1>Nothing to check yet.</h1>
       <p class="mt-2 text-lg">A collar is decided at the bench first; then it is checked on the dog.</p>
       <RouterLink class="press press-main mt-4" :to="`/dogs/${dogId}/bench`">To the bench</RouterLink>
     </div>
     <form v-else novalidate @submit.prevent="keep">
+      <nav v-if="fits.length > 1" aria-label="Fits of this dog" class="mb-3 flex flex-wrap gap-1">
+        <RouterLink
+          v-for="one in fits"
+          :key="one.plan.id"
+          :to="{ path: `/dogs/${dogId}/check`, query: { kind: one.plan.kind } }"
+          class="flex min-h-10 items-center rounded-[0.3rem] px-3 no-underline hover:bg-felt"
+          :class="one.plan.id === plan.id ? 'bg-felt font-semibold' : 'text-soft'"
+          :aria-current="one.plan.id === plan.id ? 'page' : undefined"
+        >
+          {{ collarKind(one.plan.kind).name }}
+        </RouterLink>
+      </nav>
       <div aria-live="polite">
         <VerdictMark v-if="foreseen ?? check" :tone="toneOf((foreseen ?? check!.outcome).verdict)" :word="CHECK_WORDS[(foreseen ?? check!.outcome).verdict]!" />
         <h1 ref="heading" class="mt-1 text-[clamp(1.7rem,3.6vw,2.4rem)] outline-none" tabindex="-1">{{ headline }}</h1>

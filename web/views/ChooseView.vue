@@ -19,6 +19,7 @@ import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
+import { wornLine } from '../parts/worn-words.ts';
 import { useChosen } from '../stores/chosen.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
@@ -32,7 +33,7 @@ const session = useSession();
 const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, stock, screen, law } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 
@@ -90,6 +91,11 @@ const decisions = computed(() =>
   chooseByGeometry(dog.value, house.value.rules, house.value.schools).map((one) => wordReason(GEOMETRY_WORDS, one, units.speak)),
 );
 
+/** What of a kind is decided for the dog already. */
+function wornOf(kind: CollarKindName) {
+  const fit = fits.value.find(({ plan }) => plan.kind === kind);
+  return fit && `«${fit.plan.inputs.collar.name}», ${wornLine(fit, units.speak)}`;
+}
 const wantedKinds = ref<CollarKindName[]>([]);
 async function want(fit: KindFit) {
   const kept = await keeping.keep(`/api/wants/${uuidv7()}`, Want, { what: `For ${data.value!.dog.name}: ${fit.wanted}`.slice(0, 300), dogId, boughtAt: null });
@@ -99,7 +105,7 @@ async function want(fit: KindFit) {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <div v-if="!girths.high">
       <h1>Tape the high girth first.</h1>
       <p class="mt-2 text-lg">Then every kind of collar stands here side by side, sized from your own locker, with its reasons.</p>
@@ -123,6 +129,7 @@ async function want(fit: KindFit) {
           <div class="min-w-0">
             <p v-if="fit.missing.length > 0" class="font-semibold">{{ fit.missing[0] }}</p>
             <template v-else>
+              <p v-if="wornOf(fit.kind)" class="text-soft">Decided: {{ wornOf(fit.kind) }}</p>
               <p v-if="fit.line">
                 <span class="font-semibold">«{{ fit.collarName }}»</span> {{ fit.line }}
               </p>

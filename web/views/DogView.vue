@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A dog's record: what to do next, its neck to scale, and everything that happened, newest first. */
-import { Dog, nextStep } from '@banter/contract';
+import { collarKind, Dog, Ending, nextStep, type CurrentFit } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { drawnCollar } from '../neck/drawn-collar.ts';
@@ -15,6 +16,8 @@ import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
+import { goToStep, wornLine } from '../parts/worn-words.ts';
+import { useKeep } from '../stores/keep.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
@@ -22,15 +25,14 @@ import { useUnits } from '../stores/units.ts';
 const route = useRoute();
 const session = useSession();
 const units = useUnits();
-const { data, state, sentence, load, girths, plan, check } = useDogPage(String(route.params.id));
+const { data, state, sentence, load, girths, fits } = useDogPage(String(route.params.id));
 const kennel = computed(() => session.kennel!);
 const step = computed(() =>
   nextStep(
     {
       dog: data.value!.dog,
       girths: Object.values(girths.value),
-      plan: plan.value,
-      check: check.value,
+      fits: fits.value,
       screenings: data.value!.screenings,
       lifts: data.value!.lifts,
     },
@@ -42,6 +44,16 @@ const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const trouble = ref('');
+
+/** The dog no longer wears this collar; its plan and checks stay in the record. */
+const ending = useKeep();
+const aside = ref<CurrentFit | null>(null);
+async function setAside(fit: CurrentFit, ended: boolean) {
+  const sent = { dogId: fit.plan.dogId, planId: fit.plan.id, ended, note: '', at: new Date().toISOString() };
+  if (!(await ending.keep(`/api/endings/${uuidv7()}`, Ending, sent))) return;
+  aside.value = ended ? fit : null;
+  await load();
+}
 
 async function putAway(away: boolean) {
   const { id, version, ...facts } = data.value!.dog;
@@ -55,7 +67,7 @@ async function putAway(away: boolean) {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <p v-if="data!.dog.archivedAt" class="mb-4 rounded bg-mind-wash p-3 text-mind">
       Put away.
       <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button>
@@ -66,14 +78,14 @@ async function putAway(away: boolean) {
         <VerdictMark :tone="step.tone" :word="marks[step.tone]" />
         <h1 class="mt-1">{{ step.sentence }}</h1>
       </div>
-      <RouterLink v-if="step.goTo" :to="`/dogs/${data!.dog.id}/${step.goTo}`" class="press press-main">
+      <RouterLink v-if="step.goTo" :to="goToStep(data!.dog.id, step)" class="press press-main">
         {{ { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
       </RouterLink>
     </div>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div class="space-y-6 self-start">
         <section class="sheet" aria-label="The neck">
-          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(plan, check, data!.dog, kennel)" size="large" />
+          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(fits[0] ?? null, data!.dog, kennel)" size="large" />
           <p v-if="tape" class="mt-1 text-sm text-soft">
             Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
           </p>
@@ -96,6 +108,24 @@ async function putAway(away: boolean) {
             <RouterLink :to="`/dogs/${data!.dog.id}/edit`" class="press press-plain">Change</RouterLink>
             <button v-if="!data!.dog.archivedAt" type="button" class="press press-quiet" @click="putAway(true)">Put away</button>
           </div>
+        </section>
+        <section v-if="fits.length > 0 || aside" class="sheet" aria-label="Fits">
+          <h2>What it wears</h2>
+          <ul class="mt-1 divide-y divide-line">
+            <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+              <span class="min-w-0 grow basis-60">{{ wornLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
+              <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
+              <button type="button" class="text-soft underline" @click="setAside(fit, true)">
+                Set aside
+                <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
+              </button>
+            </li>
+          </ul>
+          <p v-if="aside" role="status" class="mt-2 text-soft">
+            «{{ aside.plan.inputs.collar.name }}» is set aside; its checks stay in the record.
+            <button type="button" class="underline" @click="setAside(aside, false)">It is worn after all</button>
+          </p>
+          <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
         </section>
         <DogKit :page="data!" :dog="benchDog" />
       </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** All dogs: the ones that need a hand first, each with its neck in small, what was decided, and the next step. */
-import { collarKind, DogsPage, latestGirths, nextStep, type DogCard } from '@banter/contract';
+import { DogsPage, latestGirths, nextStep, type DogCard } from '@banter/contract';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { drawnCollar } from '../neck/drawn-collar.ts';
@@ -10,6 +10,7 @@ import { ageWords, dayWords, todayIn } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import PathSteps from '../parts/PathSteps.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
+import { goToStep, wornLine } from '../parts/worn-words.ts';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
@@ -49,11 +50,11 @@ const urgency = { stop: 0, mind: 1, open: 2, good: 3 };
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const archived = computed(() => (data.value?.dogs ?? []).filter(({ dog }) => dog.archivedAt !== null).length);
 
-function decidedOf({ plan, check }: DogCard) {
-  if (!plan) return null;
-  const kind = collarKind(plan.kind);
-  const choices = kind.wornChoices(plan.choices, check?.on ?? null);
-  return { line: kind.describePlan(plan.inputs.collar, choices, plan.outcome, units.speak), on: dayWords((check ?? plan).at, kennel.value.timeZone) };
+function decidedOf({ fits }: DogCard) {
+  const [latest] = fits;
+  return latest
+    ? { line: fits.map((fit) => wornLine(fit, units.speak)).join('; '), on: dayWords((latest.check ?? latest.plan).at, kennel.value.timeZone) }
+    : null;
 }
 useScreenKeys('Dogs', [
   { key: 'n', does: 'Add a dog', run: () => void router.push('/dogs/new') },
@@ -101,7 +102,7 @@ useScreenKeys('Dogs', [
                 v-if="row.tape"
                 :tape="row.tape"
                 :name="row.dog.name"
-                :collar="drawnCollar(row.card.plan, row.card.check, row.dog, kennel)"
+                :collar="drawnCollar(row.card.fits[0] ?? null, row.dog, kennel)"
                 size="small"
               />
               <div v-else class="flex h-14 items-center justify-center rounded border-2 border-dashed border-line text-sm text-soft">not taped</div>
@@ -121,7 +122,7 @@ useScreenKeys('Dogs', [
             </div>
             <RouterLink
               v-if="row.step.goTo"
-              :to="`/dogs/${row.dog.id}/${row.step.goTo}`"
+              :to="goToStep(row.dog.id, row.step)"
               class="press press-plain relative col-span-2 justify-self-start max-md:ml-[6.1rem] md:col-span-1 md:min-w-24"
             >
               {{ { screen: 'Screen', tape: 'Tape', bench: 'Bench', check: 'Check', edit: 'Weigh' }[row.step.goTo] }}

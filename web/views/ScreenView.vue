@@ -24,7 +24,7 @@ const session = useSession();
 const keeping = useKeep();
 const lifting = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, screening } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 
@@ -119,7 +119,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <h1 aria-live="polite">{{ headline }}</h1>
     <p class="mt-1 text-soft">
       <template v-if="latest">Last screened {{ momentWords(latest.at, kennel.timeZone) }} by {{ latest.personName }}.</template>

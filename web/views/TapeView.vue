@@ -28,7 +28,7 @@ const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
 const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
-const { data, state, sentence, load, girths, plan, check } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const kennel = computed(() => session.kennel!);
 const rules = computed(() => houseOf(kennel.value, data.value?.dog ?? null).rules);
 const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
@@ -151,7 +151,7 @@ async function keep() {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :plan="plan" :check="check" :collars="data!.collars" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <form novalidate @submit.prevent="keep">
       <h1 aria-live="polite">{{ headline }}</h1>
       <p class="mt-1 max-w-[46rem] text-soft">
