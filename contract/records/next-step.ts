@@ -79,7 +79,7 @@ function nextOfFit(
     const [why] = kind.planReasons(again, speak);
     return {
       ...of,
-      sentence: `Size again: taped since, ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(),
+      sentence: `Size again. By the newer tape: ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(),
       goTo: 'bench',
       tone: again.blocked ? 'stop' : 'mind',
     };

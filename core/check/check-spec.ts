@@ -18,6 +18,8 @@ export type CheckFault<Numbers, Options> = {
   verdict: 'stop' | 'adjust';
   step: string;
   says: string;
+  /** Mended once the size is right: a loose strap first, say, and only then a longer post. */
+  afterSize?: true;
 };
 
 /** The answers as an interval of slack, held against the window that is wanted; mm. `move` makes the collar up anew by so much. */
@@ -70,9 +72,10 @@ function middle({ lowMm, highMm }: SlackInterval, aimMm: number): number {
 }
 
 /**
- * The next step after looking at a collar on the dog, by its kind's spec: faults in their order, then the answers as an
- * interval of slack against the window. Where the interval lies outside it, the collar is let out or taken in by what brings
- * its middle to the aim. Common practice.
+ * The next step after looking at a collar on the dog, by its kind's spec: what stops it, faults in their order, then the answers
+ * as an interval of slack against the window, then the faults that wait for the size. Where the interval lies outside the
+ * window, the collar is let out or taken in by what brings its middle to the aim. All that is wrong is told, whichever decides
+ * the step. Common practice.
  */
 export function checkBySpec<Numbers, Options>(spec: CheckSpec<Numbers, Options>, answers: CheckAnswers, context: CheckContext<Numbers, Options>): SpecResult {
   const measured = spec.measure?.(answers, context) ?? null;
@@ -94,19 +97,20 @@ export function checkBySpec<Numbers, Options>(spec: CheckSpec<Numbers, Options>,
     reasons: [...reasons, ...told],
   });
   const faults = spec.faults.filter((fault) => fault.when(answers, context));
-  const worst = faults.find((fault) => fault.verdict === 'stop') ?? faults[0];
-  if (worst)
-    return end(
-      worst.verdict,
-      worst.step,
-      [worst, ...faults.filter((one) => one !== worst)].map(({ code }) => ({ code: 'found', fault: code })),
-    );
-  if (measured && !meet(measured.slack, measured.window)) {
-    const tight = measured.slack.highMm <= measured.window.lowMm;
-    const then = measured.move(measured.aimMm - middle(measured.slack, measured.aimMm));
-    const reason: SpecReason = tight ? { code: 'too-tight', lowMm: measured.window.lowMm } : { code: 'too-loose', highMm: measured.window.highMm };
-    if (!then) return end('adjust', 'another-size', [reason, { code: 'nothing-left', lowMm: null }]);
-    return end('adjust', tight ? measured.tightStep : measured.looseStep, [reason], then);
+  const found = (codes: typeof faults): SpecReason[] => codes.map(({ code }) => ({ code: 'found', fault: code }));
+  const off = measured && !meet(measured.slack, measured.window) ? measured : null;
+  const tight = off !== null && off.slack.highMm <= off.window.lowMm;
+  const size: SpecReason[] = !off ? [] : tight ? [{ code: 'too-tight', lowMm: off.window.lowMm }] : [{ code: 'too-loose', highMm: off.window.highMm }];
+  const sizeStep = off && (tight ? off.tightStep : off.looseStep);
+  const moved = off?.move(off.aimMm - middle(off.slack, off.aimMm)) ?? null;
+  const first = faults.find(({ verdict }) => verdict === 'stop') ?? faults.find(({ afterSize }) => !afterSize) ?? (off ? undefined : faults[0]);
+  if (first) {
+    const others = faults.filter((one) => one !== first);
+    return end(first.verdict, first.step, [...found([first]), ...size, ...found(others)], first.step === sizeStep && moved ? moved : context.on);
+  }
+  if (sizeStep) {
+    if (!moved) return end('adjust', 'another-size', [...size, { code: 'nothing-left', lowMm: null }, ...found(faults)]);
+    return end('adjust', sizeStep, [...size, ...found(faults)], moved);
   }
   return end('good', 'good', [{ code: 'all-good' }]);
 }

@@ -287,6 +287,13 @@ describe('an electronic collar from the locker', () => {
     expect(look({}).verdict).toBe('good');
     expect(look({ skinMoves: 'no' }).step).toBe('take-in');
     expect(look({ touch: 'hair' }).step).toBe('longer-post');
+    // Loose and over hair: taken in first, as the posts may touch then; both are told.
+    const loose = look({ touch: 'hair', under: '4' });
+    expect(loose.step).toBe('take-in');
+    expect(loose.then.strapMm).toBeLessThan(420);
+    expect(loose.reasons.slice(0, 2).map(({ code }) => code)).toEqual(['too-loose', 'found']);
+    expect(look({ touch: 'hair', skinMoves: 'no' }).step).toBe('take-in');
+    expect(look({ touch: 'hair', under: '4', place: 'throat' })).toMatchObject({ step: 'to-the-side', then: { strapMm: 420 } });
     expect(look({ skin: 'sore' })).toMatchObject({ verdict: 'stop', step: 'ask-vet' });
     for (const step of Object.values(electronicCheck('remote').steps)) expect(step).not.toMatch(/higher|turn (it )?up|raise/i);
   });

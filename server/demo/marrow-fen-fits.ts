@@ -139,6 +139,31 @@ export const TOLD_FITS: readonly ToldFit[] = [
     checks: [{ minutesAfter: 5, by: 1, on: { left: 7, right: 6 }, answers: {}, note: 'Will be a link short before the month is out.' }],
   },
   {
+    dog: 'bramble',
+    collar: 'remote',
+    kind: 'remote',
+    daysAgo: 41,
+    by: 0,
+    note: '',
+    choices: { options: { placement: 'upper-half' }, on: { strapMm: 467, postMm: 12, clock: 3 } },
+    checks: [
+      {
+        minutesAfter: 6,
+        by: 0,
+        on: { strapMm: 478, postMm: 12, clock: 3 },
+        answers: { breathing: 'free', skinMoves: 'no', under: '3', touch: 'hair', place: 'side', skin: 'clear' },
+        note: 'A hole too loose: nothing would have been felt.',
+      },
+      {
+        minutesAfter: 9,
+        by: 0,
+        on: { strapMm: 467, postMm: 12, clock: 3 },
+        answers: { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'clear' },
+        note: '',
+      },
+    ],
+  },
+  {
     dog: 'pip',
     collar: 'micro',
     daysAgo: 7,

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** Kit for this dog: what it needs beside its collars, by hand and grown size, and what of it is in the locker. */
 import { Want, type DogPage, type FittingDog } from '@banter/contract';
-import { breedOf, guessedWeightKg, kitFor, pieceWillDo } from '@banter/core';
+import { breedOf, guessedWeightKg, kitFor, MM_PER_UNIT, pieceWillDo } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useKeep } from '../stores/keep.ts';
 import { useUnits } from '../stores/units.ts';
-import { longWords } from './long-words.ts';
 
 const props = defineProps<{ page: DogPage; dog: FittingDog }>();
 const units = useUnits();
@@ -20,13 +19,15 @@ const grown = computed(() => {
   const breed = breedOf(props.page.dog.breed);
   return { kg: breed ? Math.max(now ?? 0, guessedWeightKg(breed, props.page.dog.sex)) : now, guess: true };
 });
+/** Nobody cuts a bed to the millimetre: whole centimetres or inches. */
+const bedWords = (mm: number) => `${Math.ceil(mm / MM_PER_UNIT[units.length])} ${units.length}`;
 const pieces = computed(() =>
   kitFor(props.dog, grown.value.kg).map((piece) => ({
     piece,
     sizes: [
       piece.lengthMm &&
         (piece.what === 'raised bed' || piece.what === 'mat') &&
-        `From ${longWords(piece.lengthMm[0], units.length)} by ${longWords(piece.widthMm![0], units.length)}`,
+        `From ${bedWords(piece.lengthMm[0])} by ${bedWords(piece.widthMm![0])}`,
     ].filter(Boolean),
     owned: props.page.gear.filter((one) => one.what === piece.what && one.retiredAt === null && one.condition !== 'worn' && pieceWillDo(piece, one)),
   })),

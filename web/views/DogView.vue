@@ -113,7 +113,7 @@ async function putAway(away: boolean) {
           <h2>What it wears</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span class="min-w-0 grow basis-60">{{ wornLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
+              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
               <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
               <button type="button" class="text-soft underline" @click="setAside(fit, true)">
                 Set aside

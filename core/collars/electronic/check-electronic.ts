@@ -87,18 +87,19 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
     },
     { code: 'on-windpipe', when: (answers) => answers.place === 'throat', verdict: 'adjust', step: 'to-the-side', says: 'Contacts never lie on the windpipe.' },
     {
-      code: 'hair-between',
-      when: (answers) => answers.touch === 'hair',
-      verdict: 'adjust',
-      step: 'longer-post',
-      says: 'Hair between contact and skin: the dog feels nothing, and then far too much.',
-    },
-    {
       code: 'slides',
       when: (answers) => answers.skinMoves === 'no',
       verdict: 'adjust',
       step: 'take-in',
       says: 'A loose collar is the commonest fault: the contacts do not touch. Never turn the level up for it.',
+    },
+    {
+      code: 'hair-between',
+      when: (answers) => answers.touch === 'hair',
+      verdict: 'adjust',
+      step: 'longer-post',
+      afterSize: true,
+      says: 'Hair between contact and skin: the dog feels nothing, and then far too much.',
     },
     { code: 'skin-pink', when: (answers) => answers.skin === 'pink', verdict: 'adjust', step: 'another-place', says: 'A pink place rests two days.' },
     {
