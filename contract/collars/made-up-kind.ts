@@ -116,8 +116,8 @@ export function madeUpKind<Numbers, Options, Reason extends { code: string }>(
         recommended: best ? { collarId: best.collarId, setting: best.setting } : null,
       };
     },
-    check: (dog, collar, choices, on, given, _earlier, rules) =>
-      checkBySpec(spec, given, { dog, numbers: collar.numbers, on, options: choices.options, rules }),
+    check: (dog, collar, choices, on, given, earlier, rules) =>
+      checkBySpec(spec, given, { dog, numbers: collar.numbers, on, options: choices.options, rules }, earlier),
     planSentence: (dogName, dog, collar, choices, outcome, _now, speak) => {
       if (outcome.blocked) return `Do not use it on ${dogName}: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
       if (!outcome.keep) return `Not «${collar.name}» as it is: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;

@@ -3,7 +3,7 @@ import type { Setting } from '../fit/sizer.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import type { CheckQuestion } from './check-question.ts';
-import { holds, meet, type SlackInterval } from './slack-interval.ts';
+import { holds, meet, shift, type SlackInterval } from './slack-interval.ts';
 
 /** Answers by the ids of the questions. */
 export type CheckAnswers = Record<string, string>;
@@ -27,7 +27,6 @@ export type CheckedMeasure = {
   slack: SlackInterval;
   plannedMm: number;
   window: SlackInterval;
-  aimMm: number;
   tightStep: string;
   looseStep: string;
   /** The make-up after letting out (positive) or taking in by mm; null when it has no more to give. */
@@ -51,6 +50,7 @@ export type SpecReason =
   | { code: 'too-tight'; lowMm: number }
   | { code: 'too-loose'; highMm: number }
   | { code: 'nothing-left'; lowMm: number | null }
+  | { code: 'between' }
   | { code: 'all-good' };
 
 export type SpecResult = {
@@ -63,21 +63,60 @@ export type SpecResult = {
   reasons: SpecReason[];
 };
 
+const sameMakeUp = (a: Setting, b: Setting) => Object.keys(a).every((name) => Math.abs((a[name] ?? 0) - (b[name] ?? 0)) < 0.5);
 const finite = (mm: number) => (Number.isFinite(mm) ? mm : null);
 
-/** The middle of an interval of slack, or its finite end; mm. */
-function middle({ lowMm, highMm }: SlackInterval, aimMm: number): number {
+/** How far beyond an open end the slack is taken to lie when nothing else is known, mm; twice as far each time it was not enough. */
+const BEYOND_MM = 6;
+
+/**
+ * The likeliest slack, mm: what was planned from the tape where the answers allow it; else the middle of what they leave; else
+ * somewhat beyond the end they give, further with each `again` that was not far enough.
+ */
+function likeliest({ lowMm, highMm }: SlackInterval, plannedMm: number, again: number): number {
+  if (plannedMm > lowMm && plannedMm < highMm) return plannedMm;
   if (Number.isFinite(lowMm) && Number.isFinite(highMm)) return (lowMm + highMm) / 2;
-  return Number.isFinite(lowMm) ? lowMm : Number.isFinite(highMm) ? highMm : aimMm;
+  const beyondMm = BEYOND_MM * 2 ** again;
+  return Number.isFinite(lowMm) ? lowMm + beyondMm : highMm - beyondMm;
+}
+
+/** Where to aim in a window, mm: its middle, away from both edges; a little inside where it has one edge only. */
+const aimIn = ({ lowMm, highMm }: SlackInterval) => (Number.isFinite(highMm) ? (lowMm + highMm) / 2 : lowMm + BEYOND_MM / 2);
+
+/** An earlier check of the same plan: how the collar was made up then, and what was found. */
+export type EarlierSpecCheck = { on: Setting; answers: CheckAnswers };
+
+/**
+ * What this check and the earlier ones say together of the slack as the collar is made up now: each earlier finding moved by
+ * what the collar was let out or taken in since. Where they contradict each other, as hair and hands change, the newer count.
+ * `again`: how many checks in a row left the same end open.
+ */
+function known(now: CheckedMeasure, before: readonly CheckedMeasure[]): { slack: SlackInterval; again: number } {
+  const newestFirst = [...before].reverse();
+  let slack = now.slack;
+  for (const then of newestFirst) {
+    const both = meet(slack, shift(then.slack, now.plannedMm - then.plannedMm));
+    if (!both) break;
+    slack = both;
+  }
+  const open = (one: CheckedMeasure) => (one.slack.lowMm === -Infinity ? 'low' : one.slack.highMm === Infinity ? 'high' : 'none');
+  const other = newestFirst.findIndex((one) => open(one) !== open(now));
+  return { slack, again: other === -1 ? newestFirst.length : other };
 }
 
 /**
  * The next step after looking at a collar on the dog, by its kind's spec: what stops it, faults in their order, then the answers
  * as an interval of slack against the window, then the faults that wait for the size. Where the interval lies outside the
- * window, the collar is let out or taken in by what brings its middle to the aim. All that is wrong is told, whichever decides
- * the step. Common practice.
+ * window, the collar is let out or taken in by what brings the likeliest slack to the middle of it, going by the earlier checks of the
+ * plan too, oldest first; where that leads back to a make-up that was wrong the other way, it lies between two. All that is
+ * wrong is told, whichever decides the step. Common practice.
  */
-export function checkBySpec<Numbers, Options>(spec: CheckSpec<Numbers, Options>, answers: CheckAnswers, context: CheckContext<Numbers, Options>): SpecResult {
+export function checkBySpec<Numbers, Options>(
+  spec: CheckSpec<Numbers, Options>,
+  answers: CheckAnswers,
+  context: CheckContext<Numbers, Options>,
+  earlier: readonly EarlierSpecCheck[] = [],
+): SpecResult {
   const measured = spec.measure?.(answers, context) ?? null;
   const agrees = measured && holds(measured.slack, measured.plannedMm);
   const slack = measured && { lowMm: finite(measured.slack.lowMm), highMm: finite(measured.slack.highMm) };
@@ -102,7 +141,13 @@ export function checkBySpec<Numbers, Options>(spec: CheckSpec<Numbers, Options>,
   const tight = off !== null && off.slack.highMm <= off.window.lowMm;
   const size: SpecReason[] = !off ? [] : tight ? [{ code: 'too-tight', lowMm: off.window.lowMm }] : [{ code: 'too-loose', highMm: off.window.highMm }];
   const sizeStep = off && (tight ? off.tightStep : off.looseStep);
-  const moved = off?.move(off.aimMm - middle(off.slack, off.aimMm)) ?? null;
+  // A collar that sat low or had turned was felt where it does not belong: that says nothing of its size.
+  const sound = earlier.filter((one) => !spec.faults.some((fault) => !fault.afterSize && fault.when(one.answers, { ...context, on: one.on })));
+  const before = sound.flatMap((one) => spec.measure?.(one.answers, { ...context, on: one.on }) ?? []);
+  const together = off && known(off, before);
+  const moved = off && together ? off.move(aimIn(off.window) - likeliest(together.slack, off.plannedMm, together.again)) : null;
+  const otherWay = (one: CheckedMeasure) => (tight ? one.slack.lowMm >= one.window.highMm : one.slack.highMm <= one.window.lowMm);
+  const between = moved !== null && before.some((one, index) => otherWay(one) && sameMakeUp(sound[index]!.on, moved));
   const first = faults.find(({ verdict }) => verdict === 'stop') ?? faults.find(({ afterSize }) => !afterSize) ?? (off ? undefined : faults[0]);
   if (first) {
     const others = faults.filter((one) => one !== first);
@@ -110,6 +155,7 @@ export function checkBySpec<Numbers, Options>(spec: CheckSpec<Numbers, Options>,
   }
   if (sizeStep) {
     if (!moved) return end('adjust', 'another-size', [...size, { code: 'nothing-left', lowMm: null }, ...found(faults)]);
+    if (between) return end('adjust', 'between', [...size, { code: 'between' }, ...found(faults)]);
     return end('adjust', sizeStep, [...size, ...found(faults)], moved);
   }
   return end('good', 'good', [{ code: 'all-good' }]);
@@ -132,6 +178,7 @@ export function specReasonWords<Numbers, Options>(spec: CheckSpec<Numbers, Optio
     'too-tight': (r, speak) => `It is tighter than the ${speak.gap(r.lowMm)} at least.`,
     'too-loose': (r, speak) => `It is looser than the ${speak.gap(r.highMm)} at most.`,
     'nothing-left': () => 'This collar has no more to give: another size is needed.',
+    between: () => 'It has been one step further before, and was wrong the other way: the neck lies between the two.',
     'all-good': () => spec.good,
   };
 }

@@ -49,6 +49,7 @@ export const SHARED_STEPS = {
   good: 'Good. Leave it as it is.',
   'open-it': 'Open it now.',
   'move-up': 'Move it up, directly behind the ears and the jaw, and check again.',
+  between: 'It lies between two: make a hole between them, or take a collar that slides.',
   'another-size': 'Take another size: this one has no more to give.',
   'another-collar': 'Do not use it on this dog: choose another kind of collar.',
 } as const;

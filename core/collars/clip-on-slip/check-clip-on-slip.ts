@@ -73,7 +73,6 @@ export const CLIP_ON_CHECK: CheckSpec<ClipOnNumbers, ClipOnOptions> = {
           // Bought at the girth, the floating ring and clip give it an inch and a half of play.
           plannedMm: numbers.lengthMm - dog.hairGirthMm! + 38.1,
           window: { lowMm: 25.4, highMm: 50.8 },
-          aimMm: 38.1,
           tightStep: 'another-size',
           looseStep: 'another-size',
           move: () => null,

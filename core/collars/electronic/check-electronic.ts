@@ -117,7 +117,6 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
       slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
       plannedMm: on.strapMm! - girthMm,
       window: { lowMm: two, highMm: fingerSlack(girthMm, 3, dog.finger) },
-      aimMm: two,
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => {

@@ -118,7 +118,6 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
       slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
       plannedMm: on.neckMm! - girthMm,
       window: { lowMm: one, highMm: fingerSlack(girthMm, 2, dog.finger) },
-      aimMm: one,
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => {

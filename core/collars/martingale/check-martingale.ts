@@ -108,7 +108,6 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
       slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
       plannedMm: on.strapMm! + numbers.loopMm / 2 - girthMm,
       window: { lowMm: fingerSlack(girthMm, 2, dog.finger), highMm: Infinity },
-      aimMm: fingerSlack(girthMm, 2, dog.finger),
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => {

@@ -88,7 +88,6 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
       }[answers.gap as 'closed' | 'inside' | 'wide'],
       plannedMm: numbers.lengthMm - numbers.ringMm - dog.hairGirthMm!,
       window,
-      aimMm: rules.slipAimMm,
       tightStep: 'another-size',
       looseStep: 'another-size',
       move: () => null,

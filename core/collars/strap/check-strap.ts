@@ -84,7 +84,6 @@ export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOption
       slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
       plannedMm: on.setMm! - girthMm,
       window: { lowMm: wanted, highMm: Math.min(fingerSlack(girthMm, options.fingers + 1, dog.finger), fingerSlack(girthMm, FLAT_HAND_FINGERS, dog.finger)) },
-      aimMm: wanted,
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => {
