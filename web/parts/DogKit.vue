@@ -25,9 +25,7 @@ const pieces = computed(() =>
   kitFor(props.dog, grown.value.kg).map((piece) => ({
     piece,
     sizes: [
-      piece.lengthMm &&
-        (piece.what === 'raised bed' || piece.what === 'mat') &&
-        `From ${bedWords(piece.lengthMm[0])} by ${bedWords(piece.widthMm![0])}`,
+      piece.lengthMm && (piece.what === 'raised bed' || piece.what === 'mat') && `From ${bedWords(piece.lengthMm[0])} by ${bedWords(piece.widthMm![0])}`,
     ].filter(Boolean),
     owned: props.page.gear.filter((one) => one.what === piece.what && one.retiredAt === null && one.condition !== 'worn' && pieceWillDo(piece, one)),
   })),

@@ -118,7 +118,9 @@ useScreenKeys('Dogs', [
                 <VerdictMark class="justify-self-start text-sm" :tone="row.step.tone" :word="marks[row.step.tone]" />
                 <span class="pt-0.5" :class="row.step.tone !== 'good' && 'font-semibold'">{{ row.step.sentence }}</span>
               </p>
-              <p v-if="row.decided && row.step.tone !== 'good'" class="mt-0.5 pl-[6.1rem] text-soft first-letter:uppercase">{{ row.decided.line }}, {{ row.decided.on }}</p>
+              <p v-if="row.decided && row.step.tone !== 'good'" class="mt-0.5 pl-[6.1rem] text-soft first-letter:uppercase">
+                {{ row.decided.line }}, {{ row.decided.on }}
+              </p>
             </div>
             <RouterLink
               v-if="row.step.goTo"

@@ -1,0 +1,158 @@
+import { contractSpeaker, houseRules, houseSchools, type FittingDog, type House } from '@banter/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { COLLAR_KIND_NAMES, collarKind, fieldErrors, fitKind, USUAL_HEAD_COLLAR_CHART, type CollarKindName } from '../index.ts';
+
+const house: House = { rules: houseRules(), schools: houseSchools(), headCollarChart: USUAL_HEAD_COLLAR_CHART };
+const speak = contractSpeaker;
+
+/** Dogs from a toy to a giant, whose measures hang together as necks do. */
+const dogs: fc.Arbitrary<FittingDog> = fc
+  .record({
+    girthMm: fc.integer({ min: 180, max: 700 }),
+    headRatio: fc.double({ min: 0.98, max: 1.35, noNaN: true }),
+    coatDepthMm: fc.integer({ min: 0, max: 14 }),
+    pull: fc.constantFrom('settled', 'pulls', 'drags'),
+    neckBuild: fc.constantFrom('slender', 'average', 'heavy'),
+    worksOn: fc.constantFrom('left', 'right'),
+    ageDays: fc.integer({ min: 90, max: 4000 }),
+    muzzleLengthMm: fc.integer({ min: 20, max: 140 }),
+  })
+  .map(
+    ({ girthMm, headRatio, coatDepthMm, muzzleLengthMm, ...rest }) =>
+      ({
+        ...rest,
+        weightKg: +((girthMm / 130) ** 3).toFixed(1),
+        skinGirthMm: girthMm,
+        tapedGirthMm: girthMm,
+        hairGirthMm: girthMm + 2 * Math.PI * coatDepthMm,
+        midGirthMm: Math.round(girthMm * 1.12),
+        headGirthMm: Math.round(girthMm * headRatio),
+        muzzleGirthMm: Math.round(girthMm * 0.58),
+        stopGirthMm: Math.round(girthMm * 0.7),
+        muzzleLengthMm,
+        neckLengthMm: Math.round(girthMm * 0.42),
+        coatDepthMm,
+        finger: { thicknessMm: 16, widthMm: 19 },
+      }) as FittingDog,
+  );
+
+/** The collars a kind is commonly sold as, which is also what the empty locker offers to begin with. */
+const stockOf = (name: CollarKindName) => collarKind(name).usual.map((one, index) => ({ id: `c${index}`, name: one.name, numbers: one.numbers }));
+
+/** Text that a person reads: nothing of the machine shows through. */
+function expectReadable(text: string) {
+  expect(text).not.toMatch(/undefined|null|NaN|Infinity|\[object|\$\{/);
+  expect(text).toMatch(/^[«A-Z0-9–−]/);
+  // A number with more than two decimals was never meant for a reader.
+  expect(text).not.toMatch(/\d\.\d{3}/);
+}
+
+describe.each(COLLAR_KIND_NAMES)('the kind %s, on any dog', (name) => {
+  const kind = collarKind(name);
+  const stock = stockOf(name);
+
+  it('has collars as commonly sold, and each is what its own form takes', () => {
+    expect(stock.length).toBeGreaterThan(0);
+    for (const { numbers } of stock) {
+      expect(kind.numbers.safeParse(numbers).success).toBe(true);
+      expectReadable(kind.describeNumbers(numbers, speak).replace(/^[a-z]/, (letter) => letter.toUpperCase()));
+    }
+  });
+
+  it('refuses a number left out or negative, at its own field', () => {
+    const numbers = stock[0]!.numbers as Record<string, unknown>;
+    for (const field of kind.fields) {
+      if (field.optional) continue;
+      const { [field.id]: _out, ...rest } = numbers;
+      const without = kind.numbers.safeParse(rest);
+      expect([field.id, without.success]).toEqual([field.id, false]);
+      expect(fieldErrors(without.error!).map(({ path }) => path)).toContain(field.id);
+      if (field.as !== 'length' && field.as !== 'mass' && field.as !== 'count') continue;
+      const negative = kind.numbers.safeParse({ ...numbers, [field.id]: -5 });
+      expect([field.id, negative.success]).toEqual([field.id, false]);
+    }
+  });
+
+  it('what it suggests may be kept, and is judged as it was suggested', () => {
+    fc.assert(
+      fc.property(dogs, (dog) => {
+        if (kind.missing(dog).length > 0) return;
+        const { choice, all } = kind.suggest(dog, stock, house);
+        expect(all.length).toBeLessThanOrEqual(stock.length);
+        if (!choice) return;
+        expect(kind.choices.safeParse(choice.choices).success).toBe(true);
+        const collar = stock.find(({ id }) => id === choice.collarId)!;
+        const outcome = kind.plan(dog, collar, stock, choice.choices, house.rules);
+        expect(outcome).toMatchObject({ keep: true, blocked: false });
+        expect(kind.planTone(outcome)).not.toBe('stop');
+      }),
+    );
+  });
+
+  it('tells every measure with its limit and rule, and every sentence for people, for whatever is on the bench', () => {
+    fc.assert(
+      fc.property(dogs, fc.nat(), (dog, pick) => {
+        if (kind.missing(dog).length > 0) return;
+        const { all } = kind.suggest(dog, stock, house);
+        if (all.length === 0) return;
+        const one = all[pick % all.length]!;
+        const collar = stock.find(({ id }) => id === one.collarId)!;
+        const outcome = kind.plan(dog, collar, stock, one.choices, house.rules);
+        // It goes into the record and comes back the same.
+        expect(JSON.parse(JSON.stringify(outcome))).toEqual(outcome);
+        const rows = kind.rows(dog, collar, one.choices, outcome, house.rules);
+        expect(rows.length).toBeGreaterThan(0);
+        for (const row of rows) {
+          expectReadable(row.what);
+          expect(row.rule.length).toBeGreaterThan(0);
+        }
+        expectReadable(kind.planSentence('Bracken', dog, collar, one.choices, outcome, null, speak));
+        expectReadable(kind.planVerdict(outcome));
+        for (const reason of kind.planReasons(outcome, speak)) expectReadable(reason.text);
+        // It ends the sentence «To buy: …».
+        expectReadable(`To buy: ${kind.wanted(dog, house, speak)}`);
+      }),
+    );
+  });
+
+  it('asks for what it needs, by name, and judges nothing without it', () => {
+    const blank = Object.fromEntries(
+      Object.entries(fc.sample(dogs, { numRuns: 1, seed: 7 })[0]!).map(([key, value]) => [key, /Mm$|Kg$/.test(key) ? null : value]),
+    );
+    const missing = kind.missing(blank as unknown as FittingDog);
+    expect(missing.length).toBeGreaterThan(0);
+    for (const sentence of missing) expect(sentence).toMatch(/^[A-Z].*\.$/);
+    const fit = fitKind(name, 'Bracken', blank as unknown as FittingDog, { [name]: stock }, house, speak);
+    expect(fit).toMatchObject({ tone: 'open', collarId: null, missing });
+  });
+
+  it('takes every answer its questions offer, and no other; whatever is answered gets one next step', () => {
+    // The prong asks once more when hair and hands contradict each other.
+    const furtherAnswers = name === 'prong' ? { gathered: null } : {};
+    const answersOf = fc.record(Object.fromEntries(kind.questions.map(({ id, answers }) => [id, fc.constantFrom(...answers.map(({ value }) => value))])));
+    fc.assert(
+      fc.property(dogs, answersOf, (dog, answers) => {
+        if (kind.missing(dog).length > 0) return;
+        const { choice } = kind.suggest(dog, stock, house);
+        if (!choice) return;
+        const parsed = kind.answers.safeParse({ ...answers, ...furtherAnswers });
+        expect(parsed.success).toBe(true);
+        const collar = stock.find(({ id }) => id === choice.collarId)!;
+        const on = kind.firstSetting(choice.choices);
+        const result = kind.check(dog, collar, choice.choices, on, parsed.data, [], house.rules);
+        expect(kind.setting.safeParse(kind.nextSetting(result)).success).toBe(true);
+        expect(JSON.parse(JSON.stringify(result))).toEqual(result);
+        expectReadable(kind.checkSentence(result, on));
+        expect(kind.checkSentence(result, on)).not.toMatch(/\b(raise|higher level|turn (it |the level )?up)\b/i);
+        if ((answers as Record<string, string>).breathing === 'not-free') expect(result.verdict).toBe('stop');
+        for (const reason of kind.checkReasons(result, speak)) expectReadable(reason.text);
+      }),
+    );
+    for (const { id } of kind.questions) {
+      const right = { ...Object.fromEntries(kind.questions.map((one) => [one.id, one.answers[0]!.value])), ...furtherAnswers };
+      expect(kind.answers.safeParse(right).success).toBe(true);
+      expect(kind.answers.safeParse({ ...right, [id]: 'perhaps' }).success).toBe(false);
+    }
+  });
+});
