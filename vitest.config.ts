@@ -1,3 +1,4 @@
+import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
 const unit = (name: string, include: string[]) => ({ test: { name, include, environment: 'node' as const } });
@@ -7,7 +8,8 @@ export default defineConfig({
     projects: [
       unit('core', ['core/**/*.test.ts']),
       unit('contract', ['contract/**/*.test.ts']),
-      unit('web', ['web/**/*.test.ts']),
+      // The drawings are components; they are rendered to text and measured.
+      { plugins: [vue()], ...unit('web', ['web/**/*.test.ts']) },
       unit('docs', ['docs/**/*.test.ts']),
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 40_000, hookTimeout: 30_000 } },
       { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
