@@ -1,0 +1,176 @@
+import { v7 as uuidv7 } from 'uuid';
+import type { Page } from '@playwright/test';
+import { enterDemo, expect, makeKennel, openDog, test } from './bench-hand.ts';
+import { put, tapedDog, WHOLE } from './known-dogs.ts';
+
+test('the last spare link goes to one of two browsers; the other is told, and the count still adds up', async ({ page, browser }) => {
+  const { email, password } = await makeKennel(page);
+  await put(page, `/api/collars/${uuidv7()}`, {
+    kind: 'prong',
+    name: 'Alder',
+    metal: null,
+    condition: 'sound',
+    measuredOn: '2026-03-01',
+    note: '',
+    retiredAt: null,
+    numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 },
+  });
+  await page.goto('/locker?show=links');
+  const bag = (one: Page) =>
+    one
+      .getByRole('row', { name: /^3.0 mm/ })
+      .getByRole('cell')
+      .nth(1);
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(bag(page)).toHaveText('1');
+
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await other.goto('/sign-in');
+  await other.getByLabel('E-mail').fill(email);
+  await other.getByLabel('Password').fill(password);
+  await other.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(other.getByRole('heading', { name: 'Add your first dog.' })).toBeVisible();
+  await other.goto('/locker?show=links');
+  for (const one of [page, other]) await one.getByRole('radio', { name: 'Scrapped' }).click();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(bag(page)).toHaveText('0');
+  await other.getByRole('button', { name: 'Write it down' }).click();
+  await expect(other.getByText('There are only 0 of 3.0 mm in the bag.').first()).toBeVisible();
+  await page.reload();
+  await expect(
+    page
+      .getByRole('row', { name: /^3.0 mm/ })
+      .getByRole('cell')
+      .last(),
+  ).toHaveText('= 14');
+  await context.close();
+});
+
+test('house rules show what a change would mean for which dogs before it is kept', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/house');
+  const change = page.getByRole('region', { name: 'What would change' });
+  await expect(change.getByText(/stand here before you keep it/)).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
+  const fern = change.getByRole('listitem').filter({ hasText: 'Fern, prong' });
+  await expect(fern).toContainText('2.25 mm prong, 15 links');
+  await expect(fern).toContainText('→ Between two sizes: «Alder», 3.0 mm prong, 11 links');
+  await page.getByLabel('Most slack of a prong at rest').fill('a lot');
+  await expect(page.getByText('This cannot be read as a number yet.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep the rules' })).toBeDisabled();
+  await page.getByLabel('Most slack of a prong at rest').fill('15');
+  await expect(change.getByRole('listitem').filter({ hasText: 'Bramble, prong, worn now' })).toBeVisible();
+});
+
+test('a collar of another kind is added with its own numbers; a range reversed gets a sentence and nothing is lost', async ({ page }) => {
+  await makeKennel(page);
+  await page.goto('/locker');
+  await page.getByRole('button', { name: 'Add a collar' }).click();
+  await page.getByRole('button', { name: 'Martingale', exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Willow');
+  await page.getByLabel('Main strap, shortest').fill('43');
+  await page.getByLabel('Main strap, longest').fill('28');
+  await page.getByLabel('Control loop, round its inside').fill('16 cm');
+  await page.getByLabel('Width').fill('1 1/2 in');
+  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByText('This must not be below «Main strap, shortest».')).toBeVisible();
+  await expect(page.getByLabel('Control loop, round its inside')).toHaveValue('16 cm');
+  await page.getByLabel('Main strap, shortest').fill('28');
+  await page.getByLabel('Main strap, longest').fill('43');
+  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByText('martingale 28.0 cm to 43.0 cm, 38 mm wide, cloth loop')).toBeVisible();
+});
+
+test('many dogs at once: a table with a byte order mark, semicolons, quotes and 200 columns; rows that cannot be read say so', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/many');
+  const extra = Array.from({ length: 190 }, (_none, n) => `spare ${n}`).join(';');
+  const table = [
+    `\uFEFF"Dog name";"High girth (cm)";Head;Weight;Coat depth;${extra}`,
+    `"Bracken; the first";39,8;47,2;29;2 mm;${';'.repeat(189)}`,
+    `Sedge;abc;47;28;;`,
+    ``,
+    `Fern;16 1/2 in;19 in;62 lb;;`,
+    `Tiny;3;47;28;;`,
+  ].join('\r\n');
+  await page.getByLabel('CSV file').setInputFiles({ name: 'dogs.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'utf8') });
+  await page.getByRole('button', { name: 'Size them' }).click();
+  await expect(page.getByText('2 dogs sized, 2 rows left out.')).toBeVisible();
+  const left = page.getByRole('region', { name: 'Rows left out' });
+  await expect(left.getByText('Row 3: The high girth «abc» cannot be read as a length.')).toBeVisible();
+  await expect(left.getByText(/Row 6: The high girth «3» cannot be/)).toBeVisible();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Take the fits as CSV' }).click()]);
+  const stream = await download.createReadStream();
+  let csv = '';
+  for await (const chunk of stream) csv += String(chunk);
+  expect(csv.split('\r\n').filter((line) => line.includes('Bracken; the first'))).toHaveLength(9);
+  expect(csv).toMatch(/Bracken; the first,Prong,Fits,/);
+});
+
+test('a large table shows its progress, leaves the page free, and can be stopped', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/many');
+  const rows = Array.from({ length: 120_000 }, (_none, n) => `Dog ${n},${38 + (n % 10)},${46 + (n % 10)},${20 + (n % 20)}`).join('\n');
+  await page.getByLabel('CSV file').setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(`name,high,head,weight\n${rows}`) });
+  await page.getByRole('button', { name: 'Size them' }).click();
+  await expect(page.getByText(/[1-9]\d* dogs so far/)).toBeVisible({ timeout: 30_000 });
+  // The page still answers while the worker works.
+  await page.getByRole('button', { name: /^Units: cm and kg/ }).click();
+  await expect(page.getByRole('button', { name: /^Units: in and lb/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Size them' })).toBeEnabled();
+});
+
+test('a lead is put in the locker with its size in feet, changed, and scrapped; bad sizes are told at the field', async ({ page }) => {
+  await makeKennel(page);
+  const dogId = await tapedDog(page, 'Bracken', 29, WHOLE);
+  await page.goto('/locker?show=gear');
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Old brown');
+  await page.getByLabel('Length').fill('four feet');
+  await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await page.getByLabel('Length').fill('4 ft');
+  await page.getByLabel('Width').fill('1/2 in');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const piece = page.getByRole('listitem').filter({ hasText: 'Old brown' });
+  await expect(piece).toContainText('1.22 m');
+  // The dog’s kit knows that it is there.
+  await page.goto(`/dogs/${dogId}`);
+  await expect(page.getByRole('region', { name: 'Kit' }).getByText('«Old brown» in the locker')).toBeVisible();
+  await page.goto('/locker?show=gear');
+  await piece.getByRole('button', { name: /Change/ }).click();
+  await page.getByRole('button', { name: 'Scrap it' }).click();
+  await expect(piece).toHaveCount(0);
+  await page.goto(`/dogs/${dogId}`);
+  await expect(page.getByRole('region', { name: 'Kit' }).getByText(/Old brown/)).toHaveCount(0);
+});
+
+test('what a dog no longer wears is set aside, taken back with one press, and both stay in the record', async ({ page }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble');
+  const fits = page.getByRole('region', { name: 'Fits' });
+  await expect(fits.getByRole('listitem')).toHaveCount(2);
+  await fits.getByRole('button', { name: 'Set aside the remote electronic' }).click();
+  await expect(fits.getByText('«Curlew» is set aside; its checks stay in the record.')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right).');
+  await fits.getByRole('button', { name: 'It is worn after all' }).click();
+  await expect(fits.getByRole('listitem')).toHaveCount(2);
+  const happened = page.getByRole('region', { name: 'What happened' });
+  await expect(happened.getByText('Remote electronic «Curlew» is no longer worn.')).toBeVisible();
+  await expect(happened.getByText('Remote electronic «Curlew» is worn again.')).toBeVisible();
+  await page.reload();
+  await expect(fits.getByRole('listitem')).toHaveCount(2);
+});
+
+test('a dog that wears two collars is checked in each by itself', async ({ page }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble');
+  const fits = page.getByRole('region', { name: 'Fits' });
+  await fits.getByRole('listitem').filter({ hasText: 'Curlew' }).getByRole('link', { name: 'Check' }).click();
+  await expect(page.getByRole('radiogroup', { name: 'Do both contacts touch skin?' })).toBeVisible();
+  await expect(page.getByRole('radiogroup', { name: 'Are both ears free?' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Prong', exact: true }).click();
+  await expect(page.getByRole('radiogroup', { name: 'Are both ears free?' })).toBeVisible();
+});

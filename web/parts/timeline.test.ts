@@ -1,0 +1,113 @@
+import type { DogPage, FitCheck, Plan, Taping } from '@banter/contract';
+import { contractSpeaker } from '@banter/core';
+import { describe, expect, it } from 'vitest';
+import { timelineOf } from './timeline.ts';
+import { goToStep, wornLine } from './worn-words.ts';
+
+const kept = {
+  dogId: 'd1',
+  personId: 'p1',
+  personName: 'Wenna Sedge',
+  recordedAt: '2026-03-02T12:00:00.000Z',
+  rules: { slackMaxMm: 25 },
+  coreVersion: '0.1.0',
+};
+const taping = (id: string, at: string, more: Partial<Taping> = {}) =>
+  ({
+    ...kept,
+    id,
+    at,
+    site: 'high',
+    basis: 'skin',
+    overCoat: false,
+    coatDepthMm: null,
+    tapedMm: 398,
+    typed: ['398', '39.8 cm'],
+    correctsId: null,
+    reasons: [],
+    result: { girthMm: 398, repeat: false },
+    ...more,
+  }) as unknown as Taping;
+const collar = { id: 'c1', name: 'Alder', numbers: { gaugeMm: 3, pitchMm: 31.2, insideGirthMm: 480, links: 13, closingMm: 28 } };
+const plan = {
+  ...kept,
+  id: 'f1',
+  kind: 'prong',
+  at: '2026-03-02T09:30:00.000Z',
+  note: 'To begin with.',
+  choices: { split: { left: 6, right: 5 }, start: null },
+  inputs: { collar },
+  outcome: { keep: true, blocked: false, judgement: { verdict: 'fits', reasons: [] }, reasons: [] },
+} as unknown as Plan;
+const page = (more: Partial<DogPage>): DogPage =>
+  ({ tapings: [], plans: [], checks: [], endings: [], screenings: [], lifts: [], ...more }) as unknown as DogPage;
+const told = (more: Partial<DogPage>) =>
+  timelineOf(
+    page(more),
+    contractSpeaker,
+    (mm) => `${mm / 10} cm`,
+    (site) => `${site} girth`,
+  );
+
+describe('what happened to a dog', () => {
+  it('stands newest first, whatever kind of thing it was, each with who and when', () => {
+    const entries = told({
+      tapings: [taping('t1', '2026-03-01T09:00:00.000Z'), taping('t2', '2026-03-09T09:00:00.000Z', { tapedMm: 402 })],
+      lifts: [{ ...kept, id: 'l1', item: 'windpipe', lifted: true, note: 'X-rayed, clear.', at: '2026-03-05T09:00:00.000Z' }] as unknown as DogPage['lifts'],
+      screenings: [
+        { ...kept, id: 's1', answers: { windpipe: 'yes', heart: 'no' }, note: '', at: '2026-03-04T09:00:00.000Z' },
+      ] as unknown as DogPage['screenings'],
+    });
+    expect(entries.map(({ id }) => id)).toEqual(['t2', 'l1', 's1', 't1']);
+    for (const { by } of entries) expect(by).toBe('Wenna Sedge');
+    expect(entries[1]).toMatchObject({ word: 'Lifted', note: 'X-rayed, clear.' });
+    expect(entries[1]!.title).toMatch(/^The stop was lifted: windpipe/);
+    expect(entries[2]).toMatchObject({ word: 'Screened', tone: 'mind' });
+    expect(entries[2]!.title).toMatch(/windpipe.*: yes$/);
+  });
+
+  it('shows a taping as it was read, over the coat or on the skin, and that it was corrected; the wrong one stays', () => {
+    const entries = told({
+      tapings: [
+        taping('t1', '2026-03-01T09:00:00.000Z', { tapedMm: 938 }),
+        taping('t2', '2026-03-01T09:05:00.000Z', { correctsId: 't1', basis: 'coat', overCoat: true } as Partial<Taping>),
+      ],
+    });
+    expect(entries.map(({ word, corrected }) => [word, corrected])).toEqual([
+      ['Taped again', false],
+      ['Taped', true],
+    ]);
+    expect(entries[0]!.title).toBe('high girth 39.8 cm over the coat');
+    expect(entries[0]!.note).toBe('Read: 398 · 39.8 cm');
+    expect(entries[0]!.rules).toEqual({ slackMaxMm: 25 });
+  });
+
+  it('tells that a fit was set aside, and that it was taken back', () => {
+    const ending = { ...kept, planId: 'f1', note: '', at: '2026-03-03T09:00:00.000Z' };
+    const entries = told({
+      plans: [plan],
+      endings: [
+        { ...ending, id: 'e1', ended: true },
+        { ...ending, id: 'e2', ended: false, at: '2026-03-03T09:00:04.000Z' },
+      ],
+    });
+    expect(entries.slice(0, 2).map(({ word, title }) => [word, title])).toEqual([
+      ['Taken back', 'Prong «Alder» is worn again.'],
+      ['Set aside', 'Prong «Alder» is no longer worn.'],
+    ]);
+    expect(entries[2]).toMatchObject({ tone: 'good', note: 'To begin with.' });
+    expect(entries[2]!.title).toContain('from «Alder»');
+  });
+});
+
+describe('what a dog wears, in one line', () => {
+  const check = { on: { left: 5, right: 5 } } as unknown as FitCheck;
+  it('is as it was planned, until it has been looked at on the dog', () => {
+    expect(wornLine({ plan, check: null }, contractSpeaker)).toBe('3.0 mm prong, 11 links (6 left, 5 right)');
+    expect(wornLine({ plan, check }, contractSpeaker)).toBe('3.0 mm prong, 10 links (5 left, 5 right)');
+  });
+  it('leads to the check of its own kind', () => {
+    expect(goToStep('d1', { goTo: 'check', kind: 'remote', tone: 'open', sentence: '' })).toBe('/dogs/d1/check?kind=remote');
+    expect(goToStep('d1', { goTo: 'tape', kind: null, tone: 'open', sentence: '' } as never)).toBe('/dogs/d1/tape');
+  });
+});
