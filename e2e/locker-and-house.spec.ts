@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { Page } from '@playwright/test';
-import { enterDemo, expect, makeKennel, openDog, test } from './bench-hand.ts';
+import { enterDemo, expect, makeKennel, openBench, openDog, test } from './bench-hand.ts';
 import { put, tapedDog, WHOLE } from './known-dogs.ts';
 
 test('the last spare link goes to one of two browsers; the other is told, and the count still adds up', async ({ page, browser }) => {
@@ -173,4 +173,27 @@ test('a dog that wears two collars is checked in each by itself', async ({ page 
   await expect(page.getByRole('radiogroup', { name: 'Are both ears free?' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Prong', exact: true }).click();
   await expect(page.getByRole('radiogroup', { name: 'Are both ears free?' })).toBeVisible();
+});
+
+test('a dog has a school of its own where it needs one, with the reason; the other dogs stay with the house', async ({ page }) => {
+  await enterDemo(page);
+  await openDog(page, 'Fern');
+  await page.getByRole('link', { name: 'Change', exact: true }).click();
+  await page.getByText('Otherwise than the house, for this dog').click();
+  await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByText('Not kept yet: something above needs another look.')).toBeVisible();
+  await page.getByLabel('Why').fill('Thick ruff; a finer one is lost in it.');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await openBench(page, 'Fern');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await openDog(page, 'Fern');
+  await page.getByRole('link', { name: 'Change', exact: true }).click();
+  await expect(page.getByLabel('Why')).toHaveValue('Thick ruff; a finer one is lost in it.');
+  await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'As the house' }).click();
+  await expect(page.getByLabel('Why')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await openBench(page, 'Fern');
+  await expect(page.getByText('3.0 mm sits between two sizes; 2.25 mm has a smaller link and lands inside.').first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Take out two links, one each side.');
 });

@@ -1,20 +1,7 @@
 <script setup lang="ts">
 /** Add a dog, or change one. What is typed is kept on this device until it is saved. */
 import { birthDateFault, Dog, DogFacts, PlacesPage, RecordId, z } from '@banter/contract';
-import {
-  BREEDS,
-  breedOf,
-  guessedWeightKg,
-  HOUSE_RULES,
-  houseRules,
-  type HouseRule,
-  type HouseRuleName,
-  HOUSE_SCHOOL_NAMES,
-  HOUSE_SCHOOL_OPTIONS,
-  HOUSE_SCHOOL_WORDS,
-  unusualWeight,
-  type HouseSchoolName,
-} from '@banter/core';
+import { BREEDS, breedOf, guessedWeightKg, unusualWeight } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -23,7 +10,7 @@ import { ageWords, bornFromAge, todayIn } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
-import RuleField from '../parts/RuleField.vue';
+import OwnHouse from '../parts/OwnHouse.vue';
 import TextField from '../parts/TextField.vue';
 import WeightField from '../parts/WeightField.vue';
 import { useDraft } from '../stores/draft.ts';
@@ -132,34 +119,6 @@ const placeAnswers = computed(() => [
   ...(places.data.value?.places ?? []).filter(({ retiredAt }) => retiredAt === null).map(({ id, name }) => ({ value: id, label: name })),
 ]);
 
-/** What holds for this dog otherwise than for the house. */
-function setSchool(name: HouseSchoolName, value: string | null) {
-  const own = draft.value.house ?? { schools: {}, rules: {}, note: '' };
-  const schools = { ...own.schools } as Record<string, unknown>;
-  if (value === null || value === '') delete schools[name];
-  else schools[name] = value;
-  const house = { ...own, schools: schools as typeof own.schools };
-  draft.value.house = Object.keys(schools).length === 0 && Object.keys(house.rules).length === 0 ? null : house;
-}
-/** The limits that a dog may have of its own: those of collars, not of the tape or the law. */
-const OWN_RULES = (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, { group }]) => !['tape', 'levels', 'screen'].includes(group));
-const houseRule = computed(() => houseRules({ ...session.kennel!.rules, ...(draft.value.house?.rules ?? {}) }));
-const asHouse = houseRules(session.kennel!.rules);
-function setRule(name: HouseRuleName, value: number | null | undefined) {
-  if (value === undefined) return;
-  const own = draft.value.house ?? { schools: {}, rules: {}, note: '' };
-  const rules = { ...own.rules };
-  if (value === null || value === asHouse[name]) delete rules[name];
-  else rules[name] = value;
-  draft.value.house = Object.keys(own.schools).length === 0 && Object.keys(rules).length === 0 ? null : { ...own, rules };
-}
-const schoolAnswers = (name: HouseSchoolName) => [
-  { value: '', label: 'As the house' },
-  ...HOUSE_SCHOOL_OPTIONS[name].map((value) => ({
-    value: value as string,
-    label: (HOUSE_SCHOOL_WORDS[name].options as Record<string, { name: string }>)[value]!.name,
-  })),
-];
 const weightG = ref<number | null>(null);
 const tried = ref(false);
 /** An unchanged rough age keeps its birth date, so that opening the form does not move it. */
@@ -313,34 +272,7 @@ function startAfresh() {
         <TextField v-model="draft.owner" label="Owner" :error="early('owner')" />
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
-      <details class="sheet mt-4" :open="draft.house !== null">
-        <summary class="font-display text-lg font-semibold">Otherwise than the house, for this dog</summary>
-        <p class="mt-1 text-soft">Where this dog needs another school than the kennel holds to. Kept with a note that says why.</p>
-        <div class="mt-3 space-y-4">
-          <ChoiceRow
-            v-for="name in HOUSE_SCHOOL_NAMES"
-            :key="name"
-            :model-value="(draft.house?.schools[name] as string | undefined) ?? ''"
-            :label="HOUSE_SCHOOL_WORDS[name].title"
-            :answers="schoolAnswers(name)"
-            quiet
-            @update:model-value="(value) => setSchool(name, value)"
-          />
-          <details>
-            <summary class="font-semibold">Limits for this dog alone</summary>
-            <RuleField
-              v-for="[name, row] in OWN_RULES"
-              :key="name"
-              :name="name"
-              :row="{ ...row, default: asHouse[name] }"
-              :value="houseRule[name]"
-              :error="keeping.errorAt(`house.rules.${name}`) || undefined"
-              @change="(value) => setRule(name, value)"
-            />
-          </details>
-          <TextField v-if="draft.house" v-model="draft.house.note" label="Why" :error="error('house.note')" />
-        </div>
-      </details>
+      <OwnHouse v-model="draft.house" :error="(path) => error(path)" class="mt-4" />
       <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and screen it'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
         <button
