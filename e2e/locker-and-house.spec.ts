@@ -185,6 +185,7 @@ test('a dog has a school of its own where it needs one, with the reason; the oth
   await expect(page.getByText('Not kept yet: something above needs another look.')).toBeVisible();
   await page.getByLabel('Why').fill('Thick ruff; a finer one is lost in it.');
   await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
   await openBench(page, 'Fern');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
   await openDog(page, 'Fern');
@@ -193,7 +194,16 @@ test('a dog has a school of its own where it needs one, with the reason; the oth
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'As the house' }).click();
   await expect(page.getByLabel('Why')).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
   await openBench(page, 'Fern');
   await expect(page.getByText('3.0 mm sits between two sizes; 2.25 mm has a smaller link and lands inside.').first()).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Take out two links, one each side.');
+  // Opened and left again, a form is no work of anybody’s: the next time it shows what is kept.
+  await page.goBack();
+  await openDog(page, 'Fern');
+  await page.getByRole('link', { name: 'Change', exact: true }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Fern');
+  await page.reload();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Fern');
+  await expect(page.getByText('Picked up where you left off.')).toHaveCount(0);
 });

@@ -45,13 +45,13 @@ const Draft = z.object({
   at: z.string().nullable(),
 });
 const begin = (): z.infer<typeof Draft> => ({ id: uuidv7(), planId: '', answers: {}, counts: {}, on: null, note: '', at: null });
-const { draft, restored, discard } = useDraft(`check.${dogId}.${wantedKind ?? 'latest'}`, Draft, begin);
+const { draft, restored, discard, settle } = useDraft(`check.${dogId}.${wantedKind ?? 'latest'}`, Draft, begin);
 
 // Answers belong to the collar they were given for: a new decision begins a new check.
 watch(plan, (now) => {
   if (!now || draft.value.planId === now.id) return;
   if (draft.value.planId !== '') discard();
-  draft.value = { ...draft.value, planId: now.id };
+  settle({ ...draft.value, planId: now.id });
 });
 /** What is on the dog: as set here, else what the last check's step leads to, else as planned. */
 const expectedOn = computed(
@@ -96,8 +96,7 @@ async function keep() {
   };
   const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
   if (!kept) return;
-  discard();
-  draft.value = { ...draft.value, planId: plan.value!.id };
+  settle({ ...begin(), planId: plan.value!.id });
   await load();
   await nextTick();
   heading.value?.focus();

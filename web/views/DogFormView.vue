@@ -71,7 +71,7 @@ const empty = (): Form => ({
   house: null,
   archivedAt: null,
 });
-const { draft, restored, discard } = useDraft(editing ? `dog.${editing}` : 'dog.new', Form, empty);
+const { draft, restored, discard, settle } = useDraft(editing ? `dog.${editing}` : 'dog.new', Form, empty);
 draft.value.weight = draft.value.massUnit === units.mass ? draft.value.weight : withUnit(draft.value.weight, draft.value.massUnit);
 watch(
   () => units.mass,
@@ -81,14 +81,14 @@ watch(
 
 const loaded = editing ? useLoad(() => `/api/dogs/${editing}`, Dog) : null;
 function fill(dog: Dog) {
-  draft.value = {
+  settle({
     ...dog,
     bornBy: dog.bornGuessed ? 'age' : 'date',
     bornOn: dog.bornGuessed ? '' : (dog.bornOn ?? ''),
     age: dog.bornGuessed && dog.bornOn ? ageWords(dog.bornOn, today) : '',
     weight: dog.weightG === null ? '' : units.weight(dog.weightG),
     massUnit: units.mass,
-  };
+  });
 }
 if (loaded) watch(loaded.data, (dog) => dog && !restored.value && fill(dog));
 
