@@ -88,8 +88,8 @@ const electronicKind = (
     check: electronicCheck(kind),
     sentence: (_dog, collar, { on }, speak) =>
       `«${collar.name}» with ${speak.gap(on.postMm!)} posts, strap at ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock.`,
-    line: (_numbers, on, _options, speak) => `${own.noun}, ${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock}`,
-    settingLine: (on, speak) => `${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock}`,
+    line: (_numbers, on, _options, speak) => `${own.noun}, ${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock`,
+    settingLine: (on, speak) => `${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock`,
     missingWords: (dog) => (dog.coatDepthMm === null ? ['Tape the coat’s depth, flattened: the posts go through it.'] : []),
     wanted: (dog, { rules }, speak) =>
       `a ${own.noun} with posts of ${speak.gap((dog.coatDepthMm ?? 0) + rules.postClearanceMm)} or a little more, a strap that takes ${speak.girth(dog.hairGirthMm! + fingerSlack(dog.hairGirthMm!, 2, dog.finger))}` +

@@ -1,10 +1,11 @@
-import { COLLAR_KIND_NAMES, collarKind, USUAL_HEAD_COLLAR_CHART, type CollarKindName } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, USUAL_HEAD_COLLAR_CHART, type CollarKindName, type Taping } from '@banter/contract';
 import { houseRules, houseSchools, type FittingDog, type House } from '@banter/core';
 import { createPinia } from 'pinia';
 import { describe, expect, it } from 'vitest';
 import { createSSRApp, type Component } from 'vue';
 import { renderToString } from 'vue/server-renderer';
 import type { DrawnCollar } from './drawn-collar.ts';
+import { neckTapeOf } from './neck-tape.ts';
 import { crossSection } from './shared/cross-sections.ts';
 import UnrolledNeck from './UnrolledNeck.vue';
 
@@ -98,5 +99,21 @@ describe('to scale', () => {
       return Math.max(...xs) - Math.min(...xs);
     };
     expect((await widthOf(600)) / (await widthOf(300))).toBeCloseTo(2, 6);
+  });
+});
+
+describe('the neck to draw', () => {
+  const tapedAt = (girthMm: number) => ({ result: { girthMm } }) as unknown as Taping;
+  it('has its taped length too, so that nothing of it is dashed once all of it is taped', async () => {
+    const all = { high: tapedAt(398), mid: tapedAt(442), base: tapedAt(500), 'neck-length': tapedAt(168) };
+    expect(neckTapeOf(all)).toEqual({ highMm: 398, midMm: 442, baseMm: 500, lengthMm: 168 });
+    const dashed = async (girths: object) =>
+      [...(await render(UnrolledNeck, { tape: neckTapeOf(girths), name: 'Bracken', collar: null, size: 'large' })).matchAll(/stroke-dasharray/g)].length;
+    expect(await dashed(all)).toBe(0);
+    expect(await dashed({ ...all, 'neck-length': undefined })).toBeGreaterThan(0);
+    expect(await dashed({ ...all, base: undefined })).toBeGreaterThan(0);
+  });
+  it('is none before the high girth is taped', () => {
+    expect(neckTapeOf({ base: tapedAt(500) })).toBeNull();
   });
 });

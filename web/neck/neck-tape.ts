@@ -1,12 +1,13 @@
 import type { Taping } from '@banter/contract';
 import type { NeckTape } from '@banter/core';
 
-/** The neck to draw from a dog's latest girths, on the skin where that is known; null while the high girth is not taped. */
+/** The neck to draw from a dog's latest girths, on the skin where that is known, and its length; null while the high girth is not taped. */
 export function neckTapeOf(girths: Partial<Record<Taping['site'], Taping>>): NeckTape | null {
   if (!girths.high) return null;
   return {
     highMm: girths.high.result.girthMm,
     midMm: girths.mid?.result.girthMm,
     baseMm: girths.base?.result.girthMm,
+    lengthMm: girths['neck-length']?.result.girthMm,
   };
 }
