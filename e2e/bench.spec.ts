@@ -65,7 +65,9 @@ test('the demo tells its cases on the dogs’ list', async ({ page }) => {
   await expect(row('Tansy').getByText('Do not use it on this dog: choose another kind of collar.')).toBeVisible();
   await expect(row('Wick').getByText('Tape again: the high girth may have been taken lower down.')).toBeVisible();
   await expect(row('Sorrel').getByText(/Size again\. By the newer tape: presses\./)).toBeVisible();
-  await expect(row('Bramble').getByText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right); remote collar, 12 mm posts, strap 46.7 cm, at 3 o’clock.')).toBeVisible();
+  await expect(
+    row('Bramble').getByText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right); remote collar, 12 mm posts, strap 46.7 cm, at 3 o’clock.'),
+  ).toBeVisible();
   await page.getByRole('searchbox').fill('fern');
   await expect(page.getByRole('link', { name: 'Bramble', exact: true })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Fern', exact: true })).toBeVisible();
