@@ -165,8 +165,8 @@ export {
 export { answersOfRecord, screenCollar, type ScreenAnswer, type ScreenFinding, type Screening, type ScreenResult } from './screen/screen-collar.ts';
 export { lawOf, type LawResult, type LawWord, type Place } from './screen/local-law.ts';
 
-export { SLIP_MATERIALS, slipSizer, type SlipMaterial, type SlipNumbers, type SlipOptions } from './collars/slip/fit-slip.ts';
-export { loopLetter, slipStrength } from './collars/slip/slip-strength.ts';
+export { slipSizer, type SlipNumbers, type SlipOptions } from './collars/slip/fit-slip.ts';
+export { loopLetter, SLIP_MATERIALS, slipStrength, type SlipMaterial } from './collars/slip/slip-strength.ts';
 export { SLIP_CHECK, SLIP_PUT_ON } from './collars/slip/check-slip.ts';
 export { clipOnSlipSizer, type ClipOnNumbers, type ClipOnOptions } from './collars/clip-on-slip/fit-clip-on-slip.ts';
 export { CLIP_ON_CHECK, CLIP_ON_PUT_ON } from './collars/clip-on-slip/check-clip-on-slip.ts';

@@ -1,6 +1,6 @@
 import { gap, girth, type FitRow } from '../../fit/fit-row.ts';
 import type { Sizer } from '../../fit/sizer.ts';
-import type { SlipMaterial } from '../slip/fit-slip.ts';
+import type { SlipMaterial } from '../slip/slip-strength.ts';
 import { slipStrength } from '../slip/slip-strength.ts';
 import { sizeClipOnSlip, type ClipOnReason, type ClipOnUse } from './size-clip-on-slip.ts';
 

@@ -2,10 +2,8 @@ import { gap, girth, type FitRow } from '../../fit/fit-row.ts';
 import type { Sizer } from '../../fit/sizer.ts';
 import { judgeSlip, recommendedSlip, slipReasons, type SlipSchool } from './size-slip.ts';
 import type { SlipReason } from './slip-reasons.ts';
-import { LONG_COAT_MM, slipStrength } from './slip-strength.ts';
+import { LONG_COAT_MM, slipStrength, type SlipMaterial } from './slip-strength.ts';
 
-export const SLIP_MATERIALS = ['chain', 'cord', 'leather'] as const;
-export type SlipMaterial = (typeof SLIP_MATERIALS)[number];
 
 /** A slip collar by its own numbers: ring to ring, the ring's inside, its material and the thickness of wire or cord; mm. */
 export type SlipNumbers = { lengthMm: number; ringMm: number; material: SlipMaterial; thickMm: number; longLink: boolean };

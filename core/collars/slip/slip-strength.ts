@@ -1,4 +1,5 @@
-import type { SlipMaterial } from './fit-slip.ts';
+export const SLIP_MATERIALS = ['chain', 'cord', 'leather'] as const;
+export type SlipMaterial = (typeof SLIP_MATERIALS)[number];
 
 /** A flattened coat from this depth on is a long one, for the choice of links; mm. From memory. */
 export const LONG_COAT_MM = 15;
