@@ -4,7 +4,6 @@ import { judgeSlip, recommendedSlip, slipReasons, type SlipSchool } from './size
 import type { SlipReason } from './slip-reasons.ts';
 import { LONG_COAT_MM, slipStrength, type SlipMaterial } from './slip-strength.ts';
 
-
 /** A slip collar by its own numbers: ring to ring, the ring's inside, its material and the thickness of wire or cord; mm. */
 export type SlipNumbers = { lengthMm: number; ringMm: number; material: SlipMaterial; thickMm: number; longLink: boolean };
 export type SlipOptions = { school: SlipSchool };
