@@ -156,3 +156,18 @@ describe.each(COLLAR_KIND_NAMES)('the kind %s, on any dog', (name) => {
     }
   });
 });
+
+describe('what to look for in a shop', () => {
+  const slip = collarKind('slip');
+  const [base] = fc.sample(dogs, { numRuns: 1, seed: 3 });
+  it('is the even length whose slack is nearest an inch and a half', () => {
+    // By hand: 398 + 38 + 20 = 456 mm, and 18 in are 457.2; its open loop of 437 passes a head of 400.
+    expect(slip.wanted({ ...base!, weightKg: 30, hairGirthMm: 398, headGirthMm: 400 }, house, speak)).toMatch(/^a slip of 457\.2 mm/);
+  });
+  it('is a clip-on slip where one that passes the head would hang too loose', () => {
+    // 525 mm pass a head of 505, so 22 in, 558.8 mm: 118.8 mm of gap on a neck of 420, over 63.5.
+    expect(slip.wanted({ ...base!, hairGirthMm: 420, headGirthMm: 505 }, house, speak)).toBe(
+      'a clip-on slip instead: a slip that passes the head would hang looser than 63.5 mm',
+    );
+  });
+});

@@ -1,5 +1,6 @@
 import {
   loopLetter,
+  recommendedSlip,
   SLIP_CHECK,
   SLIP_MATERIALS,
   SLIP_PUT_ON,
@@ -80,7 +81,10 @@ export const slipKind = madeUpKind({
   settingLine: (on, speak) => speak.girth(on.lengthMm!),
   missingWords: (dog) => (dog.headGirthMm === null ? ['Tape the head: a slip has to go over it.'] : []),
   wanted: (dog, { rules, schools }, speak) => {
-    const { lengthMm } = sizeSlip({ girthMm: dog.hairGirthMm!, headGirthMm: dog.headGirthMm!, ringMm: USUAL_RING_MM }, schools.slipSchool, rules);
+    const neck = { girthMm: dog.hairGirthMm!, headGirthMm: dog.headGirthMm! };
+    if (recommendedSlip(neck, USUAL_RING_MM, rules) === 'clip-on-slip')
+      return `a clip-on slip instead: a slip that passes the head would hang looser than ${speak.gap(rules.slipMaxMm)}`;
+    const { lengthMm } = sizeSlip({ ...neck, ringMm: USUAL_RING_MM }, schools.slipSchool, rules);
     const [low, high] = slipStrength(dog.weightKg ?? 20, 'chain');
     return `a slip of ${speak.girth(lengthMm)}, wire ${speak.gap(low)} to ${speak.gap(high)}`;
   },
