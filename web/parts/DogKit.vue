@@ -62,7 +62,7 @@ async function want(what: string, says: string) {
           <button
             v-else-if="piece.what !== 'snap' && piece.what !== 'pouch'"
             type="button"
-            class="block text-soft underline"
+            class="block text-left text-soft underline"
             @click="want(piece.what, piece.says)"
           >
             None in the locker: put it on the shopping list

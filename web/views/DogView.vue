@@ -114,11 +114,13 @@ async function putAway(away: boolean) {
           <ul class="mt-1 divide-y divide-line">
             <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
               <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
-              <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
-              <button type="button" class="text-soft underline" @click="setAside(fit, true)">
-                Set aside
-                <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
-              </button>
+              <span class="flex gap-4">
+                <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
+                <button type="button" class="text-soft underline" @click="setAside(fit, true)">
+                  Set aside
+                  <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
+                </button>
+              </span>
             </li>
           </ul>
           <p v-if="aside" role="status" class="mt-2 text-soft">
