@@ -1,5 +1,6 @@
 import { FLAT_HAND_FINGERS, fingerSlack, type Finger } from '../measure/finger-slack.ts';
 import type { CheckQuestion } from './check-question.ts';
+import type { Setting } from '../fit/sizer.ts';
 import type { SlackInterval } from './slack-interval.ts';
 
 /** How many fingers go under, laid flat side by side: the most that do. Common practice. */
@@ -30,4 +31,13 @@ export function slackOfFingersUnder(count: number, girthMm: number, finger: Fing
     lowMm: count === 0 ? -Infinity : fingerSlack(girthMm, count, finger),
     highMm: count >= FLAT_HAND_FINGERS ? Infinity : fingerSlack(girthMm, count + 1, finger),
   };
+}
+
+/**
+ * A strap that slides, let out (positive) or taken in by mm, to the whole millimetre; null when that is beyond its shortest or
+ * longest setting. `name` is the length of the make-up that is meant.
+ */
+export function slideStrap(on: Setting, name: string, byMm: number, [shortestMm, longestMm]: [number, number]): Setting | null {
+  const setMm = Math.round(on[name]! + byMm);
+  return setMm > longestMm + 1e-9 || setMm < shortestMm - 1e-9 ? null : { ...on, [name]: setMm };
 }

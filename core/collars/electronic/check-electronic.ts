@@ -1,5 +1,5 @@
 import type { CheckSpec } from '../../check/check-spec.ts';
-import { fingersUnderQuestion, slackOfFingersUnder } from '../../check/fingers-under.ts';
+import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS } from '../../check/shared-questions.ts';
 import { fingerSlack } from '../../measure/finger-slack.ts';
 import type { ElectronicNumbers, ElectronicOptions } from './fit-electronic.ts';
@@ -119,10 +119,7 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
       window: { lowMm: two, highMm: fingerSlack(girthMm, 3, dog.finger) },
       tightStep: 'let-out',
       looseStep: 'take-in',
-      move: (byMm) => {
-        const strapMm = Math.round(on.strapMm! + byMm);
-        return strapMm > numbers.strapMaxMm + 1e-9 || strapMm < numbers.strapMinMm - 1e-9 ? null : { ...on, strapMm };
-      },
+      move: (byMm) => slideStrap(on, 'strapMm', byMm, [numbers.strapMinMm, numbers.strapMaxMm]),
     };
   },
   steps: {

@@ -1,5 +1,5 @@
 import type { CheckSpec } from '../../check/check-spec.ts';
-import { fingersUnderQuestion, slackOfFingersUnder } from '../../check/fingers-under.ts';
+import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { fingerSlack } from '../../measure/finger-slack.ts';
 import type { HeadCollarNumbers, HeadCollarOptions } from './fit-head-collar.ts';
@@ -120,10 +120,7 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
       window: { lowMm: one, highMm: fingerSlack(girthMm, 2, dog.finger) },
       tightStep: 'let-out',
       looseStep: 'take-in',
-      move: (byMm) => {
-        const neckMm = Math.round(on.neckMm! + byMm);
-        return neckMm > numbers.neckMaxMm + 1e-9 || neckMm < numbers.neckMinMm - 1e-9 ? null : { ...on, neckMm };
-      },
+      move: (byMm) => slideStrap(on, 'neckMm', byMm, [numbers.neckMinMm, numbers.neckMaxMm]),
     };
   },
   steps: {

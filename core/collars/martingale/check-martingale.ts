@@ -1,5 +1,5 @@
 import type { CheckSpec } from '../../check/check-spec.ts';
-import { fingersUnderQuestion, slackOfFingersUnder } from '../../check/fingers-under.ts';
+import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, COMES_OVER, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { fingerSlack } from '../../measure/finger-slack.ts';
 import type { MartingaleNumbers, MartingaleOptions } from './fit-martingale.ts';
@@ -110,10 +110,7 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
       window: { lowMm: fingerSlack(girthMm, 2, dog.finger), highMm: Infinity },
       tightStep: 'let-out',
       looseStep: 'take-in',
-      move: (byMm) => {
-        const strapMm = Math.round(on.strapMm! + byMm);
-        return strapMm > numbers.strapMaxMm + 1e-9 || strapMm < numbers.strapMinMm - 1e-9 ? null : { ...on, strapMm };
-      },
+      move: (byMm) => slideStrap(on, 'strapMm', byMm, [numbers.strapMinMm, numbers.strapMaxMm]),
     };
   },
   steps: {
