@@ -30,3 +30,8 @@ export function fingerNotNarrower({ value, issues }: z.core.ParsePayload<{ finge
     issues.push({ code: 'custom', path: ['fingerWidthMm'], input: value.fingerWidthMm, message: 'A finger is not narrower than it is thick.' });
   }
 }
+
+/** A receiver along the strap, mm. */
+export const FootprintMm = z.number().positive().max(200);
+/** A clock place, whole or half hours from half past twelve (0.5) to twelve, the nape; 12.5 says half past twelve, too. */
+export const ClockPlace = between(0.5, 12.5).refine((clock) => Number.isInteger(clock * 2), 'A clock place is a whole or half hour.');

@@ -9,7 +9,8 @@ export { DOG_GRAMS, readMass, type ReadMass } from './units/read-mass.ts';
 export { exactLength, speakGap, speakGirth } from './units/speak-length.ts';
 export { speakMass } from './units/speak-mass.ts';
 export { benchSpeaker, contractSpeaker, type Speaker } from './units/speaker.ts';
-export { countOf, countWord } from './units/count-words.ts';
+export { countOf, countWord, listWords } from './units/count-words.ts';
+export { speakHours } from './units/speak-hours.ts';
 export { percent } from './units/percent.ts';
 
 export { wordReason, type Reason, type ReasonWords } from './reasons/reason.ts';
@@ -72,7 +73,7 @@ export {
   type RingPlace,
   type WorkingSide,
 } from './collars/prong/prong-hardware.ts';
-export { prongRows, RING_TRAVEL_MM } from './collars/prong/prong-rows.ts';
+export { prongRows } from './collars/prong/prong-rows.ts';
 export { COLLAR_DOUBT_WORDS, collarDoubts, type CollarDoubt } from './collars/prong/measure-collar.ts';
 export { PRONG_CHECK_QUESTIONS, PRONG_GATHER_TEST, PRONG_PUT_ON, type ProngCheckAnswers, type ProngQuestionId } from './collars/prong/fit-check-questions.ts';
 export { PRONG_CHECK_REASON_WORDS, type ProngCheckReason } from './collars/prong/fit-check-reasons.ts';
@@ -201,3 +202,68 @@ export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';
 export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/girth-profile.ts';
 export { placeOnNeck, spansOnNeck, unrollNeck, type NeckPoint, type OutlineEdge, type UnrolledNeck } from './neck/unrolled-neck.ts';
 export { scaleBar } from './neck/scale-bar.ts';
+
+export {
+  distinctPlaces,
+  CONTACT_PLACES,
+  hoursWorn,
+  rotateContacts,
+  type ContactWear,
+  type PlaceBar,
+  type Rotation,
+  type RotationCase,
+  type RotationPlace,
+} from './contacts/rotation.ts';
+export { clockWords, ROTATION_REASON_WORDS, type RotationReason } from './contacts/rotation-reasons.ts';
+export { latestLooks, placesOverlap, SKIN_GRADE_WORDS, SKIN_GRADES, skinFlags, type SkinFlag, type SkinGrade, type SkinLook } from './contacts/skin-flags.ts';
+export { DOG as DOG_JOINT, HAND as HAND_JOINT, rigRoutes, type RigPart, type RigRoutes } from './rig/rig-graph.ts';
+export {
+  collarParts,
+  LEASH_JOINT,
+  RIG_COLLARS,
+  RIG_JOINT_NAMES,
+  RIG_JOINTS,
+  RIG_PART_KIND_NAMES,
+  RIG_PART_KINDS,
+  rigPart,
+  type FittedRigPart,
+  type RigCollar,
+  type RigJoint,
+  type RigPartKindName,
+} from './rig/rig-parts.ts';
+export { freshId, RIG_TEMPLATES, rigOfTemplate, rigProposals, templatesFor, type RigProposal, type RigTemplate } from './rig/rig-templates.ts';
+export { judgeRig, RIG_REASON_TONES, RIG_REASON_WORDS, routeReasons, type RigOnDog, type RigReason } from './rig/rig-rules.ts';
+export { RING_TRAVEL_MM, ringAndSide, type RingAndSide } from './rig/ring-and-side.ts';
+export {
+  leaveOff,
+  rightOrder,
+  STACK_LAYERS,
+  STACK_REASON_TONES,
+  STACK_REASON_WORDS,
+  stackHeight,
+  stackOnNeck,
+  type StackedItem,
+  type StackItem,
+  type StackLayer,
+  type StackReason,
+} from './stack/stack.ts';
+export { wearsOf, type Span, type Wear, type WearEvent, type WearOddity } from './wear/wear-ledger.ts';
+export { askWhetherOff, WEAR_MARK_TONES, WEAR_MARK_WORDS, wearMarks, type WearContext, type WearMark } from './wear/wear-marks.ts';
+export { WEAR_STATE_WORDS, WEAR_STATES, WORN_AS, type WearState, type WornAs } from './wear/wear-states.ts';
+export { DEVICE_EVENT_NAMES, type DeviceEvent } from './device/device-event.ts';
+export { deviceAt, deviceLater, DRAIN_PERCENT_PER_HOUR, UNKNOWN_DEVICE, type DeviceState } from './device/device-state.ts';
+export {
+  contactQuality,
+  LOCK_OUT_SECONDS,
+  LONG_PRESS_SECONDS,
+  STAND_IN_COMMANDS,
+  STAND_IN_REFUSALS,
+  standIn,
+  type ContactQuality,
+  type StandInCommand,
+  type StandInProfile,
+  type StandInRefusal,
+} from './device/stand-in.ts';
+export { morningRoutine, ROUTINE_STEPS, type RoutineStep, type RoutineStepId } from './device/morning-routine.ts';
+export { SORE_STEPS, SORE_WORDS, soreStep, type SoreCase, type SoreStep } from './skin/rub-or-metal.ts';
+export { DOOR_LINES, doorCheck, type DoorFacts, type DoorLine, type DoorLineName, type DoorVerdict } from './door/door-check.ts';

@@ -5,6 +5,8 @@ import { fingerSlack } from './finger-slack.ts';
 import { headCollar } from './head-collar.ts';
 import { martingale } from './martingale.ts';
 import { prong } from './prong.ts';
+import { rig } from './rig.ts';
+import { rotation } from './rotation.ts';
 import { slip } from './slip.ts';
 import { strap } from './strap.ts';
 import { tape } from './tape.ts';
@@ -20,6 +22,8 @@ export const CALCULATIONS = {
   strap,
   'head-collar': headCollar,
   contacts,
+  rotation,
+  rig,
 } as const;
 
 export type CalculationName = keyof typeof CALCULATIONS;

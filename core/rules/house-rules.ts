@@ -32,6 +32,14 @@ export type HouseRules = {
   moveByHours: number;
   dayHours: number;
   restHours: number;
+  crateHours: number;
+  askOffHours: number;
+  skinLookDays: number;
+  chargePercent: number;
+  stackGapMm: number;
+  liveTravelMm: number;
+  bothTravelMm: number;
+  clipMassRatio: number;
   tapeSpreadMm: number;
   tapeSpreadRatio: number;
   tapeHighRatio: number;
@@ -44,13 +52,13 @@ export type HouseRules = {
 export type HouseRuleName = keyof HouseRules;
 
 /** What is measured by a rule, so that it can be shown in the kennel's units. */
-export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'days' | 'number';
+export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'days' | 'percent' | 'number';
 
 /** One row of the catalogue: the default, what it measures, where it belongs, why it is so, where it comes from. */
 export type HouseRule = {
   default: number | null;
   measure: HouseRuleMeasure;
-  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'screen' | 'levels';
+  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'wear' | 'stack' | 'rig' | 'screen' | 'levels';
   title: string;
   why: string;
   source: 'common practice' | 'from memory';
@@ -129,6 +137,34 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   moveByHours: rule('contacts', 'hours', 6, 'Move the receiver after', 'Contacts left in one place hurt the skin; four to six hours.'),
   dayHours: rule('contacts', 'hours', 12, 'Most wear in a day', 'The neck needs a rest.', 'from memory'),
   restHours: rule('contacts', 'hours', 48, 'Rest for a pink place', 'A place of grade 1 rests two days, or until a later check is clear.'),
+  chargePercent: rule('contacts', 'percent', 40, 'Charged enough for the day', 'A receiver that goes flat at work is a dog out of reach.', 'from memory'),
+  crateHours: rule('wear', 'hours', 3, 'A long absence in the crate', 'An electronic collar comes off in the crate for longer than this.'),
+  askOffHours: rule(
+    'wear',
+    'hours',
+    5,
+    'Ask whether a training collar is still on after',
+    'A collar for the walk or session that has been on this long was often taken off and not written down.',
+    'from memory',
+  ),
+  skinLookDays: rule(
+    'wear',
+    'days',
+    7,
+    'A look at the skin is good for',
+    'A rub shows within days; before the door somebody should have looked.',
+    'from memory',
+  ),
+  stackGapMm: rule('stack', 'gap', 6, 'Gap between two collars', 'So that one does not ride on the other.'),
+  liveTravelMm: rule(
+    'rig',
+    'gap',
+    152.4,
+    'Travel of the live ring',
+    'The leash hand moves 4 to 6 in before a prong closes; a backup must stay slack for all of it.',
+  ),
+  bothTravelMm: rule('rig', 'gap', 50.8, 'Travel with both rings', 'About 2 in.'),
+  clipMassRatio: rule('rig', 'ratio', 0.004, 'Most mass of a clip, as a share of the dog’s', 'A carabiner swings and weighs on a small neck.', 'from memory'),
   lawCheckDays: rule('screen', 'days', 365, 'A look at the local law is good for', 'Laws change; a year later it is asked again.'),
   pupDays: rule('screen', 'days', 183, 'Too young for pinch or stimulation under', 'Under about six months: no prong, no stimulation.'),
   ewmaLambda: rule('levels', 'number', 0.3, 'Weight of the newest level (EWMA)', 'Between a quick and a steady chart.', 'from memory'),

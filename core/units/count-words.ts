@@ -13,3 +13,12 @@ export function countOf(count: number, thing: string, things = `${thing}s`): str
 export function countWord(count: number): string {
   return WORDS[count] ?? String(count);
 }
+
+/**
+ * Things in a row as they are said: `a`, `a and b`, `a, b and c`.
+ *
+ * @example listWords(['9', '12', '3']) // '9, 12 and 3'
+ */
+export function listWords(things: readonly string[], joint = 'and'): string {
+  return things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} ${joint} ${things.at(-1)}`;
+}

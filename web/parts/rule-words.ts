@@ -13,6 +13,8 @@ export function sayRule(row: HouseRule, value: number | null, speak: Speaker): s
       return value < 1 ? percent(value) : value.toFixed(2);
     case 'hours':
       return `${value} h`;
+    case 'percent':
+      return `${value} %`;
     case 'days':
       return `${value} days`;
     default:

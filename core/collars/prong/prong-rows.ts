@@ -51,6 +51,3 @@ export function prongRows(judgement: LinksJudgement, collar: ProngCollar, headGi
     },
   ];
 }
-
-/** How far the leash hand moves before a prong closes, by its ring, in mm: live ring 4 to 6 in, both rings about 2 in. Common practice. */
-export const RING_TRAVEL_MM: Record<'live' | 'both', [number, number]> = { live: [101.6, 152.4], both: [45, 57] };

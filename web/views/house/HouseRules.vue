@@ -37,7 +37,10 @@ const groupNames: Record<HouseRule['group'], string> = {
   martingale: 'Martingale',
   'back-out': 'Backing out',
   'head collar': 'Head collar',
-  contacts: 'Contacts and wear',
+  contacts: 'Contacts',
+  wear: 'Wearing',
+  stack: 'Stack',
+  rig: 'Rig',
   screen: 'Screening and law',
   levels: 'Levels',
 };

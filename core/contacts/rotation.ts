@@ -1,0 +1,126 @@
+import { clearOfWindpipe, hoursApart, placeInSchool, type PlacementSchool } from '../neck/contact-place.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
+import { rotationReasons, type RotationReason } from './rotation-reasons.ts';
+import { placesOverlap, skinFlags, type SkinLook } from './skin-flags.ts';
+
+/** The places between which contacts are moved: the whole hours. Common practice. */
+export const CONTACT_PLACES = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
+
+/** A stretch during which contacts sat at a clock place; instants in ms since 1970, `to` null while they still do. */
+export type ContactWear = { clock: number; from: number; to: number | null };
+
+/** What a rotation is reckoned from: neck and footprint in mm, where it has been, what the skin looked like, and now in ms. */
+export type RotationCase = {
+  girthMm: number;
+  footprintMm: number;
+  school: PlacementSchool;
+  now: number;
+  worn: readonly ContactWear[];
+  skin: readonly SkinLook[];
+};
+
+/** Why a place is not allowed now; null when it is. */
+export type PlaceBar = 'school' | 'windpipe' | 'skin' | null;
+
+export type RotationPlace = {
+  clock: number;
+  allowed: boolean;
+  barred: PlaceBar;
+  /** Hours since an overlapping wear ended; 0 while one lasts; null when there was none. */
+  restedHours: number | null;
+};
+
+export type Rotation = {
+  places: RotationPlace[];
+  next: number | null;
+  /** When the present wear has to move, ms. */
+  moveBy: number | null;
+  /** Distinct places: the most allowed ones that do not overlap. */
+  distinct: number[];
+  /** Hours worn in the 24 h before now. */
+  wornHours: number;
+  capacityHours: number;
+  reasons: RotationReason[];
+};
+
+const HOUR_MS = 3_600_000;
+const DAY_HOURS = 24;
+/** Slack for floating point where a footprint just touches the windpipe, mm. */
+const ROUNDING_MM = 1e-9;
+
+/** Hours of the wears that lie within a span, both ms; two receivers at once count twice. */
+export function hoursWorn(worn: readonly ContactWear[], from: number, to: number): number {
+  const ms = worn.reduce((sum, wear) => sum + Math.max(0, Math.min(wear.to ?? to, to) - Math.max(wear.from, from)), 0);
+  return ms / HOUR_MS;
+}
+
+/** A largest set of places no two of which overlap, the lowest numbers where several are as large. */
+export function distinctPlaces(allowed: readonly number[], girthMm: number, footprintMm: number): number[] {
+  const clashes = allowed.map((a) => allowed.reduce((mask, b, index) => (placesOverlap(a, b, girthMm, footprintMm) ? mask | (1 << index) : mask), 0));
+  let best: number[] = [];
+  const add = (from: number, blocked: number, chosen: number[]) => {
+    if (chosen.length > best.length) best = chosen;
+    for (let index = from; index < allowed.length && chosen.length + allowed.length - index > best.length; index += 1) {
+      if ((blocked & (1 << index)) === 0) add(index + 1, blocked | clashes[index]!, [...chosen, allowed[index]!]);
+    }
+  };
+  add(0, 0, []);
+  return best;
+}
+
+/**
+ * Where the contacts go next, over the twelve whole hours: allowed by school, windpipe and skin, not overlapping the present
+ * place, rested longest (never worn first; of equals the nearest to 3 or 9, then the lower number). Null when a place is red or
+ * broken, or when none is left. Hours of wear left today are the distinct places times `moveByHours`, at most `dayHours`, less
+ * what was worn in the last 24 h. Common practice; geometry.
+ *
+ * @example rotateContacts({ girthMm: 400, footprintMm: 60, school: 'upper-half', now: 0, worn: [], skin: [] }, rules).next // 3
+ */
+export function rotateContacts(
+  { girthMm, footprintMm, school, now, worn, skin }: RotationCase,
+  rules: Pick<HouseRules, 'moveByHours' | 'dayHours' | 'restHours'>,
+): Rotation {
+  const overlap = (a: number, b: number) => placesOverlap(a, b, girthMm, footprintMm);
+  const flags = skinFlags(skin, now, rules);
+  const off = flags.some(({ grade }) => grade > 1);
+  const present = worn.find(({ to }) => to === null) ?? null;
+
+  /** Ms since an overlapping wear ended; null: never. */
+  const restedMs = (clock: number): number | null => {
+    const ends = worn.filter((wear) => overlap(clock, wear.clock)).map((wear) => wear.to ?? now);
+    return ends.length === 0 ? null : Math.max(0, now - Math.max(...ends));
+  };
+  const barredBy = (clock: number): PlaceBar => {
+    if (!placeInSchool(clock, school)) return 'school';
+    if (clearOfWindpipe(clock, girthMm, footprintMm) < -ROUNDING_MM) return 'windpipe';
+    return off || flags.some((flag) => overlap(clock, flag.clock)) ? 'skin' : null;
+  };
+  const rested = CONTACT_PLACES.map((clock) => ({ clock, barred: barredBy(clock), ms: restedMs(clock) }));
+  const places = rested.map(({ clock, barred, ms }): RotationPlace => ({
+    clock,
+    allowed: barred === null,
+    barred,
+    restedHours: ms === null ? null : ms / HOUR_MS,
+  }));
+
+  const besides = (clock: number) => Math.min(hoursApart(clock, 3), hoursApart(clock, 9));
+  const [next] = rested
+    .filter(({ clock, barred }) => barred === null && !(present && overlap(clock, present.clock)))
+    .sort((a, b) => (b.ms ?? Infinity) - (a.ms ?? Infinity) || besides(a.clock) - besides(b.clock) || a.clock - b.clock);
+
+  const distinct = distinctPlaces(
+    places.filter(({ allowed }) => allowed).map(({ clock }) => clock),
+    girthMm,
+    footprintMm,
+  );
+  const wornHours = hoursWorn(worn, now - DAY_HOURS * HOUR_MS, now);
+  const found = {
+    places,
+    next: next?.clock ?? null,
+    moveBy: present ? present.from + rules.moveByHours * HOUR_MS : null,
+    distinct,
+    wornHours,
+    capacityHours: Math.max(0, Math.min(distinct.length * rules.moveByHours, rules.dayHours) - wornHours),
+  };
+  return { ...found, reasons: rotationReasons(found, { flags, present, school, now, rules }) };
+}

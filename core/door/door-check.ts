@@ -1,0 +1,81 @@
+import type { FitTone } from '../fit/fit-row.ts';
+
+/** What is looked at before going out of the door, in the order it is read. */
+export const DOOR_LINES = ['stack', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const;
+export type DoorLineName = (typeof DOOR_LINES)[number];
+
+/** One line: how it stands, and a short sentence. `open`: not known; `none`: there is nothing of the kind on this dog. */
+export type DoorLine = { what: DoorLineName; tone: FitTone | 'none'; says: string };
+
+/** What is known of a dog about to go out; null wherever nothing has been recorded. */
+export type DoorFacts = {
+  stack: { tone: FitTone; says: string } | null;
+  /** Each collar that is worn, with what its last check found; null: never checked. */
+  fits: readonly { name: string; verdict: 'good' | 'adjust' | 'stop' | 'unclear' | null }[];
+  ring: { says: string } | null;
+  side: { says: string } | null;
+  rig: { tone: FitTone; says: string } | null;
+  /** Null: no electronic collar is among what is worn. */
+  contacts: { tone: FitTone; says: string } | null;
+  skin: { tone: FitTone; says: string } | null;
+  routine: { tone: FitTone; says: string } | null;
+  supervision: { tone: FitTone; says: string } | null;
+  electronic: boolean;
+};
+
+export type DoorVerdict = { go: boolean; tone: FitTone; sentence: string; lines: DoorLine[] };
+
+const FIT_TONES = { good: 'good', adjust: 'mind', stop: 'stop', unclear: 'open' } as const;
+const FIT_SAYS = { adjust: 'needs a change', stop: 'must come off', unclear: 'is not clear' } as const;
+
+function fitLine(fits: DoorFacts['fits']): DoorLine {
+  const bad = (['stop', 'adjust', 'unclear'] as const).map((verdict) => fits.find((fit) => fit.verdict === verdict)).find((fit) => fit !== undefined);
+  const unchecked = fits.find(({ verdict }) => verdict === null);
+  if (bad && bad.verdict !== 'unclear') return { what: 'fit', tone: FIT_TONES[bad.verdict!], says: `${bad.name} ${FIT_SAYS[bad.verdict as 'stop']}.` };
+  if (unchecked) return { what: 'fit', tone: 'open', says: `${unchecked.name} has not been checked on the dog.` };
+  if (bad) return { what: 'fit', tone: 'open', says: `${bad.name} ${FIT_SAYS.unclear}.` };
+  return fits.length === 0 ? { what: 'fit', tone: 'open', says: 'Nothing fitted.' } : { what: 'fit', tone: 'good', says: 'Checked on the dog: good.' };
+}
+
+const UNKNOWN: Record<DoorLineName, string> = {
+  stack: 'Nobody has laid out what goes on.',
+  fit: 'Nothing fitted.',
+  ring: 'No ring chosen.',
+  side: 'No side chosen.',
+  rig: 'The rig has not been put together.',
+  contacts: 'No place chosen.',
+  skin: 'Nobody has looked at the skin.',
+  routine: 'The morning routine has not been begun.',
+  supervision: 'Nobody has said who watches.',
+};
+
+/**
+ * Whether to go out of the door: only when every line is good. What is not known is open, never good; a line about an
+ * electronic collar counts only where one is worn. Common practice.
+ */
+export function doorCheck(facts: DoorFacts): DoorVerdict {
+  const line = (what: Exclude<DoorLineName, 'fit'>, known: { tone?: FitTone; says: string } | null): DoorLine =>
+    known ? { what, tone: known.tone ?? 'good', says: known.says } : { what, tone: 'open', says: UNKNOWN[what] };
+  const onlyElectronic = (what: 'contacts' | 'routine'): DoorLine =>
+    facts.electronic ? line(what, facts[what]) : { what, tone: 'none', says: 'No electronic collar.' };
+  const lines: DoorLine[] = [
+    line('stack', facts.stack),
+    fitLine(facts.fits),
+    line('ring', facts.ring),
+    line('side', facts.side),
+    line('rig', facts.rig),
+    onlyElectronic('contacts'),
+    line('skin', facts.skin),
+    onlyElectronic('routine'),
+    line('supervision', facts.supervision),
+  ];
+  const first = (tone: FitTone) => lines.find((one) => one.tone === tone);
+  const worst = first('stop') ?? first('mind') ?? first('open');
+  const count = lines.filter(({ tone }) => tone !== 'good' && tone !== 'none').length;
+  return {
+    go: worst === undefined,
+    tone: (worst?.tone ?? 'good') as FitTone,
+    sentence: worst === undefined ? 'Go: every line is good.' : count === 1 ? `Not yet: ${worst.says}` : `Not yet, ${count} things: ${worst.says}`,
+    lines,
+  };
+}

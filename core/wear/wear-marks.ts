@@ -1,0 +1,191 @@
+import type { FitTone } from '../fit/fit-row.ts';
+import type { ReasonWords } from '../reasons/reason.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
+import type { HouseSchools } from '../rules/house-schools.ts';
+import { clockWords } from '../contacts/rotation-reasons.ts';
+import { hoursWorn, type ContactWear } from '../contacts/rotation.ts';
+import { placesOverlap, type SkinLook } from '../contacts/skin-flags.ts';
+import { speakHours } from '../units/speak-hours.ts';
+import type { Span, Wear } from './wear-ledger.ts';
+import { WEAR_STATE_WORDS, type WearState, type WornAs } from './wear-states.ts';
+
+/** A rule of wearing that was broken, from when until when (ms); `to` null while it still is. */
+export type WearMark = { from: number; to: number | null } & (
+  | { code: 'unsupervised'; as: WornAs; state: WearState }
+  | { code: 'not-for-free-time' }
+  | { code: 'at-house-setting-only'; state: WearState }
+  | { code: 'off-in-the-crate' }
+  | { code: 'at-night'; as: WornAs }
+  | { code: 'long-in-the-crate'; hours: number }
+  | { code: 'place-over'; clock: number; hours: number }
+  | { code: 'day-over'; hours: number }
+  | { code: 'on-flagged-skin'; clock: number; flagged: number; grade: number }
+  | { code: 'skin-says-off'; clock: number; grade: number }
+);
+
+export const WEAR_MARK_TONES: Record<WearMark['code'], FitTone> = {
+  unsupervised: 'stop',
+  'not-for-free-time': 'mind',
+  'at-house-setting-only': 'mind',
+  'off-in-the-crate': 'mind',
+  'at-night': 'stop',
+  'long-in-the-crate': 'stop',
+  'place-over': 'stop',
+  'day-over': 'stop',
+  'on-flagged-skin': 'stop',
+  'skin-says-off': 'stop',
+};
+
+const AS_WORDS: Record<WornAs, string> = {
+  pinch: 'A prong',
+  closing: 'A slip',
+  nose: 'A head collar',
+  loop: 'A martingale',
+  strap: 'A flat collar',
+  contacts: 'An electronic collar',
+};
+
+export const WEAR_MARK_WORDS: ReasonWords<WearMark> = {
+  unsupervised: (r) => `${AS_WORDS[r.as]} is worn only while supervised, and the dog is ${WEAR_STATE_WORDS[r.state].name}: take it off.`,
+  'not-for-free-time': () => 'A prong is for the walk or the session, not for free time; only in its first days is it worn at home, watched.',
+  'at-house-setting-only': (r) =>
+    `A martingale on a dog that is ${WEAR_STATE_WORDS[r.state].name}: only at its house setting, with no loop that a paw or tooth can catch.`,
+  'off-in-the-crate': () => 'This house takes the flat collar off in the crate.',
+  'at-night': (r) => `${AS_WORDS[r.as]} is not worn at night: take it off.`,
+  'long-in-the-crate': (r) => `An electronic collar comes off in the crate for longer than ${speakHours(r.hours)}.`,
+  'place-over': (r) => `Its contacts have been at ${clockWords(r.clock)} for more than ${speakHours(r.hours)}: move it.`,
+  'day-over': (r) => `Worn more than ${speakHours(r.hours)} in 24 h: take it off.`,
+  'on-flagged-skin': (r) => `Its contacts are at ${clockWords(r.clock)}, on skin flagged at ${clockWords(r.flagged)} (grade ${r.grade}): move it.`,
+  'skin-says-off': (r) => `The skin at ${clockWords(r.clock)} is grade ${r.grade}: the collar stays off, and a vet is asked.`,
+};
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** What wearing is judged by: now, the nights of the kennel's zone as spans in ms, the dog's skin and neck, and the house. */
+export type WearContext = {
+  now: number;
+  nights: readonly { from: number; to: number }[];
+  skin: readonly SkinLook[];
+  girthMm: number | null;
+  /** Width of the contacts' footprint of the worn collar, mm; null where it has none. */
+  footprintMm: number | null;
+  rules: HouseRules;
+  schools: Pick<HouseSchools, 'crateSchool'>;
+};
+
+/** Which looks of the skin hold at what time: each until the next one at its place, a pink one for `restHours` at most. */
+function skinSpans(skin: readonly SkinLook[], rules: HouseRules): { clock: number; grade: number; from: number; to: number | null }[] {
+  const inOrder = [...skin].sort((a, b) => a.at - b.at || a.grade - b.grade);
+  return inOrder.flatMap((look, index) => {
+    if (look.grade === 0) return [];
+    const next = inOrder.slice(index + 1).find((later) => later.clock % 12 === look.clock % 12 && later.at >= look.at)?.at ?? null;
+    const rest = look.grade === 1 ? look.at + rules.restHours * HOUR_MS : null;
+    const to = next === null ? rest : rest === null ? next : Math.min(next, rest);
+    return to !== null && to <= look.at ? [] : [{ clock: look.clock, grade: look.grade, from: look.at, to }];
+  });
+}
+
+/** The stretch in which two spans run together, `to` null while they still do; null when they do not meet. */
+function together(a: { from: number; to: number | null }, b: { from: number; to: number | null }, now: number): { from: number; to: number | null } | null {
+  const from = Math.max(a.from, b.from);
+  const ends = [a.to, b.to].filter((to): to is number => to !== null);
+  const to = ends.length === 0 ? null : Math.min(...ends);
+  if (from >= Math.min(to ?? now, now)) return null;
+  return { from, to: to !== null && to > now ? null : to };
+}
+
+const UNSUPERVISED: readonly WearState[] = ['crated', 'alone', 'playing', 'overnight'];
+
+function stateMarks(span: Span<WearState>, as: WornAs, { now, rules, schools }: WearContext): WearMark[] {
+  const { from, to, value: state } = span;
+  const when = { from, to };
+  switch (as) {
+    case 'pinch':
+      if (state === 'supervised') return [{ code: 'not-for-free-time', ...when }];
+      return UNSUPERVISED.includes(state) ? [{ code: 'unsupervised', as, state, ...when }] : [];
+    case 'closing':
+    case 'nose':
+      return UNSUPERVISED.includes(state) ? [{ code: 'unsupervised', as, state, ...when }] : [];
+    case 'loop':
+      return UNSUPERVISED.includes(state) ? [{ code: 'at-house-setting-only', state, ...when }] : [];
+    case 'strap':
+      return state === 'crated' && schools.crateSchool === 'off-in-crate' ? [{ code: 'off-in-the-crate', ...when }] : [];
+    case 'contacts': {
+      if (state === 'overnight') return [{ code: 'at-night', as, ...when }];
+      const over = from + rules.crateHours * HOUR_MS;
+      return state === 'crated' && (to ?? now) > over ? [{ code: 'long-in-the-crate', hours: rules.crateHours, from: over, to }] : [];
+    }
+  }
+}
+
+/** When the hours worn in the 24 h before pass a limit within a wear, ms; null when they do not. They never fall while it is worn. */
+function dayOverAt(worn: readonly ContactWear[], from: number, end: number, hours: number): number | null {
+  const over = (at: number) => hoursWorn(worn, at - DAY_MS, at) > hours + 1e-9;
+  if (!over(end)) return null;
+  let low = from;
+  let high = end;
+  while (high - low > 1000) {
+    const middle = Math.floor((low + high) / 2);
+    if (over(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/**
+ * The rules of wearing that a wear breaks or has broken, from when until when. A mark without an end is an alarm now. The wears
+ * of the same dog's other electronic collars count for the hours of its day. Common practice; the limits are house rules.
+ */
+export function wearMarks(wear: Wear, as: WornAs, contactWears: readonly Wear[], context: WearContext): WearMark[] {
+  const { now, nights, rules, girthMm, footprintMm } = context;
+  const marks = wear.states.flatMap((span) => stateMarks(span, as, context));
+  // A martingale at its house setting, and a flat collar, may stay on through the night.
+  if (as !== 'strap' && as !== 'loop') {
+    for (const span of wear.states) {
+      // Who works a dog at night has it on a leash; a state of its own says so of those who sleep.
+      if (span.value === 'worked' || span.value === 'overnight' || (span.value !== 'supervised' && as !== 'contacts')) continue;
+      for (const night of nights) {
+        const both = together(span, night, now);
+        if (both) marks.push({ code: 'at-night', as, ...both });
+      }
+    }
+  }
+  if (as === 'contacts') {
+    for (const { value: clock, from, to } of wear.places) {
+      const over = from + rules.moveByHours * HOUR_MS;
+      if ((to ?? now) > over) marks.push({ code: 'place-over', clock, hours: rules.moveByHours, from: over, to });
+    }
+    const worn = contactWears.map(({ from, to }): ContactWear => ({ clock: 12, from, to: to === null ? now : to }));
+    const over = dayOverAt(worn, wear.from, wear.to ?? now, rules.dayHours);
+    if (over !== null) marks.push({ code: 'day-over', hours: rules.dayHours, from: over, to: wear.to });
+    for (const flag of skinSpans(context.skin, rules)) {
+      if (flag.grade > 1) {
+        const both = together(wear, flag, now);
+        if (both) marks.push({ code: 'skin-says-off', clock: flag.clock, grade: flag.grade, ...both });
+        continue;
+      }
+      for (const place of wear.places) {
+        if (girthMm === null || footprintMm === null || !placesOverlap(place.value, flag.clock, girthMm, footprintMm)) continue;
+        const both = together(place, flag, now);
+        if (both) marks.push({ code: 'on-flagged-skin', clock: place.value, flagged: flag.clock, grade: flag.grade, ...both });
+      }
+    }
+  } else if (as !== 'strap') {
+    for (const flag of skinSpans(context.skin, rules)) {
+      const both = flag.grade > 1 ? together(wear, flag, now) : null;
+      if (both) marks.push({ code: 'skin-says-off', clock: flag.clock, grade: flag.grade, ...both });
+    }
+  }
+  return marks.sort((a, b) => a.from - b.from);
+}
+
+/**
+ * Whether to ask if a collar is still on: a training collar that has been on for `askOffHours`, an electronic one for `dayHours`.
+ * A flat collar and a martingale may stay on. It is asked, never assumed.
+ */
+export function askWhetherOff(wear: Wear, as: WornAs, now: number, rules: Pick<HouseRules, 'askOffHours' | 'dayHours'>): boolean {
+  if (wear.to !== null || as === 'strap' || as === 'loop') return false;
+  const hours = as === 'contacts' ? rules.dayHours : rules.askOffHours;
+  return now - wear.from > hours * HOUR_MS;
+}
