@@ -41,7 +41,7 @@ export default ts.config(
   wall(['core/**/*.ts'], '^(?!\\.)|/(contract|server|web)/', 'core imports nothing but core.', {
     'no-restricted-globals': ['error', ...noClock.map((name) => ({ name, message: 'core has no clock, no page and no I/O: pass it in.' }))],
   }),
-  wall(['contract/**/*.ts'], '^(?!\\.|@banter/core$|zod$)|/(server|web)/', 'contract imports core and zod.'),
+  wall(['contract/**/*.ts'], '^(?!\\.|@banter/core$|zod$|luxon$)|/(server|web)/', 'contract imports core, zod and, for days in a zone, luxon.'),
   wall(
     ['server/**/*.ts'],
     '/web/|^vue|^pinia|^@banter/(core|contract)/.|\\.\\./(\\.\\./)*(core|contract)/',

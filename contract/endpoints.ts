@@ -3,16 +3,20 @@ import { z } from './plain-words.ts';
 import { FitsAnswer, FitsRequest } from './calc/fits.ts';
 import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
+import { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
 import { Dog, DogFacts } from './records/dog.ts';
+import { Dressing, DressingFacts } from './records/dressing.ts';
 import { Ending, NewEnding } from './records/ending.ts';
+import { Entry, EventsKept, NewEntry, NewEvent } from './records/event.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
-import { CollarsPage, DogPage, DogsPage, LockerPage, PlacesPage } from './records/pages.ts';
+import { CollarsPage, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, WearingPage } from './records/pages.ts';
 import { Place, PlaceFacts } from './records/place.ts';
 import { NewPlan, Plan } from './records/plan.ts';
 import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
+import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
 import { NewTaping, Taping } from './records/taping.ts';
 
 /** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
@@ -23,6 +27,9 @@ export type Endpoint = {
   signIn: boolean;
   versioned?: boolean;
   request?: z.ZodType;
+  /** What else than JSON it takes: an image, or lines of JSON; and whether it answers an image. */
+  takes?: 'image' | 'lines';
+  gives?: 'image';
   answer: z.ZodType | null;
 };
 
@@ -79,6 +86,40 @@ export const ENDPOINTS: readonly Endpoint[] = [
   },
   { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
+  { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
+  { method: 'get', path: '/api/wearing', summary: 'What is on which dog now, and what is wrong with that.', signIn: true, answer: WearingPage },
+  { method: 'get', path: '/api/bridges', summary: 'Programs that may tell events of this kennel’s devices.', signIn: true, answer: BridgesPage },
+  {
+    method: 'post',
+    path: '/api/events',
+    summary:
+      'Events, one JSON object a line (docs/device-events.md), told by a bridge with its key or by somebody signed in. Each is kept once, whatever the order.',
+    signIn: true,
+    request: NewEvent,
+    takes: 'lines',
+    answer: EventsKept,
+  },
+  {
+    method: 'put',
+    path: '/api/entries/{id}',
+    summary: 'Events told by a hand, kept together or not at all; the first one’s id is the entry’s.',
+    signIn: true,
+    request: NewEntry,
+    answer: Entry,
+  },
+  { method: 'get', path: '/api/photos/{id}', summary: 'A photo.', signIn: true, answer: z.string(), gives: 'image' },
+  {
+    method: 'put',
+    path: '/api/photos/{id}',
+    summary: 'Keeps a photo, once: JPEG, PNG or WebP, up to 15 MB. It is made anew, without what the camera wrote into it.',
+    signIn: true,
+    request: z.string(),
+    takes: 'image',
+    answer: Photo,
+  },
+  ...record('dressings', 'dressing', DressingFacts, Dressing, true),
+  ...record('skin-looks', 'look at the skin', NewSkinLook, SkinLook, false),
+  ...record('bridges', 'bridge', BridgeFacts, Bridge, true),
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),

@@ -15,6 +15,8 @@ export const PROBLEMS = {
   'email-taken': { status: 409, title: 'That e-mail already has a kennel.' },
   'too-large': { status: 413, title: 'The request is too large.' },
   'wrong-type': { status: 415, title: 'The request must be application/json.' },
+  'not-a-photo': { status: 415, title: 'That is no photo that can be read here: JPEG, PNG or WebP.' },
+  'wrong-key': { status: 401, title: 'That key is not known here, or has been taken back.' },
   'bad-input': { status: 422, title: 'Something in the request is not right.' },
   'too-many': { status: 429, title: 'Too many requests; wait a little.' },
   unexpected: { status: 500, title: 'Something went wrong here. It has been noted.' },

@@ -167,7 +167,7 @@ export { answersOfRecord, screenCollar, type ScreenAnswer, type ScreenFinding, t
 export { lawOf, type LawResult, type LawWord, type Place } from './screen/local-law.ts';
 
 export { slipSizer, type SlipNumbers, type SlipOptions } from './collars/slip/fit-slip.ts';
-export { loopLetter, SLIP_MATERIALS, slipStrength, type SlipMaterial } from './collars/slip/slip-strength.ts';
+export { loopLetter, SLIP_MATERIALS, slipStrength, slipWidthMm, type SlipMaterial } from './collars/slip/slip-strength.ts';
 export { SLIP_CHECK, SLIP_PUT_ON } from './collars/slip/check-slip.ts';
 export { clipOnSlipSizer, type ClipOnNumbers, type ClipOnOptions } from './collars/clip-on-slip/fit-clip-on-slip.ts';
 export { CLIP_ON_CHECK, CLIP_ON_PUT_ON } from './collars/clip-on-slip/check-clip-on-slip.ts';
@@ -189,6 +189,8 @@ export { HEAD_COLLAR_CHECK, HEAD_COLLAR_PUT_ON } from './collars/head-collar/che
 export {
   ELECTRONIC_REASON_WORDS,
   electronicSizer,
+  RECEIVER_STRAP_MM,
+  RECEIVER_WIDTH_MM,
   STIMULATION_MODES,
   type ElectronicNumbers,
   type ElectronicOptions,

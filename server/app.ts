@@ -7,9 +7,11 @@ import { SESSION_MS, SessionStore } from './data/session-store.ts';
 import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
+import { eventRoutes } from './http/event-routes.ts';
 import { contentPolicy, sameOriginOnly } from './http/guards.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
+import { photoRoutes } from './http/photo-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
 
 export const COOKIE_NAME = 'banter.session';
@@ -75,6 +77,8 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       signUpsPerHour: limits.signUpsPerHour ?? 30,
       cookieName: COOKIE_NAME,
     }),
+    eventRoutes(dataSource),
+    photoRoutes(dataSource),
     recordRoutes(dataSource),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));

@@ -6,6 +6,7 @@ import {
   clipOnSlipSizer,
   SLIP_MATERIALS,
   sizeClipOnSlip,
+  slipWidthMm,
   type ClipOnNumbers,
 } from '@banter/core';
 import { LengthMm } from '../measures.ts';
@@ -25,6 +26,8 @@ export const clipOnSlipKind = madeUpKind({
   about: 'Opens at the neck and clips to a floating ring, so it sits high whatever the head; longer, it is a prong’s backup.',
   purposes: ['training', 'holding', 'backup'],
   hazards: ['closes', 'neck-load'],
+  // A backup hangs below what trains.
+  onNeck: { layer: ({ options }) => (options.use === 'backup' ? 'holding' : 'training'), wornAs: 'closing', rigAs: 'clip-on-slip', widthMm: slipWidthMm },
   needs: ['high'],
   helps: [],
   schools: ['clipOnUse'],

@@ -9,8 +9,11 @@ import type {
   HouseRules,
   HouseSchoolName,
   Reason,
+  RigCollar,
   Speaker,
+  StackLayer,
   TapeSite,
+  WornAs,
 } from '@banter/core';
 import type { z } from '../plain-words.ts';
 
@@ -71,6 +74,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   about: string;
   purposes: readonly Purpose[];
   hazards: readonly Hazard[];
+  /** How it lies on a neck among others: its layer by what it is for, what wearing it is held to, what a rig finds on it, and its band’s width down the neck, mm. */
+  onNeck: { layer: (choices: Choices) => StackLayer; wornAs: WornAs; rigAs: RigCollar; widthMm: (numbers: Numbers) => number };
   /** What has to be taped for it, in the order the hands go; what would help in `helps`. */
   needs: readonly TapeSite[];
   helps: readonly TapeSite[];

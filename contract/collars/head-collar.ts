@@ -13,6 +13,7 @@ export const headCollarKind = madeUpKind({
   about: 'Steers by the nose, without strength.',
   purposes: ['walking'],
   hazards: ['nose-loop'],
+  onNeck: { layer: () => 'training', wornAs: 'nose', rigAs: 'head-collar', widthMm: ({ widthMm }) => widthMm },
   needs: ['high', 'muzzle', 'stop', 'muzzle-length'],
   helps: ['head'],
   schools: ['noseSchool', 'headCollarSchool'],

@@ -37,6 +37,7 @@ type Parts<Numbers, Options, Reason extends { code: string }> = Pick<
   | 'about'
   | 'purposes'
   | 'hazards'
+  | 'onNeck'
   | 'needs'
   | 'helps'
   | 'schools'

@@ -34,6 +34,7 @@ export const martingaleKind = madeUpKind({
   about: 'Closes only as far as its strap is set: holds a dog that would back out, without closing further.',
   purposes: ['walking', 'holding', 'training'],
   hazards: ['neck-load', 'warns-by-sound'],
+  onNeck: { layer: () => 'training', wornAs: 'loop', rigAs: 'martingale', widthMm: ({ widthMm }) => widthMm },
   needs: ['high', 'head'],
   helps: ['mid'],
   schools: ['martingaleSchool'],

@@ -10,6 +10,7 @@ import {
   sizeSlip,
   slipSizer,
   slipStrength,
+  slipWidthMm,
   type SlipNumbers,
 } from '@banter/core';
 import { LengthMm, PartMm } from '../measures.ts';
@@ -39,6 +40,7 @@ export const slipKind = madeUpKind({
   about: 'Goes over the head, closes as far as it is pulled and lets go when the leash does: teaches, and holds.',
   purposes: ['training', 'holding'],
   hazards: ['closes', 'neck-load', 'warns-by-sound'],
+  onNeck: { layer: () => 'training', wornAs: 'closing', rigAs: 'slip', widthMm: slipWidthMm },
   needs: ['high', 'head'],
   helps: ['coat-depth'],
   schools: ['slipSchool'],

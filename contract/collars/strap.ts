@@ -55,6 +55,7 @@ const strapKind = (
     about: own.about,
     purposes: own.purposes,
     hazards: ['neck-load'],
+    onNeck: { layer: () => 'holding', wornAs: 'strap', rigAs: kind, widthMm: ({ widthMm }) => widthMm },
     needs: ['high'],
     helps: ['head'],
     schools: own.schools,

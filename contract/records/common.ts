@@ -1,11 +1,11 @@
 import { z } from '../plain-words.ts';
 
 /** Id of a record: a UUID of version 7, made by whoever creates the record. */
-export const RecordId = z.uuid({ version: 'v7' });
+export const RecordId = z.uuid({ version: 'v7' }).toLowerCase();
 export type RecordId = z.infer<typeof RecordId>;
 
-/** An instant in UTC, ISO 8601. */
-export const Instant = z.iso.datetime();
+/** An instant in UTC, ISO 8601; taken to the millisecond, so that the same instant is the same text however it was written. */
+export const Instant = z.iso.datetime().overwrite((text) => (Number.isNaN(Date.parse(text)) ? text : new Date(text).toISOString()));
 
 /** A line of text: trimmed ends are refused only when nothing is left. Control characters are refused. */
 export const line = (longest: number) =>

@@ -1,13 +1,19 @@
+import { WEAR_STATES } from '@banter/core';
+import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
+import { Instant, RecordId } from './common.ts';
 import { Dog } from './dog.ts';
+import { Dressing } from './dressing.ts';
 import { Ending } from './ending.ts';
+import { NeckEvent } from './event.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
 import { LinkBalance, LinkMove } from './link-move.ts';
 import { Place } from './place.ts';
 import { Plan } from './plan.ts';
 import { Lift, Screening } from './screening.ts';
+import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
 
 /** A dog with what its card shows: the latest measure of each site, its fits as they stand, and its screening. */
@@ -38,6 +44,37 @@ export const DogPage = z.object({
   links: z.array(LinkBalance),
 });
 export type DogPage = z.infer<typeof DogPage>;
+
+/**
+ * A dog with its whole record and how it is dressed: its stack and rig, every look at its skin, and the events of its own and of
+ * its collars of the last sixty days, with those of any wear that has lasted longer.
+ */
+export const NeckPage = z.object({
+  ...DogPage.shape,
+  dressing: Dressing.nullable(),
+  events: z.array(NeckEvent),
+  skinLooks: z.array(SkinLook),
+  /** Names of the dogs that events speak of. */
+  dogNames: z.record(z.string(), z.string()),
+});
+export type NeckPage = z.infer<typeof NeckPage>;
+
+/** Something that is on a dog now: since when, how it is watched, where its contacts sit, and the rules it breaks, in words. */
+export const WearingNow = z.object({
+  dogId: RecordId,
+  dogName: z.string(),
+  collarId: RecordId,
+  collarName: z.string(),
+  kind: z.enum(COLLAR_KIND_NAMES),
+  from: Instant,
+  state: z.enum(WEAR_STATES),
+  clock: z.number().nullable(),
+  ask: z.boolean(),
+  alarms: z.array(z.object({ code: z.string(), tone: z.enum(['good', 'mind', 'stop', 'open']), text: z.string(), from: Instant })),
+});
+export type WearingNow = z.infer<typeof WearingNow>;
+export const WearingPage = z.object({ wearing: z.array(WearingNow) });
+export type WearingPage = z.infer<typeof WearingPage>;
 
 export const CollarsPage = z.object({ collars: z.array(Collar) });
 export type CollarsPage = z.infer<typeof CollarsPage>;

@@ -1,16 +1,21 @@
 import { DataSource } from 'typeorm';
+import { BridgeEntity } from './entities/bridge.ts';
 import { CollarEntity } from './entities/collar.ts';
 import { DogEntity } from './entities/dog.ts';
+import { DressingEntity } from './entities/dressing.ts';
 import { EndingEntity } from './entities/ending.ts';
+import { EventEntity } from './entities/event.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
 import { KennelEntity } from './entities/kennel.ts';
 import { LinkMoveEntity } from './entities/link-move.ts';
 import { PersonEntity } from './entities/person.ts';
+import { PhotoEntity } from './entities/photo.ts';
 import { PlaceEntity } from './entities/place.ts';
 import { PlanEntity } from './entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from './entities/screening.ts';
 import { SessionEntity } from './entities/session.ts';
+import { SkinLookEntity } from './entities/skin-look.ts';
 import { TapingEntity } from './entities/taping.ts';
 import { migrations } from './migrations/index.ts';
 
@@ -41,6 +46,11 @@ export function makeDataSource(url: string): DataSource {
       GearEntity,
       WantEntity,
       LinkMoveEntity,
+      DressingEntity,
+      PhotoEntity,
+      SkinLookEntity,
+      BridgeEntity,
+      EventEntity,
     ],
     migrations,
     migrationsTransactionMode: 'none',

@@ -197,3 +197,67 @@ describe('calculations without a screen', () => {
     expect(statuses).toEqual([200, 200, 200, 429, 429]);
   });
 });
+
+describe('where contacts go, and what a rig hangs on', () => {
+  const rotation = { girthMm: 480, footprintMm: 60, school: 'upper-half', now: '2026-03-29T09:00:00Z', worn: [], skin: [] };
+  const worn = (clock: number, from: string, to: string | null) => ({ clock, from: `2026-03-${from}Z`, to: to && `2026-03-${to}Z` });
+
+  it('rotation: never worn first, nearest to 3 or 9; the present place and its skin are left alone', async () => {
+    const first = (await ask('rotation', rotation)).body;
+    expect(first).toMatchObject({ next: 3, moveBy: null, capacityHours: 12 });
+    expect(first.places.map((place: { clock: number }) => place.clock)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]);
+    const second = (await ask('rotation', { ...rotation, worn: [worn(3, '29T05:00:00', null)] })).body;
+    expect(second).toMatchObject({ next: 9, moveBy: '2026-03-29T11:00:00.000Z', capacityHours: 8 });
+    expect(second.places[2]).toEqual({ clock: 3, allowed: true, restedHours: 0 });
+    const red = (await ask('rotation', { ...rotation, skin: [{ clock: 2.5, grade: 2, at: '2026-03-01T00:00:00Z' }] })).body;
+    expect(red).toMatchObject({ next: null, capacityHours: 0 });
+    expect(red.reasons.map(({ code }: { code: string }) => code)).toContain('skin-off');
+    const shorter = (await ask('rotation', { ...rotation, rules: { moveByHours: 1, dayHours: 4, restHours: 1 } })).body;
+    expect(shorter.capacityHours).toBe(4);
+  });
+
+  it('rotation refuses what cannot have happened, at its place', async () => {
+    const refused: [object, string][] = [
+      [{ worn: [worn(3, '29T05:00:00', '29T04:00:00')] }, 'worn[0].to'],
+      [{ worn: [worn(3, '29T10:00:00', null)] }, 'worn[0].from'],
+      [{ worn: [worn(3, '28T05:00:00', null), worn(9, '29T05:00:00', null)] }, 'worn[1].to'],
+      [{ worn: [worn(3.25, '28T05:00:00', null)] }, 'worn[0].clock'],
+      [{ skin: [{ clock: 3, grade: 4, at: '2026-03-01T00:00:00Z' }] }, 'skin[0].grade'],
+      [{ skin: [{ clock: 3, grade: 1, at: '2026-03-30T00:00:00Z' }] }, 'skin[0].at'],
+      [{ girthMm: 99 }, 'girthMm'],
+      [{ school: 'anywhere' }, 'school'],
+      [{ now: 'this morning' }, 'now'],
+    ];
+    for (const [more, path] of refused) {
+      const response = await ask('rotation', { ...rotation, ...more });
+      expect(response.status, path).toBe(422);
+      expect(response.body.errors.map((error: { path: string }) => error.path)).toContain(path);
+    }
+  });
+
+  const part = (id: string, from: string, to: string) => ({ id, kind: id, from, to });
+  const prong = [part('leash', 'hand', 'live'), part('swivel', 'live', 'c1'), part('chain', 'c1', 'c2'), part('links', 'c2', 'dog')];
+  const backed = [...prong, part('clip', 'c2', 'flatRing'), part('flat collar', 'flatRing', 'dog')];
+
+  it('rig: the open examples of the contract', async () => {
+    expect((await ask('rig', { parts: prong })).body).toMatchObject({ sound: false, singlePoints: ['leash', 'swivel', 'chain', 'links'] });
+    expect((await ask('rig', { parts: backed })).body).toMatchObject({ sound: false, singlePoints: ['leash', 'swivel', 'chain'] });
+    const two = (await ask('rig', { parts: [...backed, part('second leash', 'hand', 'flatRing')] })).body;
+    expect(two).toMatchObject({ sound: true, singlePoints: [] });
+    expect(two.routes).toHaveLength(2);
+  });
+
+  it('rig: loops and loose ends are answered and named; nothing that leads to the dog is an answer, too', async () => {
+    const loose = (await ask('rig', { parts: [...prong, part('tag', 'c1', 'c1'), part('dangling', 'live', 'nowhere')] })).body;
+    expect(loose).toMatchObject({ sound: false, singlePoints: ['leash', 'swivel', 'chain', 'links'], loose: ['tag', 'dangling'] });
+    expect(loose.reasons.map(({ code }: { code: string }) => code)).toContain('loose-end');
+    const apart = (await ask('rig', { parts: [part('leash', 'hand', 'live')] })).body;
+    expect(apart).toMatchObject({ sound: false, singlePoints: [], routes: [] });
+    expect(apart.reasons).toMatchObject([{ code: 'not-connected' }]);
+  });
+
+  it('rig refuses two parts of one id, and none at all', async () => {
+    expect((await ask('rig', { parts: [part('a', 'hand', 'dog'), part('a', 'hand', 'dog')] })).body.errors).toMatchObject([{ path: 'parts[1].id' }]);
+    expect((await ask('rig', { parts: [] })).status).toBe(422);
+  });
+});

@@ -75,6 +75,11 @@ export const limitSignUps = (perHour: number): RequestHandler => limit(60 * MINU
 
 export const limitCalculations = (perMinute: number): RequestHandler => limit(MINUTE_MS, perMinute);
 
+/** Lines of events that one address may send in a minute. */
+export const limitEvents: RequestHandler = limit(MINUTE_MS, 600);
+/** Photos that one address may send in a minute: each is made anew, which takes its time. */
+export const limitPhotos: RequestHandler = limit(MINUTE_MS, 60);
+
 /** Lets only people who are signed in through. */
 export const signedIn: RequestHandler = (request, _response, next) => {
   if (!request.session.personId || !request.session.kennelId) throw new Failure('not-signed-in');

@@ -7,11 +7,14 @@ const schemaOf = (schema: z.ZodType, io: 'input' | 'output') => {
 
 const problemContent = { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } };
 
+const bodyType = ({ takes }: Endpoint) => (takes === 'image' ? 'image/*' : takes === 'lines' ? 'application/x-ndjson' : 'application/json');
+
 function failuresOf(endpoint: Endpoint): string[] {
   return [
     ...(endpoint.request ? ['400', '413', '422'] : []),
     ...(endpoint.signIn ? ['401', '404'] : []),
-    ...(endpoint.method === 'put' ? ['409'] : []),
+    ...(endpoint.method === 'put' && endpoint.takes === undefined ? ['409'] : []),
+    ...(endpoint.takes === 'image' ? ['415'] : []),
     '429',
     '503',
   ];
@@ -54,10 +57,15 @@ function operationOf(endpoint: Endpoint): object {
       .replace(/[{}]/g, '')}`,
     summary: endpoint.summary,
     ...(parameters.length > 0 ? { parameters } : {}),
-    ...(endpoint.request ? { requestBody: { required: true, content: { 'application/json': { schema: schemaOf(endpoint.request, 'input') } } } } : {}),
+    ...(endpoint.request ? { requestBody: { required: true, content: { [bodyType(endpoint)]: { schema: schemaOf(endpoint.request, 'input') } } } } : {}),
     responses: {
       ...(endpoint.answer
-        ? { '200': { description: 'Done.', content: { 'application/json': { schema: schemaOf(endpoint.answer, 'output') } } } }
+        ? {
+            '200': {
+              description: 'Done.',
+              content: { [endpoint.gives === 'image' ? 'image/jpeg' : 'application/json']: { schema: schemaOf(endpoint.answer, 'output') } },
+            },
+          }
         : { '204': { description: 'Done.' } }),
       ...Object.fromEntries(failuresOf(endpoint).map((status) => [status, { description: titles(status), content: problemContent }])),
     },

@@ -1,5 +1,6 @@
 import { fieldErrors, RecordId, type z } from '@banter/contract';
 import express, { type Request, type RequestHandler } from 'express';
+import { PHOTO_LIMIT } from '../services/photos.ts';
 import { Failure } from '../services/failure.ts';
 
 /** Requests of Banter's are not larger than this. */
@@ -35,6 +36,13 @@ export const readJson: RequestHandler[] = [
   },
   express.json({ limit: BODY_LIMIT, strict: false, verify: notEmpty }),
 ];
+
+/** Reads the bytes of a photo. */
+export const readPhoto: RequestHandler = express.raw({ limit: PHOTO_LIMIT, type: () => true });
+
+/** Lines of events that come at once are not more than this. */
+const LINES_LIMIT = 8 * 1024 * 1024;
+export const readLines: RequestHandler = express.text({ limit: LINES_LIMIT, type: () => true });
 
 /** Parses a body by its schema, or fails with the errors at their fields. */
 export function parseBody<Schema extends z.ZodType>(schema: Schema, request: Request): z.output<Schema> {

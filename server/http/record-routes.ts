@@ -1,6 +1,8 @@
 import {
+  BridgeFacts,
   CollarFacts,
   DogFacts,
+  DressingFacts,
   GearFacts,
   NewEnding,
   NewFitCheck,
@@ -8,6 +10,7 @@ import {
   NewLinkMove,
   NewPlan,
   NewScreening,
+  NewSkinLook,
   NewTaping,
   PlaceFacts,
   WantFacts,
@@ -15,18 +18,22 @@ import {
 } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
+import { bridgeKind } from '../services/bridges.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogPage, dogsPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
+import { dressingKind } from '../services/dressings.ts';
 import { endingKind } from '../services/endings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { lockerPage } from '../services/locker-page.ts';
+import { neckPage, wearingPage } from '../services/neck-page.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
 import { liftKind, screeningKind } from '../services/screenings.ts';
+import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { signedIn } from './guards.ts';
 import { idOf, parseBody, readJson, versionOf } from './read-request.ts';
@@ -36,7 +43,25 @@ import { scopeOf } from './scope-of.ts';
 export function recordRoutes(dataSource: DataSource): Router {
   const routes = Router();
   routes.use(
-    ['/dogs', '/collars', '/tapings', '/plans', '/fit-checks', '/endings', '/screenings', '/lifts', '/places', '/gear', '/wants', '/link-moves', '/locker'],
+    [
+      '/dogs',
+      '/collars',
+      '/tapings',
+      '/plans',
+      '/fit-checks',
+      '/endings',
+      '/screenings',
+      '/lifts',
+      '/places',
+      '/gear',
+      '/wants',
+      '/link-moves',
+      '/locker',
+      '/wearing',
+      '/dressings',
+      '/skin-looks',
+      '/bridges',
+    ],
     signedIn,
   );
 
@@ -79,6 +104,16 @@ export function recordRoutes(dataSource: DataSource): Router {
   routes.get('/dogs/:id/page', async (request, response) => {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));
   });
+  routes.get('/dogs/:id/neck', async (request, response) => {
+    response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));
+  });
+  routes.get('/wearing', async (request, response) => {
+    response.json(await wearingPage(scopeOf(request, dataSource), new Date()));
+  });
+  routes.get('/bridges', async (request, response) => {
+    const rows = await scopeOf(request, dataSource).all(bridgeKind.entity, {}, { name: 'ASC', id: 'ASC' });
+    response.json({ bridges: rows.map(bridgeKind.toAnswer) });
+  });
   routes.get('/collars', async (request, response) => {
     const rows = await scopeOf(request, dataSource).all(collarKindOfRecord.entity, {}, { name: 'ASC', id: 'ASC' });
     response.json({ collars: rows.map(collarKindOfRecord.toAnswer) });
@@ -102,5 +137,8 @@ export function recordRoutes(dataSource: DataSource): Router {
   appended('plans', NewPlan, planKind);
   appended('fit-checks', NewFitCheck, fitCheckKind);
   appended('endings', NewEnding, endingKind);
+  versioned('dressings', DressingFacts, dressingKind);
+  versioned('bridges', BridgeFacts, bridgeKind);
+  appended('skin-looks', NewSkinLook, skinLookKind);
   return routes;
 }

@@ -1,4 +1,13 @@
-import { type DataSource, type EntityManager, type EntitySchema, type FindOptionsOrder, type FindOptionsWhere, In, type QueryDeepPartialEntity } from 'typeorm';
+import {
+  type DataSource,
+  type EntityManager,
+  type EntitySchema,
+  type FindOptionsOrder,
+  type FindOptionsWhere,
+  In,
+  Not,
+  type QueryDeepPartialEntity,
+} from 'typeorm';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { Failure } from './failure.ts';
 
@@ -64,6 +73,16 @@ export class KennelScope {
     return row;
   }
 
+  /** Several records, locked until the end of the transaction, in the order of their ids so that nobody waits for each other. */
+  async holdSome<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
+    if (ids.length === 0) return [];
+    return await this.manager.find(entity, {
+      where: this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>),
+      order: { id: 'ASC' } as FindOptionsOrder<T>,
+      lock: { mode: 'pessimistic_write' },
+    });
+  }
+
   async all<T extends OfKennel>(entity: EntitySchema<T>, where: FindOptionsWhere<T>, order: FindOptionsOrder<T>): Promise<T[]> {
     return await this.manager.find(entity, { where: this.where(where), order });
   }
@@ -79,8 +98,22 @@ export class KennelScope {
     return row !== null && row.kennelId !== this.kennelId;
   }
 
+  /** Which of several ids another kennel has a record under. */
+  async elsewhere<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<Set<string>> {
+    if (ids.length === 0) return new Set();
+    const rows = await this.manager.find(entity, {
+      where: { id: In([...ids]), kennelId: Not(this.kennelId) } as unknown as FindOptionsWhere<T>,
+      select: ['id'] as never,
+    });
+    return new Set(rows.map(({ id }) => id));
+  }
+
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {
     await this.manager.insert(entity, { ...row, kennelId: this.kennelId } as unknown as QueryDeepPartialEntity<T>);
+  }
+
+  async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
+    if (rows.length > 0) await this.manager.insert(entity, rows.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
   }
 
   /** Changes a record if it is still at this version; answers whether it was. */

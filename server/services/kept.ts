@@ -4,7 +4,7 @@ import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
 /** A clock may run ahead of ours by this much; further, the time is asked about. */
-const CLOCK_AHEAD_MS = 24 * 60 * 60 * 1000;
+export const CLOCK_AHEAD_MS = 24 * 60 * 60 * 1000;
 
 /** The columns of something that happened: who, when, and when it arrived. */
 export function happenedNow(scope: KennelScope, at: string) {

@@ -17,7 +17,7 @@ export type VersionedKind<Row extends { id: string; kennelId: string; version: n
   toColumns: (facts: Facts) => Partial<Row>;
   toAnswer: (row: Row) => Answer;
   /** What must hold beyond the schema; throws a Failure. */
-  admit?: (facts: Facts, scope: KennelScope) => Promise<void>;
+  admit?: (facts: Facts, scope: KennelScope, id: string) => Promise<void>;
   /** What goes with keeping it, in the same transaction. */
   after?: (record: Answer, scope: KennelScope) => Promise<void>;
 };
@@ -45,7 +45,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
   const existing = await scope.find(kind.entity, id);
   if (!existing) {
     if (version !== null || (await scope.isElsewhere(kind.entity, id))) throw new Failure('not-found');
-    await kind.admit?.(facts, scope);
+    await kind.admit?.(facts, scope, id);
     try {
       await scope.inOne(async (within) => {
         await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
@@ -58,7 +58,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     return { created: true, record: kind.toAnswer(await scope.get(kind.entity, id)) };
   }
   if (version === null || version !== existing.version || same(existing)) return against(existing);
-  await kind.admit?.(facts, scope);
+  await kind.admit?.(facts, scope, id);
   const changed = await scope.inOne(async (within) => {
     const done = await within.updateAt(kind.entity, id, version, kind.toColumns(facts));
     if (done) await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within);

@@ -7,6 +7,8 @@ export type DrawnCollar = {
   collar: { id: string; name: string; numbers: Record<string, unknown> };
   setting: unknown;
   ringAt: number;
+  /** Upper edge of the band, mm down from the ear base, where a stack has given it one. */
+  topMm?: number;
 };
 
 /** What the cross-section of a kind is told: the drawn collar and the neck it lies on. */

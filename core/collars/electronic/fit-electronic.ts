@@ -24,6 +24,10 @@ export type ElectronicNumbers = {
 };
 export type ElectronicOptions = { placement: PlacementSchool };
 
+/** A receiver reaches this far down the neck, and its strap is this wide, mm. From memory. */
+export const RECEIVER_WIDTH_MM = 34;
+export const RECEIVER_STRAP_MM = 19;
+
 export type ElectronicReason =
   | ContactReason
   | { code: 'coat-not-taped' }

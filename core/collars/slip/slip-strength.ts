@@ -21,6 +21,14 @@ export function slipStrength(weightKg: number, material: SlipMaterial): [number,
   return material === 'chain' ? row.wireMm : row.cordMm;
 }
 
+/**
+ * Width of a slip's band on the neck, mm: a chain is about twice its wire, cord and leather their own thickness, and never
+ * less than 4 mm. From memory.
+ */
+export function slipWidthMm({ material, thickMm }: { material: SlipMaterial; thickMm: number }): number {
+  return Math.max(4, material === 'chain' ? 2 * thickMm : thickMm);
+}
+
 /** Which letter the loop makes, facing the dog: a P for a dog worked on the left, the mirrored one on the right. Common practice. */
 export function loopLetter(worksOn: 'left' | 'right'): 'P' | 'mirrored P' {
   return worksOn === 'left' ? 'P' : 'mirrored P';

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** A clip-on slip on the unrolled neck: its cord, the floating ring and the clip; a backup lies below a prong's place. */
-import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, slipWidthMm, type ClipOnNumbers, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
 import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
-const numbers = computed(() => props.drawn.collar.numbers as { lengthMm: number; thickMm: number; material: string });
-const thick = computed(() => Math.max(4, numbers.value.thickMm));
+const numbers = computed(() => props.drawn.collar.numbers as ClipOnNumbers);
+const thick = computed(() => slipWidthMm(numbers.value));
 const longer = computed(() => numbers.value.lengthMm - props.neck.levels[0].girthMm > 50);
-const down = computed(() => (longer.value ? Math.min(props.neck.lengthMm * 0.45, 46) : 12));
+const down = computed(() => (props.drawn.topMm !== undefined ? props.drawn.topMm + thick.value / 2 : longer.value ? Math.min(props.neck.lengthMm * 0.45, 46) : 12));
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const ring = computed(() => placeOnNeck(props.neck, props.drawn.ringAt, down.value));
 </script>

@@ -8,7 +8,7 @@ import type { DrawnCollar } from '../drawn-collar.ts';
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => StrapNumbersShape.parse(props.drawn.collar.numbers));
 const width = computed(() => numbers.value.widthMm);
-const down = computed(() => width.value / 2 + 8);
+const down = computed(() => width.value / 2 + (props.drawn.topMm ?? 8));
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const ring = computed(() => placeOnNeck(props.neck, props.drawn.ringAt, down.value));
 const buckleX = computed(() => ring.value.x - width.value * 2.4);

@@ -7,7 +7,7 @@ import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const width = computed(() => HeadCollarNumbersShape.parse(props.drawn.collar.numbers).widthMm);
-const down = computed(() => width.value / 2 + 3);
+const down = computed(() => width.value / 2 + (props.drawn.topMm ?? 3));
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const loop = computed(() => (props.drawn.setting as { noseMm: number }).noseMm / (2 * Math.PI));
 const noseAt = computed(() => ({ x: -half.value + loop.value * 0.9, y: -loop.value - 12 }));

@@ -7,7 +7,7 @@ import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => MartingaleNumbersShape.parse(props.drawn.collar.numbers));
-const down = computed(() => numbers.value.widthMm / 2 + 6);
+const down = computed(() => numbers.value.widthMm / 2 + (props.drawn.topMm ?? 6));
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const ring = computed(() => placeOnNeck(props.neck, props.drawn.ringAt, down.value));
 const gapMm = computed(() => Math.max(8, 2 * half.value - (props.drawn.setting as { strapMm: number }).strapMm));

@@ -12,7 +12,7 @@ const split = computed(() => props.drawn.setting as LinkSplit);
 const ringAt = computed(() => props.drawn.ringAt);
 
 const width = computed(() => prongWidthMm(collar.value.gaugeMm));
-const down = computed(() => width.value / 2 + 5);
+const down = computed(() => width.value / 2 + (props.drawn.topMm ?? 5));
 const wire = computed(() => Math.max(2.6, collar.value.gaugeMm * 1.15));
 const pieces = computed(() => prongPieces(collar.value, split.value));
 const insideMm = computed(() => pieces.value.reduce((sum, piece) => sum + piece.lengthMm, 0));

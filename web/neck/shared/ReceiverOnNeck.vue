@@ -1,18 +1,17 @@
 <script setup lang="ts">
 /** A receiver on the unrolled neck: its strap, the receiver at its clock place with both contacts, and the footprint's outline. */
 import { ElectronicNumbersShape } from '@banter/contract';
-import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, RECEIVER_STRAP_MM, RECEIVER_WIDTH_MM, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
 import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar; antenna?: boolean }>();
 const numbers = computed(() => ElectronicNumbersShape.parse(props.drawn.collar.numbers));
-/** Strap and receiver are about this wide, down the neck; mm. From memory. */
-const STRAP_MM = 19;
-const BOX_MM = 34;
-const down = BOX_MM / 2 + 8;
-const half = computed(() => girthAt(props.neck.levels, down) / 2);
-const at = computed(() => placeOnNeck(props.neck, (props.drawn.setting as { clock: number }).clock, down));
+const STRAP_MM = RECEIVER_STRAP_MM;
+const BOX_MM = RECEIVER_WIDTH_MM;
+const down = computed(() => BOX_MM / 2 + (props.drawn.topMm ?? 8));
+const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
+const at = computed(() => placeOnNeck(props.neck, (props.drawn.setting as { clock: number }).clock, down.value));
 </script>
 
 <template>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** A slip on the unrolled neck: the chain all round, its two rings, and the running part over the top towards the handler. */
 import { SlipNumbersShape } from '@banter/contract';
-import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, slipWidthMm, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
 import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => SlipNumbersShape.parse(props.drawn.collar.numbers));
-const thick = computed(() => Math.max(4, numbers.value.thickMm * (numbers.value.material === 'chain' ? 2 : 1)));
-const down = computed(() => thick.value / 2 + 12);
+const thick = computed(() => slipWidthMm(numbers.value));
+const down = computed(() => thick.value / 2 + (props.drawn.topMm ?? 10));
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const ring = computed(() => placeOnNeck(props.neck, props.drawn.ringAt, down.value));
 const girthMm = computed(() => 2 * half.value);

@@ -9,9 +9,9 @@ const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => StrapNumbersShape.parse(props.drawn.collar.numbers));
 /** At the nape it is a third as wide as on the throat. From memory. */
 const narrow = computed(() => numbers.value.widthMm / 3);
-const top = 6;
-const half = computed(() => girthAt(props.neck.levels, top + numbers.value.widthMm / 2) / 2);
-const middle = computed(() => top + numbers.value.widthMm / 2);
+const top = computed(() => props.drawn.topMm ?? 6);
+const half = computed(() => girthAt(props.neck.levels, top.value + numbers.value.widthMm / 2) / 2);
+const middle = computed(() => top.value + numbers.value.widthMm / 2);
 const shape = computed(() => {
   const wide = numbers.value.widthMm / 2;
   const slim = narrow.value / 2;

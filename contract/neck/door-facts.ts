@@ -1,0 +1,162 @@
+import {
+  clockWords,
+  listWords,
+  placesOverlap,
+  RIG_REASON_TONES,
+  RIG_REASON_WORDS,
+  RING_TRAVEL_MM,
+  ROUTINE_STEPS,
+  SKIN_GRADE_WORDS,
+  speakHours,
+  STACK_REASON_TONES,
+  STACK_REASON_WORDS,
+  WEAR_MARK_TONES,
+  WEAR_MARK_WORDS,
+  WEAR_STATE_WORDS,
+  wordReason,
+  type DoorFacts,
+  type FitTone,
+  type RoutineStep,
+  type Speaker,
+} from '@banter/core';
+import type { Kennel } from '../records/kennel.ts';
+import { nextStep } from '../records/next-step.ts';
+import type { NeckPage } from '../records/pages.ts';
+import { latestGirths } from '../records/taping.ts';
+import type { DressedContacts, DressedDog } from './dressed-dog.ts';
+import { dayOf, momentOn } from './kennel-days.ts';
+
+type Dressed = Omit<DressedDog, 'door'>;
+type Said = { tone: FitTone; says: string };
+const DAY_MS = 86_400_000;
+
+const rank = { stop: 3, mind: 2, open: 1, good: 0 } as const;
+/** The sentence that weighs most, with its tone; of equals the first. */
+function worst(said: readonly Said[]): Said | null {
+  return said.reduce<Said | null>((a, b) => (a === null || rank[b.tone] > rank[a.tone] ? b : a), null);
+}
+
+const wornItems = ({ items }: Dressed) => items.filter(({ fit }) => fit !== null);
+const openWears = ({ wears }: Dressed) => wears.filter(({ wear }) => wear.to === null);
+
+/** The stack as it was laid out, against what the ledger says is on; null while nobody has laid it out. */
+function stackLine(dressed: Dressed, speak: Speaker): Said | null {
+  if (!dressed.laidOut) return null;
+  const open = openWears(dressed);
+  const worn = wornItems(dressed);
+  const off = worn.filter(({ fit }) => !open.some(({ wear }) => wear.collarId === fit!.plan.inputs.collar.id));
+  const stray = open.filter(({ wear }) => !worn.some(({ fit }) => fit!.plan.inputs.collar.id === wear.collarId));
+  return worst([
+    ...dressed.stack.reasons.map((reason) => ({ tone: STACK_REASON_TONES[reason.code], says: wordReason(STACK_REASON_WORDS, reason, speak).text })),
+    ...(off.length > 0 ? [{ tone: 'open' as const, says: `Not on yet: ${listWords(off.map(({ name }) => name))}.` }] : []),
+    ...(stray.length > 0
+      ? [{ tone: 'mind' as const, says: `On, but not of this stack: ${listWords(stray.map(({ collar }) => `«${collar?.name ?? '?'}»`))}.` }]
+      : []),
+  ]);
+}
+
+/** Each worn collar's last check on the dog, judged again by the measures and the screening of today. */
+function fitLines(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, speak: Speaker): DoorFacts['fits'] {
+  const card = { dog: page.dog, girths: Object.values(latestGirths(page.tapings)), screenings: page.screenings, lifts: page.lifts };
+  const today = dayOf(now, kennel.timeZone);
+  return wornItems(dressed).map(({ name, fit }) => {
+    const again = nextStep({ ...card, fits: [fit!] }, { kennel, today }, speak).tone;
+    return { name, verdict: again === 'stop' ? 'stop' : (fit!.check?.outcome.verdict ?? null) };
+  });
+}
+
+function ringLines({ items, ring }: Dressed, worksOn: 'left' | 'right', speak: Speaker): Pick<DoorFacts, 'ring' | 'side'> {
+  if (!ring) return { ring: null, side: null };
+  const prong = items.find(({ fit }) => fit?.plan.kind === 'prong')?.fit ?? null;
+  const chosen = prong && (prong.plan.choices as { ring: 'live' | 'both' }).ring;
+  const travel = chosen && RING_TRAVEL_MM[chosen].map((mm) => speak.gap(mm)).join(' to ');
+  return {
+    ring: {
+      says: `${chosen === null ? 'Ring' : chosen === 'live' ? 'Live ring' : 'Both rings'} at ${clockWords(ring.clock)}${travel ? `, travel ${travel}` : ''}.`,
+    },
+    side: { says: `Works on the handler’s ${worksOn}: leash on the dog’s ${ring.leashSide}${ring.letter ? `, loop a ${ring.letter}` : ''}.` },
+  };
+}
+
+function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
+  if (!rig) return null;
+  return worst(
+    rig.reasons.map((reason) => ({
+      tone: reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code],
+      says: wordReason(RIG_REASON_WORDS, reason, speak).text,
+    })),
+  );
+}
+
+/** Where an electronic collar sits, against school, skin and hours. */
+export function contactsLine({ rotation, at, wear, girthMm, footprintMm }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
+  const red = flags.find(({ untilMs }) => untilMs === null);
+  if (red) return { tone: 'stop', says: `Skin grade ${red.grade} at ${clockWords(red.clock)}: the collar stays off.` };
+  if (!wear) return { tone: 'open', says: rotation.next === null ? 'No place is free on this neck now.' : `Not on yet; next is ${clockWords(rotation.next)}.` };
+  if (at === null) return { tone: 'open', says: 'On, but nobody has said at which place.' };
+  const place = rotation.places.find(({ clock }) => clock === at);
+  if (place?.barred === 'school' || place?.barred === 'windpipe') return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
+  if (flags.some((flag) => placesOverlap(flag.clock, at, girthMm, footprintMm)))
+    return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
+  const since = wear.places.at(-1)!.from;
+  const moveBy = since + house.rules.moveByHours * 3_600_000;
+  if (moveBy <= now) return { tone: 'stop', says: `At ${clockWords(at)} for more than ${speakHours(house.rules.moveByHours)}: move it.` };
+  if (rotation.capacityHours <= 0) return { tone: 'stop', says: 'Nothing left to wear today: take it off.' };
+  return { tone: 'good', says: `${clockWords(at)}, until ${momentOn(moveBy, now, zone)}; ${speakHours(rotation.capacityHours)} left today.` };
+}
+
+/** How far the morning routine of a device is, the worst step first. */
+export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 'fit'>): Said {
+  const names = (state: RoutineStep['state']) =>
+    routine.filter((step) => step.state === state).map(({ id }) => ROUTINE_STEPS.find((step) => step.id === id)!.name.toLowerCase());
+  const of = `«${fit.plan.inputs.collar.name}»: `;
+  if (names('failed').length > 0) return { tone: 'stop', says: `${of}not right: ${listWords(names('failed'))}.` };
+  if (names('skipped').length > 0) return { tone: 'mind', says: `${of}skipped: ${listWords(names('skipped'))}.` };
+  if (names('open').length > 0) return { tone: 'open', says: `${of}to do: ${listWords(names('open'))}.` };
+  if (names('late').length > 0) return { tone: 'mind', says: `${of}only after it was on: ${listWords(names('late'))}.` };
+  return { tone: 'good', says: `${of}all six steps done.` };
+}
+
+function skinLine(page: NeckPage, { flags, house }: Dressed, electronic: readonly DressedContacts[], zone: string, now: number): Said | null {
+  const red = flags.find(({ untilMs }) => untilMs === null);
+  if (red) return { tone: 'stop', says: `Grade ${red.grade}, ${SKIN_GRADE_WORDS[red.grade]}, at ${clockWords(red.clock)}: nothing goes on; ask a vet.` };
+  if (page.skinLooks.length === 0) return null;
+  const days = Math.floor((now - Math.max(...page.skinLooks.map(({ at }) => Date.parse(at)))) / DAY_MS);
+  if (days > house.rules.skinLookDays) return { tone: 'open', says: `Nobody has looked for ${days} days (a look is good for ${house.rules.skinLookDays}).` };
+  const [pink] = flags;
+  if (!pink) return { tone: 'good', says: `Clear, looked at ${days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`}.` };
+  const underContacts = page.skinLooks.findLast((look) => look.clock % 12 === pink.clock % 12)?.under === 'contacts';
+  const clear = electronic.every(({ at, girthMm, footprintMm }) => at === null || !placesOverlap(at, pink.clock, girthMm, footprintMm));
+  const rests = `Pink at ${clockWords(pink.clock)}, rests until ${momentOn(pink.untilMs!, now, zone)}`;
+  return underContacts && clear ? { tone: 'good', says: `${rests}; the contacts are clear of it.` } : { tone: 'mind', says: `${rests}.` };
+}
+
+function supervisionLine(dressed: Dressed, speak: Speaker): Said | null {
+  const open = openWears(dressed);
+  if (open.length === 0) return null;
+  const states = [...new Set(open.map(({ wear }) => wear.states.at(-1)!.value))];
+  const words = listWords(states.map((state) => WEAR_STATE_WORDS[state].name));
+  return worst([
+    { tone: 'good', says: `${words.charAt(0).toUpperCase()}${words.slice(1)}.` },
+    ...open
+      .flatMap(({ marks }) => marks.filter(({ to }) => to === null))
+      .map((mark) => ({ tone: WEAR_MARK_TONES[mark.code], says: wordReason(WEAR_MARK_WORDS, mark, speak).text })),
+  ]);
+}
+
+/** What the check at the door is told of a dressed dog, each line as the worst that is known of it; `now` in ms. */
+export function doorFacts(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, speak: Speaker): DoorFacts {
+  const zone = kennel.timeZone;
+  const electronic = dressed.contacts.filter(({ fit }) => dressed.items.some((item) => item.fit === fit));
+  return {
+    stack: stackLine(dressed, speak),
+    fits: fitLines(page, kennel, dressed, now, speak),
+    ...ringLines(dressed, page.dog.worksOn, speak),
+    rig: rigLine(dressed, speak),
+    contacts: worst(electronic.map((one) => contactsLine(one, dressed, zone, now))),
+    skin: skinLine(page, dressed, electronic, zone, now),
+    routine: worst(electronic.map(routineLine)),
+    supervision: supervisionLine(dressed, speak),
+    electronic: electronic.length > 0,
+  };
+}

@@ -1,0 +1,27 @@
+import { DateTime } from 'luxon';
+
+/** The small hours, in which a dog sleeps: from midnight to five in the kennel’s zone. From memory. */
+const NIGHT_ENDS_HOUR = 5;
+
+/** The nights of a zone that touch a stretch of time, as spans in ms; right across clock changes. */
+export function nightSpans(fromMs: number, toMs: number, zone: string): { from: number; to: number }[] {
+  const spans: { from: number; to: number }[] = [];
+  for (let day = DateTime.fromMillis(fromMs, { zone }).startOf('day'); day.toMillis() <= toMs; day = day.plus({ days: 1 })) {
+    const to = day.set({ hour: NIGHT_ENDS_HOUR }).toMillis();
+    if (to > fromMs) spans.push({ from: day.toMillis(), to });
+  }
+  return spans;
+}
+
+/** When the kennel’s day began in which an instant lies, ms. */
+export const dayStart = (ms: number, zone: string): number => DateTime.fromMillis(ms, { zone }).startOf('day').toMillis();
+
+/** The kennel’s day in which an instant lies, `2026-03-29`. */
+export const dayOf = (ms: number, zone: string): string => DateTime.fromMillis(ms, { zone }).toISODate()!;
+
+/** An instant as it is said on the spot: `14:10` today, else with its day. */
+export function momentOn(ms: number, now: number, zone: string): string {
+  const at = DateTime.fromMillis(ms, { zone });
+  const today = at.hasSame(DateTime.fromMillis(now, { zone }), 'day');
+  return today ? at.toFormat('HH:mm') : at.toFormat('ccc d LLL, HH:mm');
+}

@@ -1,0 +1,147 @@
+import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, type NeckPage, type WearingPage } from '@banter/contract';
+import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason } from '@banter/core';
+import { In } from 'typeorm';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { DressingEntity } from '../data/entities/dressing.ts';
+import { EventEntity, type EventRow } from '../data/entities/event.ts';
+import { SkinLookEntity } from '../data/entities/skin-look.ts';
+import { TapingEntity } from '../data/entities/taping.ts';
+import { collarAnswer } from './collars.ts';
+import { dogPage } from './dog-pages.ts';
+import { dressingAnswer } from './dressings.ts';
+import { eventAnswers, toldOf } from './events.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelAnswer, kennelOf } from './kennels.ts';
+import { skinLookKind } from './skin-looks.ts';
+import { tapingKind } from './tapings.ts';
+
+const DAY_MS = 86_400_000;
+/** Events of the last sixty days are shown. */
+const SHOWN_DAYS = 60;
+const WEAR_EVENTS = ['put-on', 'taken-off', 'moved', 'state', 'void'] as const;
+
+/** The events of a dog and of its collars since an instant, with those of wears that began before and had not ended then. */
+async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<EventRow[]> {
+  const ids = collarIds.length === 0 ? [''] : [...collarIds];
+  const shown = await scope
+    .query(EventEntity)
+    .andWhere('(record.dogId = :dogId OR record.collarId IN (:...ids))', { dogId, ids })
+    .andWhere('record.at >= :since', { since })
+    .getMany();
+  const last = await scope
+    .query(EventEntity)
+    .andWhere('record.dogId = :dogId AND record.event = :on AND record.at < :since', { dogId, on: 'put-on', since })
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId
+        AND later.event IN ('put-on', 'taken-off') AND later.at > record.at AND later.at < :since)`,
+    )
+    .getMany();
+  const lasting = await Promise.all(
+    last.map(({ collarId, at }) =>
+      scope
+        .query(EventEntity)
+        .andWhere('record.collarId = :collarId AND record.at >= :at AND record.at < :since AND record.event IN (:...names)', {
+          collarId,
+          at,
+          since,
+          names: WEAR_EVENTS,
+        })
+        .getMany(),
+    ),
+  );
+  return [...lasting.flat(), ...shown].sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+}
+
+/** One dog with its whole record and how it is dressed. */
+export async function neckPage(scope: KennelScope, id: string, now: Date): Promise<NeckPage> {
+  const page = await dogPage(scope, id);
+  const collarIds = [...new Set(page.plans.map(({ collarId }) => collarId))];
+  const [dressing, looks, events] = await Promise.all([
+    scope.find(DressingEntity, id),
+    scope.all(SkinLookEntity, { dogId: id }, { at: 'ASC', id: 'ASC' }),
+    eventsSince(scope, id, collarIds, new Date(now.getTime() - SHOWN_DAYS * DAY_MS)),
+  ]);
+  const dogs = await scope.someOf(DogEntity, [...new Set(events.flatMap(({ dogId }) => dogId ?? []))]);
+  return {
+    ...page,
+    dressing: dressing && dressingAnswer(dressing),
+    events: await eventAnswers(scope, events),
+    skinLooks: await skinLookKind.toAnswers(scope, looks),
+    dogNames: Object.fromEntries([page.dog, ...dogs].map((dog) => [dog.id, dog.name])),
+  };
+}
+
+/** What is on which dog of the kennel at an instant, and which rules that breaks; the longest on first. */
+export async function wearingPage(scope: KennelScope, now: Date): Promise<WearingPage> {
+  const open = await scope
+    .query(EventEntity)
+    .andWhere('record.event = :on AND record.at <= :now', { on: 'put-on', now })
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId AND later.dogId = record.dogId
+        AND later.event = 'taken-off' AND (later.at, later.id) > (record.at, record.id) AND later.at <= :now
+        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
+    )
+    .andWhere('NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = record.kennelId AND taken.eventId = record.id)')
+    .getMany();
+  if (open.length === 0) return { wearing: [] };
+  const dogIds = [...new Set(open.map(({ dogId }) => dogId!))];
+  const since = new Date(Math.min(now.getTime() - 2 * DAY_MS, ...open.map(({ at }) => at.getTime())));
+  const collarIds = [...new Set(open.map(({ collarId }) => collarId!))];
+  const [kennel, dogs, looks, tapings, events] = await Promise.all([
+    kennelOf(scope),
+    scope.someOf(DogEntity, dogIds),
+    scope.all(SkinLookEntity, { dogId: In(dogIds) }, { at: 'ASC', id: 'ASC' }),
+    scope.all(TapingEntity, { dogId: In(dogIds), site: In(['high', 'coat-depth']) }, { at: 'ASC' }),
+    scope
+      .query(EventEntity)
+      .andWhere('(record.dogId IN (:...dogIds) OR record.collarId IN (:...collarIds)) AND record.at >= :since AND record.at <= :now', {
+        dogIds,
+        collarIds,
+        since,
+        now,
+      })
+      .andWhere('record.event IN (:...names)', { names: WEAR_EVENTS })
+      .getMany(),
+  ]);
+  const told = events.map(toldOf);
+  const collars = (await scope.someOf(CollarEntity, [...new Set(events.flatMap(({ collarId }) => collarId ?? []))])).map(collarAnswer);
+  const girths = await tapingKind.toAnswers(scope, tapings);
+  const wearing = dogs.flatMap((dog) => {
+    const tapes = latestGirths(girths.filter(({ dogId }) => dogId === dog.id));
+    const neck = fittingDog(dog, tapes, { today: dayOf(now.getTime(), kennel.timeZone) });
+    const wears = dressedWears(dog.id, told, collars, {
+      skin: looks.filter(({ dogId }) => dogId === dog.id).map(({ clock, grade, at }) => ({ clock, grade, at: at.getTime() })),
+      girthMm: neck.skinGirthMm ?? neck.hairGirthMm,
+      house: houseOf(kennelAnswer(kennel), dog),
+      timeZone: kennel.timeZone,
+      now: now.getTime(),
+    });
+    return wears.flatMap(({ wear, collar, marks, ask }) =>
+      wear.to !== null || !collar
+        ? []
+        : [
+            {
+              dogId: dog.id,
+              dogName: dog.name,
+              collarId: collar.id,
+              collarName: collar.name,
+              kind: collar.kind,
+              from: new Date(wear.from).toISOString(),
+              state: wear.states.at(-1)!.value,
+              clock: wear.places.at(-1)?.value ?? null,
+              ask,
+              alarms: marks
+                .filter(({ to }) => to === null)
+                .map((mark) => ({
+                  code: mark.code,
+                  tone: WEAR_MARK_TONES[mark.code],
+                  text: wordReason(WEAR_MARK_WORDS, mark, contractSpeaker).text,
+                  from: new Date(mark.from).toISOString(),
+                })),
+            },
+          ],
+    );
+  });
+  return { wearing: wearing.sort((a, b) => (a.from < b.from ? -1 : 1)) };
+}
