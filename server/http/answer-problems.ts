@@ -64,7 +64,8 @@ export function answerProblems(log: Logger): ErrorRequestHandler {
       sendProblem(response, 'database-away');
       return;
     }
-    log.error({ error, path: request.path }, 'unexpected failure');
+    // pino writes out what stands under «err» with its message and stack.
+    log.error({ err: error, path: request.path }, 'unexpected failure');
     sendProblem(response, 'unexpected');
   };
 }

@@ -78,7 +78,7 @@ const ODD: Partial<Record<WearOddity['code'], string>> = {
 function clashes(before: readonly NewEvent[], told: readonly NewEvent[]): RefusedEvent[] {
   const odd = (events: readonly NewEvent[]) => {
     const { wears, strays } = wearsOf(toldEvents(events).wear);
-    return [...strays, ...wears.flatMap(({ oddities }) => oddities)];
+    return [...wears.flatMap(({ oddities }) => oddities), ...strays];
   };
   const was = new Set(odd(before).map(({ code, eventId }) => `${code} ${eventId}`));
   const fresh = odd([...before, ...told]).filter(({ code, eventId }) => !was.has(`${code} ${eventId}`) && code !== 'taken-off-twice');
@@ -161,13 +161,24 @@ export async function tellEvents(
   return { fresh: [...fresh.keys()], known, refused };
 }
 
+/** Two may tell the same events at the same instant: whoever comes second is told again, and finds them there. */
+async function onceMore<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    const { code } = error as { code?: string };
+    if (code !== 'ER_DUP_ENTRY' && code !== 'ER_LOCK_DEADLOCK') throw error;
+    return await work();
+  }
+}
+
 /** One entry of a hand: all of its events, or a failure that names what is wrong at its field. */
 export async function keepEntry(
   scope: KennelScope,
   told: readonly NewEvent[],
   source: 'hand' | 'stand-in',
 ): Promise<{ created: boolean; events: NeckEvent[] }> {
-  const { fresh, refused } = await scope.inOne((within) => tellEvents(within, told, { source, bridgeId: null }, true));
+  const { fresh, refused } = await onceMore(() => scope.inOneAsItStands((within) => tellEvents(within, told, { source, bridgeId: null }, true)));
   if (refused.length > 0) {
     if (refused.some(({ field }) => field === 'id')) throw new Failure('already-recorded');
     throw new Failure('bad-input', { errors: refused.map(({ index, field, message }) => ({ path: `events[${index}].${field}`, message })) });
@@ -205,14 +216,8 @@ export async function keepLines(scope: KennelScope, text: string, teller: Teller
   }
   for (let from = 0; from < read.length; from += AT_ONCE) {
     const part = read.slice(from, from + AT_ONCE);
-    const told = await scope.inOne((within) =>
-      tellEvents(
-        within,
-        part.map(({ event }) => event),
-        teller,
-        false,
-      ),
-    );
+    const events = part.map(({ event }) => event);
+    const told = await onceMore(() => scope.inOneAsItStands((within) => tellEvents(within, events, teller, false)));
     answer.kept += told.fresh.length;
     answer.known += told.known;
     for (const { index, field, message } of told.refused)

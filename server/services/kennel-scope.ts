@@ -38,6 +38,11 @@ export class KennelScope {
     return this.manager.transaction((manager) => work(new KennelScope(manager, this)));
   }
 
+  /** Runs several writes as one, each read of which sees what others have kept meanwhile: for what is judged after a lock was waited for. */
+  inOneAsItStands<T>(work: (scope: KennelScope) => Promise<T>): Promise<T> {
+    return this.manager.transaction('READ COMMITTED', (manager) => work(new KennelScope(manager, this)));
+  }
+
   /** Holds the kennel until the end of the transaction, so that what must be counted is changed by one person at a time. */
   async holdKennel(): Promise<void> {
     await this.manager.findOne(KennelEntity, { where: { id: this.kennelId }, lock: { mode: 'pessimistic_write' } });
@@ -103,7 +108,7 @@ export class KennelScope {
     if (ids.length === 0) return new Set();
     const rows = await this.manager.find(entity, {
       where: { id: In([...ids]), kennelId: Not(this.kennelId) } as unknown as FindOptionsWhere<T>,
-      select: ['id'] as never,
+      select: { id: true } as never,
     });
     return new Set(rows.map(({ id }) => id));
   }

@@ -26,7 +26,11 @@ async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonl
   const ids = collarIds.length === 0 ? [''] : [...collarIds];
   const shown = await scope
     .query(EventEntity)
-    .andWhere('(record.dogId = :dogId OR record.collarId IN (:...ids))', { dogId, ids })
+    .andWhere(
+      `(record.dogId = :dogId OR record.collarId IN (:...ids)
+        OR record.collarId IN (SELECT own.collarId FROM events own WHERE own.kennelId = record.kennelId AND own.dogId = :dogId))`,
+      { dogId, ids },
+    )
     .andWhere('record.at >= :since', { since })
     .getMany();
   const last = await scope
