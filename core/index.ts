@@ -218,6 +218,7 @@ export {
 } from './contacts/rotation.ts';
 export { clockWords, ROTATION_REASON_WORDS, type RotationReason } from './contacts/rotation-reasons.ts';
 export { latestLooks, placesOverlap, SKIN_GRADE_WORDS, SKIN_GRADES, skinFlags, type SkinFlag, type SkinGrade, type SkinLook } from './contacts/skin-flags.ts';
+export { skinWarmth, WARMTH_STEPS } from './contacts/skin-warmth.ts';
 export { DOG as DOG_JOINT, HAND as HAND_JOINT, rigRoutes, type RigPart, type RigRoutes } from './rig/rig-graph.ts';
 export {
   collarParts,
@@ -234,7 +235,7 @@ export {
   type RigPartKindName,
 } from './rig/rig-parts.ts';
 export { freshId, RIG_TEMPLATES, rigOfTemplate, rigProposals, templatesFor, type RigProposal, type RigTemplate } from './rig/rig-templates.ts';
-export { judgeRig, RIG_REASON_TONES, RIG_REASON_WORDS, routeReasons, type RigOnDog, type RigReason } from './rig/rig-rules.ts';
+export { judgeRig, RIG_REASON_WORDS, rigReasonTone, routeReasons, type RigOnDog, type RigReason } from './rig/rig-rules.ts';
 export { RING_TRAVEL_MM, ringAndSide, type RingAndSide } from './rig/ring-and-side.ts';
 export {
   leaveOff,
@@ -268,4 +269,4 @@ export {
 } from './device/stand-in.ts';
 export { morningRoutine, ROUTINE_STEPS, type RoutineStep, type RoutineStepId } from './device/morning-routine.ts';
 export { SORE_STEPS, SORE_WORDS, soreStep, type SoreCase, type SoreStep } from './skin/rub-or-metal.ts';
-export { DOOR_LINES, doorCheck, type DoorFacts, type DoorLine, type DoorLineName, type DoorVerdict } from './door/door-check.ts';
+export { DOOR_LINES, DOOR_NAMES, doorCheck, type DoorFacts, type DoorLine, type DoorLineName, type DoorVerdict } from './door/door-check.ts';

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { BASE, files } from './repository.ts';
-import { GRAMS_PER_UNIT, MM_PER_UNIT, TYPICAL_PITCH_MM } from '@banter/core';
+import { EVENT_NAMES, EventsKept, NewEvent } from '@banter/contract';
+import { GRAMS_PER_UNIT, MM_PER_UNIT, TYPICAL_PITCH_MM, WEAR_STATES } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 
 const text = (path: string) => readFileSync(join(BASE, path), 'utf8');
@@ -43,6 +44,17 @@ describe('the documents', () => {
     for (const { name, pitchMm } of TYPICAL_PITCH_MM) expect(sources).toContain(`${name} ${pitchMm}`);
     const palette = text('web/style.css');
     for (const [colour] of text('docs/design.md').matchAll(/#[0-9a-f]{6}/g)) expect(palette).toContain(colour);
+  });
+
+  it('give the events as they are taken: every kind in the table, every example to be parsed', () => {
+    const page = text('docs/device-events.md');
+    for (const name of EVENT_NAMES) expect(page).toContain(`| \`${name}\` |`);
+    for (const state of WEAR_STATES) expect(page).toContain(`\`${state}\``);
+    const lines = [...page.matchAll(/^\{"event".*\}$/gm)].map(([line]) => JSON.parse(line));
+    expect(lines.length).toBeGreaterThan(3);
+    for (const line of lines) expect(NewEvent.safeParse(line).error).toBeUndefined();
+    const answer = JSON.parse(/```json\n(\{ "kept".*\})/.exec(page)![1]!);
+    expect(EventsKept.safeParse(answer).error).toBeUndefined();
   });
 
   it('show pictures that are few and not large', () => {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import AlarmStrip from './parts/AlarmStrip.vue';
 import KeysDialog from './parts/KeysDialog.vue';
 import TopBar from './parts/TopBar.vue';
 import { useConnection } from './stores/connection.ts';
@@ -8,6 +10,8 @@ import { useSession } from './stores/session.ts';
 const session = useSession();
 const connection = useConnection();
 const route = useRoute();
+/** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
+const screen = computed(() => (route.name === 'neck' ? `neck ${String(route.params.id)}` : route.fullPath));
 </script>
 
 <template>
@@ -18,8 +22,9 @@ const route = useRoute();
       No connection. What you type stays on this device and is sent when it is back.
     </p>
   </div>
+  <AlarmStrip v-if="session.me" />
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
-    <RouterView :key="route.fullPath" />
+    <RouterView :key="screen" />
   </main>
   <KeysDialog />
 </template>

@@ -30,6 +30,13 @@ export const router = createRouter({
       meta: { title: 'Bench' },
     },
     { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },
+    {
+      path: '/dogs/:id/neck/:part(stack|rig|contacts|skin|wear)?',
+      name: 'neck',
+      component: () => import('./views/NeckView.vue'),
+      meta: { title: 'Neck' },
+    },
+    { path: '/dogs/:id/door', name: 'door', component: () => import('./views/DoorView.vue'), meta: { title: 'Check before we go' } },
     { path: '/many', name: 'many', component: () => import('./views/ImportView.vue'), meta: { title: 'Many at once' } },
     { path: '/locker', name: 'locker', component: () => import('./views/LockerView.vue'), meta: { title: 'Locker' } },
     { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },

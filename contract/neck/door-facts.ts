@@ -2,8 +2,8 @@ import {
   clockWords,
   listWords,
   placesOverlap,
-  RIG_REASON_TONES,
   RIG_REASON_WORDS,
+  rigReasonTone,
   RING_TRAVEL_MM,
   ROUTINE_STEPS,
   SKIN_GRADE_WORDS,
@@ -82,7 +82,7 @@ function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
   if (!rig) return null;
   return worst(
     rig.reasons.map((reason) => ({
-      tone: reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code],
+      tone: rigReasonTone(reason),
       says: wordReason(RIG_REASON_WORDS, reason, speak).text,
     })),
   );

@@ -7,6 +7,7 @@ import {
   rotateContacts,
   skinFlags,
   stackOnNeck,
+  type ContactWear,
   type DeviceEvent,
   type DoorVerdict,
   type FittingDog,
@@ -35,7 +36,8 @@ import { dressedWears, footprintOf, hasContacts, type DressedWear } from './dres
 import { toldEvents } from './told-events.ts';
 
 /** One thing of the stack with what it is made of: the fit it stands for, or the entry beside. */
-export type DressedItem = StackItem & { entry: StackEntry; fit: CurrentFit | null };
+export type DressedItem<Fit extends DrawnFit = CurrentFit> = StackItem & { entry: StackEntry; fit: Fit | null };
+type DrawnFit = Pick<CurrentFit, 'plan' | 'check'>;
 
 /** The contacts of an electronic collar on this dog. */
 export type DressedContacts = {
@@ -46,6 +48,8 @@ export type DressedContacts = {
   /** Where it sits now; null while it is off. */
   at: number | null;
   rotation: Rotation;
+  /** Where contacts of any of the dog’s electronic collars have sat. */
+  worn: ContactWear[];
   routine: RoutineStep[];
   device: DeviceEvent[];
 };
@@ -74,13 +78,13 @@ const EXTRA_LAYER = { 'flat collar': 'holding', 'tag collar': 'holding', 'parasi
 const EXTRA_RIG: Partial<Record<Extract<StackEntry, { as: 'extra' }>['what'], RigCollar>> = { 'flat collar': 'flat', harness: 'harness' };
 
 /** How a fit is called among others: `prong «Hazel»`. */
-export const fitName = ({ plan }: CurrentFit): string => `${collarKind(plan.kind).name.toLowerCase()} «${plan.inputs.collar.name}»`;
+export const fitName = ({ plan }: Pick<CurrentFit, 'plan'>): string => `${collarKind(plan.kind).name.toLowerCase()} «${plan.inputs.collar.name}»`;
 
 /** The things of a stack, from the ears down: as they were laid out, what has been fitted since below, in the usual order. */
-export function stackItems(page: Pick<NeckPage, 'dressing'>, fits: readonly CurrentFit[]): DressedItem[] {
+export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'>, fits: readonly Fit[]): DressedItem<Fit>[] {
   const onRig = (collar: RigCollar | undefined) =>
     collar !== undefined && collar !== 'prong' && (page.dressing?.rig ?? []).some(({ to }) => JOINT_OF[collar]?.includes(to));
-  const asItem = (entry: StackEntry): DressedItem[] => {
+  const asItem = (entry: StackEntry): DressedItem<Fit>[] => {
     if (entry.as === 'extra') {
       return [
         {
@@ -217,6 +221,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
           footprintMm,
           wear,
           at: wear?.places.at(-1)?.value ?? null,
+          worn,
           rotation: rotateContacts({ girthMm, footprintMm, school: placement, now, worn, skin }, rules),
           routine: morningRoutine(
             device.filter(({ at }) => at >= routineSince),

@@ -8,6 +8,7 @@ import {
   placeInSchool,
   placesOverlap,
   ROTATION_REASON_WORDS,
+  skinWarmth,
   rotateContacts,
   wordReason,
   type ContactWear,
@@ -182,6 +183,16 @@ describe('for any neck, wear and skin', () => {
         expect(placesOverlap(b, a, girthMm, footprintMm)).toBe(placesOverlap(a, b, girthMm, footprintMm));
       }),
     );
+  });
+
+  it('warmth: every stretch of skin is as warm as the hours a footprint covered it, and all of it adds up to footprint times hours', () => {
+    const worn = [wear(3, 10, 6), wear(9, 5, null)];
+    const warmth = skinWarmth(worn, 480, 60, NOW, 7);
+    // 60 mm on 480 mm is an hour and a half, 45 minutes either side of 3.
+    expect([9, 12, 15, 16].map((step) => warmth[step])).toEqual([4, 4, 4, 0]);
+    expect(warmth[36]).toBe(5);
+    expect(warmth[24]).toBe(0);
+    expect(skinWarmth(worn, 480, 60, NOW + 30 * 24 * HOUR, 7)[12]).toBe(0);
   });
 
   it('always says why, in a plain sentence', () => {

@@ -1,8 +1,22 @@
 import type { FitTone } from '../fit/fit-row.ts';
+import { listWords } from '../units/count-words.ts';
 
 /** What is looked at before going out of the door, in the order it is read. */
 export const DOOR_LINES = ['stack', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const;
 export type DoorLineName = (typeof DOOR_LINES)[number];
+
+/** What each line is called in a sentence. */
+export const DOOR_NAMES: Record<DoorLineName, string> = {
+  stack: 'stack',
+  fit: 'fit',
+  ring: 'ring',
+  side: 'side',
+  rig: 'rig',
+  contacts: 'contacts',
+  skin: 'skin',
+  routine: 'routine',
+  supervision: 'supervision',
+};
 
 /** One line: how it stands, and a short sentence. `open`: not known; `none`: there is nothing of the kind on this dog. */
 export type DoorLine = { what: DoorLineName; tone: FitTone | 'none'; says: string };
@@ -71,11 +85,11 @@ export function doorCheck(facts: DoorFacts): DoorVerdict {
   ];
   const first = (tone: FitTone) => lines.find((one) => one.tone === tone);
   const worst = first('stop') ?? first('mind') ?? first('open');
-  const count = lines.filter(({ tone }) => tone !== 'good' && tone !== 'none').length;
+  const wanting = (['stop', 'mind', 'open'] as const).flatMap((tone) => lines.filter((one) => one.tone === tone));
   return {
     go: worst === undefined,
     tone: (worst?.tone ?? 'good') as FitTone,
-    sentence: worst === undefined ? 'Go: every line is good.' : count === 1 ? `Not yet: ${worst.says}` : `Not yet, ${count} things: ${worst.says}`,
+    sentence: worst === undefined ? 'Go: every line is good.' : `Not yet: ${listWords(wanting.map(({ what }) => DOOR_NAMES[what]))}.`,
     lines,
   };
 }

@@ -57,6 +57,8 @@ describe('check before we go', () => {
         expect(verdict.lines.map(({ what }) => what)).toEqual([...DOOR_LINES]);
         expect(verdict.go).toBe([stack, rig, contacts, skin, routine, supervision].every((one) => one?.tone === 'good'));
         if (verdict.lines.some((line) => line.tone === 'stop')) expect(verdict.tone).toBe('stop');
+        const first = (['stop', 'mind', 'open'] as const).flatMap((one) => verdict.lines.filter((line) => line.tone === one))[0];
+        expect(verdict.sentence).toMatch(first ? new RegExp(`^Not yet: ${first.what}`) : /^Go/);
       }),
     );
   });

@@ -38,7 +38,7 @@ export type RigReason =
   | { code: 'plastic-buckle' }
   | { code: 'line-on-head-collar' };
 
-export const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
+const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
   'not-connected': 'stop',
   sound: 'good',
   'single-points': 'mind',
@@ -59,11 +59,14 @@ export const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
   'line-on-head-collar': 'stop',
 };
 
+/** How much a reason weighs: a backup on the electronic strap is a stop where there is anything else to hang it on. */
+export const rigReasonTone = (reason: RigReason): FitTone => (reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code]);
+
 const against = { closing: 'the prong shortens by when it closes', travel: 'the leash hand travels before the prong closes' };
 
 export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
   'not-connected': () => 'Nothing leads from the hand to the dog.',
-  sound: (r) => `${r.routes} routes from the hand to the dog share no part (sound from 2): whichever part fails, the dog is still held.`,
+  sound: (r) => `${r.routes} routes share no part (sound from 2): whichever part fails, the dog is still held.`,
   'single-points': (r) =>
     r.names.length === 1
       ? `The ${r.names[0]} is a single point (sound needs 2 routes that share no part): if it fails, the dog is loose.`
@@ -81,7 +84,7 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
   'clip-too-heavy': (r, speak) =>
     `A clip of ${Math.round(r.massG)} g is ${percent(r.ratio)} of a dog of ${speak.weight(r.weightKg)}, more than the ${percent(r.limit)} allowed: a coupler is lighter.`,
   'backup-loads-early': (r, speak) =>
-    `The backup has ${speak.gap(r.slackMm)} of slack, not more than the ${speak.gap(r.neededMm)} ${against[r.against]}: it loads before the prong works, and takes the correction away.`,
+    `The backup loads too early: ${speak.gap(r.slackMm)} of slack, and it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
   'backup-slack-unknown': (r, speak) => `The backup’s slack is not measured: it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
   'backup-hangs-free': (r, speak) =>
     `The backup has ${speak.gap(r.slackMm)} of slack, more than the ${speak.gap(r.neededMm)} ${against[r.against]}: it carries nothing while the prong works.`,
@@ -163,7 +166,8 @@ export function judgeRig(parts: readonly FittedRigPart[], dog: RigOnDog, rules: 
     if (dog.flat.plastic) reasons.push({ code: 'plastic-buckle' });
   }
   const rank = { good: 0, mind: 1, stop: 2 } as const;
-  const toneOf = (reason: RigReason): FitTone => (reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code]);
-  const tone = reasons.map(toneOf).reduce((worst, one) => (rank[one as keyof typeof rank] > rank[worst as keyof typeof rank] ? one : worst), 'good' as FitTone);
+  const tone = reasons
+    .map(rigReasonTone)
+    .reduce((worst, one) => (rank[one as keyof typeof rank] > rank[worst as keyof typeof rank] ? one : worst), 'good' as FitTone);
   return { ...routes, reasons, tone };
 }

@@ -134,7 +134,8 @@ export function rigOfTemplate({ collars, ties }: Pick<RigTemplate, 'collars' | '
 
 /** Templates for what a dog wears: those whose collars all lie on the neck, the surest first, then those that would want one more. */
 export function templatesFor(worn: readonly RigCollar[]): { template: RigTemplate; wants: RigCollar[] }[] {
-  const uses = (template: RigTemplate) => template.collars.some((collar) => worn.includes(collar));
+  // What the leash is on comes first of a template's collars; a backup may still be wanting.
+  const uses = (template: RigTemplate) => worn.includes(template.collars[0]!);
   return RIG_TEMPLATES.filter(uses)
     .map((template) => ({ template, wants: template.collars.filter((collar) => !worn.includes(collar)) }))
     .filter(({ wants }) => wants.length < 2)

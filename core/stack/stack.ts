@@ -1,7 +1,7 @@
 import type { FitTone } from '../fit/fit-row.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
-import { listWords } from '../units/count-words.ts';
+import { countWord, listWords } from '../units/count-words.ts';
 
 /** Layers of a stack from the ears down: what trains, what has contacts, what backs up or identifies, and the rest. Common practice. */
 export const STACK_LAYERS = ['training', 'electronic', 'holding', 'other'] as const;
@@ -40,7 +40,7 @@ export const STACK_REASON_TONES: Record<StackReason['code'], FitTone> = {
 
 export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   room: (r, speak) =>
-    `${r.count === 1 ? 'It takes' : `The ${r.count} take, with ${speak.gap(r.gapMm)} between them,`} ${speak.gap(r.neededMm)} of a neck of ${speak.taped(r.lengthMm)}.`,
+    `${r.count === 1 ? 'It takes' : `The ${countWord(r.count)} take, with ${speak.gap(r.gapMm)} between them,`} ${speak.gap(r.neededMm)} of a neck of ${speak.taped(r.lengthMm)}.`,
   'too-much': (r, speak) =>
     `With ${speak.gap(r.gapMm)} between them they take ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: leave off ${listWords(r.leaveOff)}${r.leaveOff.length > 1 ? ', in this order' : ''}.`,
   'cannot-fit': (r, speak) => `${r.name} alone takes ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: it is too wide for this dog.`,

@@ -186,6 +186,7 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       { daysAgo: 55, by: 1, site: 'high', girthMm: 342, coatDepthMm: 5 },
       { daysAgo: 55, by: 1, site: 'base', girthMm: 415, coatDepthMm: 6 },
       { daysAgo: 55, by: 1, site: 'head', girthMm: 396 },
+      { daysAgo: 55, by: 1, site: 'neck-length', girthMm: 138 },
     ],
   },
   {

@@ -8,10 +8,14 @@ import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { EventEntity } from '../data/entities/event.ts';
 import { ScreeningEntity } from '../data/entities/screening.ts';
+import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogKind } from '../services/dogs.ts';
+import { dressingKind } from '../services/dressings.ts';
+import { tellEvents } from '../services/events.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
@@ -20,8 +24,10 @@ import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { putAppended, putVersioned } from '../services/record-base.ts';
 import { screeningKind } from '../services/screenings.ts';
+import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
+import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
 
@@ -140,10 +146,12 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   };
   await putAppended(scopes[0]!, linkMoveKind, make.id(boughtAt), bought);
 
+  const dogIds = new Map<string, string>();
   for (const told of TOLD_DOGS) {
     const { ageDays, weightKg, ...facts } = told.facts;
     const at = make.ago(90);
     const dogId = make.id(at);
+    dogIds.set(told.key, dogId);
     const bornOn = DateTime.fromJSDate(make.ago(Math.round(ageDays)), { zone: KENNEL_ZONE }).toISODate();
     const placeId = told.place ? placeIds.get(told.place)! : null;
     const dog: DogFacts = { ...facts, placeId, house: null, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
@@ -231,6 +239,23 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     events.sort((a, b) => a.at.getTime() - b.at.getTime());
     for (const event of events) await event.keep();
   }
+  for (const { dog, dressing } of TOLD_DRESSINGS) await putVersioned(scopes[0]!, dressingKind, dogIds.get(dog)!, dressing, null);
+  for (const { dog, daysAgo, hour, by, ...look } of TOLD_SKIN) {
+    const at = make.ago(daysAgo, (hour - 9) * 60);
+    const id = make.id(at);
+    await putAppended(scopes[by]!, skinLookKind, id, { ...look, dogId: dogIds.get(dog)!, photoId: null, at: at.toISOString() });
+    await keepThen<{ id: string }>(manager, SkinLookEntity.options.tableName!, id, at);
+  }
+  const [bramble, moss, nutmeg] = ['bramble', 'moss', 'nutmeg'].map((key) => dogIds.get(key)!) as [string, string, string];
+  const [hazel, curlew, longAlder, willow] = ['twin', 'remote', 'long', 'martingale-middle'].map((key) => collarIds.get(key)!) as [
+    string,
+    string,
+    string,
+    string,
+  ];
+  const wears = toldWears({ bramble, moss, nutmeg, hazel, curlew, longAlder, willow }, make, now);
+  await tellEvents(scopes[0]!, wears, { source: 'hand', bridgeId: null }, false);
+  await manager.query(`UPDATE \`${EventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
   await putVersioned(
     scopes[1]!,
     wantKind,

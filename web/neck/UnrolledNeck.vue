@@ -1,19 +1,23 @@
 <script setup lang="ts">
 /**
  * The neck as a flat map, to scale: ears at the top edge, shoulders below, throat at both ends, nape in the middle, left and
- * right the dog's. `collar` is laid on it as a band at its real width and height.
+ * right the dog's. `collar`, or several `collars`, are laid on it as bands at their real width and height, `bands` as plain ones.
+ * The slot `over` draws on it, in mm from nape and ear base.
  */
 import { girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
+import { listWords } from '@banter/core';
 import { collarKind } from '@banter/contract';
 import { computed, useId } from 'vue';
 import { useUnits } from '../stores/units.ts';
-import type { DrawnCollar } from './drawn-collar.ts';
+import type { DrawnCollar, PlainBand } from './drawn-collar.ts';
 import { headroom, onNeckDrawing } from './drawings.ts';
 
 const props = defineProps<{
   tape: NeckTape;
   name: string;
   collar?: DrawnCollar | null;
+  collars?: readonly DrawnCollar[];
+  bands?: readonly PlainBand[];
   size: 'small' | 'large';
 }>();
 
@@ -21,12 +25,13 @@ const units = useUnits();
 const id = useId();
 const large = computed(() => props.size === 'large');
 const neck = computed(() => unrollNeck(props.tape));
+const laid = computed(() => props.collars ?? (props.collar ? [props.collar] : []));
 const text = computed(() => neck.value.widthMm / (large.value ? 31 : 24));
 const earHeight = computed(() => neck.value.levels[0].girthMm * 0.15);
 const margin = computed(() => ({
   left: text.value * 0.8,
   right: large.value ? text.value * 5.2 : text.value * 0.8,
-  top: Math.max(earHeight.value + (large.value ? text.value * 2 : 2), props.collar ? headroom(props.collar) : 0),
+  top: Math.max(earHeight.value + (large.value ? text.value * 2 : 2), ...laid.value.map(headroom)),
   bottom: large.value ? text.value * 3.3 : text.value * 0.5,
 }));
 const box = computed(() => {
@@ -61,9 +66,13 @@ const hours = computed(() =>
   ].map((hour) => ({ ...hour, ...placeOnNeck(neck.value, hour.clock, neck.value.lengthMm) })),
 );
 const bar = computed(() => scaleBar(neck.value.widthMm, units.length));
+const onIt = computed(() => {
+  const names = [...laid.value.map(({ kind }) => `a ${collarKind(kind).name.toLowerCase()}`), ...(props.bands ?? []).map(({ label }) => `a ${label}`)];
+  return names.length === 0 ? '' : ` On it ${names.length === 1 ? 'lies' : 'lie, from the ears down,'} ${listWords(names)}.`;
+});
 const described = computed(() => {
   const sites = neck.value.levels.map((level) => `${level.site} girth ${level.taped ? '' : 'guessed at '}${units.exact(level.girthMm)}`).join(', ');
-  return `${props.name}’s neck unrolled, to scale: ${sites}.${props.collar ? ` A ${collarKind(props.collar.kind).name.toLowerCase()} lies on it.` : ''}`;
+  return `${props.name}’s neck unrolled, to scale: ${sites}.${onIt.value}`;
 });
 const site = { high: 'high', mid: 'mid', base: 'base' };
 </script>
@@ -118,7 +127,19 @@ const site = { high: 'high', mid: 'mid', base: 'base' };
         </text>
       </g>
     </template>
-    <component :is="onNeckDrawing(collar.kind)" v-if="collar" :neck="neck" :drawn="collar" />
+    <rect
+      v-for="band in bands"
+      :key="band.key"
+      :x="-girthAt(neck.levels, band.topMm + band.widthMm / 2) / 2"
+      :y="band.topMm"
+      :width="girthAt(neck.levels, band.topMm + band.widthMm / 2)"
+      :height="band.widthMm"
+      :fill="band.strap ? 'var(--deep)' : 'var(--steel-light)'"
+      stroke="var(--steel)"
+      stroke-width="1.5"
+    />
+    <component :is="onNeckDrawing(one.kind)" v-for="one in laid" :key="one.kind" :neck="neck" :drawn="one" />
+    <slot name="over" :neck="neck" :text="text" />
     <template v-if="large">
       <text
         v-for="hour in hours"

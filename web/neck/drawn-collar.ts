@@ -1,5 +1,15 @@
-import { collarKind, houseOf, type CollarKindName, type CurrentFit, type Dog, type Kennel } from '@banter/contract';
-import { ringClock, type FittingDog } from '@banter/core';
+import {
+  collarKind,
+  houseOf,
+  stackItems,
+  type CollarKindName,
+  type CurrentFit,
+  type DressedItem,
+  type Dog,
+  type Dressing,
+  type Kennel,
+} from '@banter/contract';
+import { ringClock, stackOnNeck, type FittingDog } from '@banter/core';
 
 /** What a drawing is told, whatever the kind: the collar, how it is made up, and where its ring sits. */
 export type DrawnCollar = {
@@ -10,6 +20,9 @@ export type DrawnCollar = {
   /** Upper edge of the band, mm down from the ear base, where a stack has given it one. */
   topMm?: number;
 };
+
+/** A band that is no collar of ours: an owner's own strap, or one against parasites; mm down from the ear base. */
+export type PlainBand = { key: string; label: string; topMm: number; widthMm: number; strap: boolean };
 
 /** What the cross-section of a kind is told: the drawn collar and the neck it lies on. */
 export type SectionProps = { drawn: DrawnCollar; dog: FittingDog };
@@ -27,4 +40,35 @@ export function drawnCollar(fit: Pick<CurrentFit, 'plan' | 'check'> | null, dog:
     setting: check?.on ?? collarKind(plan.kind).firstSetting(plan.choices),
     ringAt: ringAtOf(dog, kennel),
   };
+}
+
+/** Ear base to the first collar, mm: a training collar lies directly behind the ears. */
+const FIRST_MM = 4;
+
+/** The things of a stack where they lie: collars by their drawings, the rest as plain bands. */
+export function drawnItems(
+  items: readonly DressedItem<Pick<CurrentFit, 'plan' | 'check'>>[],
+  dog: Dog,
+  kennel: Kennel,
+  clockOf: (kind: CollarKindName) => number | null = () => null,
+) {
+  const lying = items.filter(({ widthMm }) => widthMm > 0);
+  const { places } = stackOnNeck(lying, null, houseOf(kennel, dog).rules);
+  const topOf = (id: string) => FIRST_MM + places.find((place) => place.id === id)!.topMm;
+  const collars = lying.flatMap(({ id, fit }): DrawnCollar[] => {
+    const drawn = drawnCollar(fit, dog, kennel);
+    if (!drawn) return [];
+    const clock = clockOf(drawn.kind);
+    return [{ ...drawn, ...(clock === null ? {} : { setting: { ...(drawn.setting as object), clock } }), topMm: topOf(id) }];
+  });
+  const bands = lying.flatMap(({ id, name, fit, layer, widthMm }): PlainBand[] =>
+    fit ? [] : [{ key: id, label: name, topMm: topOf(id), widthMm, strap: layer === 'holding' }],
+  );
+  return { collars, bands, places: lying.map(({ id, name, widthMm }) => ({ id, name, widthMm, topMm: topOf(id) })) };
+}
+
+/** Everything that has been fitted on a dog, lying as it was laid out, else in the usual order. */
+export function drawnFits(fits: readonly Pick<CurrentFit, 'plan' | 'check'>[], dog: Dog, kennel: Kennel, dressing: Dressing | null = null) {
+  const { collars, bands } = drawnItems(stackItems({ dressing }, fits), dog, kennel);
+  return { collars, bands };
 }

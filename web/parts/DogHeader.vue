@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
-import type { CurrentFit, Dog, Kennel, Taping } from '@banter/contract';
+import type { CurrentFit, Dog, Dressing, Kennel, Taping } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { neckTapeOf } from '../neck/neck-tape.ts';
-import { drawnCollar } from '../neck/drawn-collar.ts';
+import { drawnFits } from '../neck/drawn-collar.ts';
 import { ageWords, todayIn } from './age.ts';
 import { wornLine } from './worn-words.ts';
 
@@ -16,11 +16,13 @@ const props = defineProps<{
   girths: Partial<Record<Taping['site'], Taping>>;
   fits: readonly Pick<CurrentFit, 'plan' | 'check'>[];
   kennel: Kennel;
+  dressing?: Dressing | null;
 }>();
 const units = useUnits();
 const router = useRouter();
 const route = useRoute();
 const tape = computed(() => neckTapeOf(props.girths));
+const lying = computed(() => drawnFits(props.fits, props.dog, props.kennel, props.dressing));
 const facts = computed(() =>
   [
     props.dog.breed,
@@ -38,6 +40,8 @@ const tabs = [
   { name: 'tape', label: 'Tape', key: 't' },
   { name: 'bench', label: 'Bench', key: 'b' },
   { name: 'check', label: 'Check', key: 'c' },
+  { name: 'neck', label: 'Neck', key: 'n' },
+  { name: 'door', label: 'Door', key: 'g' },
 ];
 useScreenKeys(
   'This dog',
@@ -49,7 +53,7 @@ useScreenKeys(
   <div class="mb-5 border-b border-line">
     <div class="flex items-center gap-4">
       <div class="w-24 shrink-0 sm:w-36">
-        <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collar="drawnCollar(fits[0] ?? null, dog, kennel)" size="small" />
+        <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" v-bind="lying" size="small" />
       </div>
       <div class="min-w-0">
         <p class="font-display text-2xl leading-tight font-bold break-words">{{ dog.name }}</p>
@@ -57,12 +61,12 @@ useScreenKeys(
         <p v-if="worn.length > 0" class="text-soft">Decided: {{ worn.join('; ') }}</p>
       </div>
     </div>
-    <nav :aria-label="`${dog.name}’s screens`" class="mt-2 -ml-3 flex">
+    <nav :aria-label="`${dog.name}’s screens`" class="mt-2 -ml-3 flex flex-wrap">
       <RouterLink
         v-for="tab in tabs"
         :key="tab.name"
         :to="{ name: tab.name, params: { id: dog.id } }"
-        class="flex min-h-12 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
+        class="flex min-h-12 items-center border-b-4 border-transparent px-2.5 no-underline hover:border-line sm:px-3"
         :class="route.name === tab.name || (tab.name === 'bench' && route.name === 'bench-kind') ? 'border-tape! font-semibold' : ''"
       >
         {{ tab.label }}

@@ -4,7 +4,7 @@ import { collarKind, Dog, Ending, nextStep, type CurrentFit } from '@banter/cont
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { drawnCollar } from '../neck/drawn-collar.ts';
+import { drawnFits } from '../neck/drawn-collar.ts';
 import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
@@ -85,7 +85,7 @@ async function putAway(away: boolean) {
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div class="space-y-6 self-start">
         <section class="sheet" aria-label="The neck">
-          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" :collar="drawnCollar(fits[0] ?? null, data!.dog, kennel)" size="large" />
+          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel)" size="large" />
           <p v-if="tape" class="mt-1 text-sm text-soft">
             Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
           </p>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** All dogs: the ones that need a hand first, each with its neck in small, what was decided, and the next step. */
-import { DogsPage, latestGirths, nextStep, type DogCard } from '@banter/contract';
+import { DogsPage, latestGirths, momentOn, nextStep, type DogCard } from '@banter/contract';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { drawnCollar } from '../neck/drawn-collar.ts';
+import { drawnFits } from '../neck/drawn-collar.ts';
 import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { ageWords, dayWords, todayIn } from '../parts/age.ts';
@@ -15,10 +15,17 @@ import { useScreenKeys } from '../stores/keys.ts';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import { useWearing } from '../stores/wearing.ts';
 
 const session = useSession();
 const units = useUnits();
 const router = useRouter();
+const wearing = useWearing();
+const onNow = (dogId: string) =>
+  wearing
+    .on(dogId)
+    .map((one) => `«${one.collarName}» since ${momentOn(Date.parse(one.from), Date.now(), session.kennel!.timeZone)}`)
+    .join(', ');
 const { data, state, sentence, load } = useLoad(() => '/api/dogs', DogsPage);
 const kennel = computed(() => session.kennel!);
 const search = ref('');
@@ -98,13 +105,7 @@ useScreenKeys('Dogs', [
             class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6"
           >
             <div class="self-center">
-              <UnrolledNeck
-                v-if="row.tape"
-                :tape="row.tape"
-                :name="row.dog.name"
-                :collar="drawnCollar(row.card.fits[0] ?? null, row.dog, kennel)"
-                size="small"
-              />
+              <UnrolledNeck v-if="row.tape" :tape="row.tape" :name="row.dog.name" v-bind="drawnFits(row.card.fits, row.dog, kennel)" size="small" />
               <div v-else class="flex h-14 items-center justify-center rounded border-2 border-dashed border-line text-sm text-soft">not taped</div>
             </div>
             <div class="min-w-0">
@@ -112,6 +113,9 @@ useScreenKeys('Dogs', [
                 {{ row.dog.name }}
               </RouterLink>
               <p class="text-soft">{{ row.facts }}</p>
+              <p v-if="onNow(row.dog.id)" class="text-[0.95rem]">
+                <span aria-hidden="true" class="mr-1.5 inline-block size-2.5 rounded-full bg-tape ring-1 ring-ink"></span>wears {{ onNow(row.dog.id) }}
+              </p>
             </div>
             <div class="col-span-2 min-w-0 md:col-span-1">
               <p class="grid grid-cols-[5.6rem_1fr] items-start gap-x-2">

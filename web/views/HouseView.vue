@@ -11,6 +11,7 @@ const PAGES = {
   law: { title: 'Local law', page: defineAsyncComponent(() => import('./house/LocalLaw.vue')) },
   screening: { title: 'Screening', page: defineAsyncComponent(() => import('./house/HouseScreening.vue')) },
   charts: { title: 'Size charts', page: defineAsyncComponent(() => import('./house/SizeCharts.vue')) },
+  devices: { title: 'Devices', page: defineAsyncComponent(() => import('./house/HouseDevices.vue')) },
   people: { title: 'People', page: defineAsyncComponent(() => import('./house/HousePeople.vue')) },
 } as const;
 type PageName = keyof typeof PAGES;

@@ -8,7 +8,9 @@ const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => props.drawn.collar.numbers as ClipOnNumbers);
 const thick = computed(() => slipWidthMm(numbers.value));
 const longer = computed(() => numbers.value.lengthMm - props.neck.levels[0].girthMm > 50);
-const down = computed(() => (props.drawn.topMm !== undefined ? props.drawn.topMm + thick.value / 2 : longer.value ? Math.min(props.neck.lengthMm * 0.45, 46) : 12));
+const down = computed(() =>
+  props.drawn.topMm !== undefined ? props.drawn.topMm + thick.value / 2 : longer.value ? Math.min(props.neck.lengthMm * 0.45, 46) : 12,
+);
 const half = computed(() => girthAt(props.neck.levels, down.value) / 2);
 const ring = computed(() => placeOnNeck(props.neck, props.drawn.ringAt, down.value));
 </script>

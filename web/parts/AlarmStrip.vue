@@ -1,0 +1,35 @@
+<script setup lang="ts">
+/** Across every screen: what is on a dog and must not be, with the way to put it right. Nothing while all is well. */
+import { computed } from 'vue';
+import { useWearing } from '../stores/wearing.ts';
+
+const wearing = useWearing();
+const SHOWN = 2;
+const shown = computed(() => wearing.alarms.slice(0, SHOWN));
+const more = computed(() => wearing.alarms.length - shown.value.length);
+</script>
+
+<template>
+  <div role="status" aria-live="assertive" class="no-print">
+    <ul v-if="shown.length > 0" class="bg-stop-wash text-stop">
+      <li
+        v-for="alarm in shown"
+        :key="alarm.dogId + alarm.collarId + alarm.code"
+        class="mx-auto flex max-w-[1240px] flex-wrap items-center gap-x-4 px-4 py-1 sm:px-6"
+      >
+        <span class="flex min-w-0 grow items-center gap-2">
+          <svg viewBox="0 0 20 20" class="size-5 shrink-0" fill="none" stroke="currentColor" stroke-width="2.2" aria-hidden="true">
+            <rect x="2.2" y="2.2" width="15.6" height="15.6" rx="1.5" />
+            <path d="M5.5 10h9" stroke-width="3" />
+          </svg>
+          <span>
+            <strong>{{ alarm.dogName }}, «{{ alarm.collarName }}»:</strong>
+            {{ alarm.text }}
+          </span>
+        </span>
+        <RouterLink :to="`/dogs/${alarm.dogId}/neck`" class="flex min-h-11 items-center font-semibold underline">Put it right</RouterLink>
+      </li>
+      <li v-if="more > 0" class="mx-auto max-w-[1240px] px-4 pb-2 sm:px-6">And {{ more }} more.</li>
+    </ul>
+  </div>
+</template>

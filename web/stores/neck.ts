@@ -1,0 +1,59 @@
+import { dressedDog, latestGirths, NeckPage, stackItems, currentFits, type DressingFacts } from '@banter/contract';
+import { useIntervalFn } from '@vueuse/core';
+import { computed, type ShallowUnwrapRef } from 'vue';
+import { useDressing } from './dressing.ts';
+import { useLoad } from './load.ts';
+import { useNow } from './now.ts';
+import { useSession } from './session.ts';
+import { useTell } from './tell.ts';
+import { useUnits } from './units.ts';
+import { useWearing } from './wearing.ts';
+
+/** How often what others did to the dog is looked for, ms. */
+const LOOK_AGAIN_MS = 30_000;
+
+/**
+ * A dog as it stands dressed, always as of now, with what is being changed here laid over what is kept; what others record
+ * meanwhile comes in by itself.
+ */
+export function useNeck(dogId: string) {
+  const session = useSession();
+  const units = useUnits();
+  const loaded = useLoad(() => `/api/dogs/${dogId}/neck`, NeckPage);
+  const { now, tick } = useNow();
+  const wearing = useWearing();
+  async function load() {
+    await loaded.load();
+    tick();
+    void wearing.look();
+  }
+  useIntervalFn(() => {
+    if (!document.hidden && loaded.state.value === 'ready') void loaded.load();
+  }, LOOK_AGAIN_MS);
+
+  const usualStack = (): DressingFacts['stack'] => {
+    const kept = loaded.data.value;
+    return kept ? stackItems(kept, currentFits(kept.plans, kept.checks, kept.endings)).map(({ entry }) => entry) : [];
+  };
+  const dressing = useDressing(dogId, loaded.data, usualStack, load);
+  const page = computed(() => {
+    const kept = loaded.data.value;
+    const unkept = dressing.unkept.value;
+    return kept && (unkept ? { ...kept, dressing: { ...unkept, id: dogId, version: kept.dressing?.version ?? 0 } } : kept);
+  });
+  const dressed = computed(() => (page.value && session.kennel ? dressedDog(page.value, session.kennel, now.value, units.speak) : null));
+  return {
+    dogId,
+    state: loaded.state,
+    sentence: loaded.sentence,
+    load,
+    now,
+    page,
+    dressed,
+    dressing,
+    telling: useTell(load),
+    girths: computed(() => latestGirths(page.value?.tapings ?? [])),
+  };
+}
+/** What the parts of the screen Neck are given, once it is there. */
+export type NeckOnScreen = ShallowUnwrapRef<ReturnType<typeof useNeck>> & { page: NeckPage; dressed: NonNullable<ReturnType<typeof dressedDog>> };

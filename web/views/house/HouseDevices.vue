@@ -1,0 +1,100 @@
+<script setup lang="ts">
+/** Bridges: programs that may tell what this kennel’s devices do. A key is made here, shown once, and taken back at any time. */
+import { Bridge, BridgesPage, type BridgeFacts } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { dayWords, momentWords } from '../../parts/age.ts';
+import KeepBar from '../../parts/KeepBar.vue';
+import LoadFrame from '../../parts/LoadFrame.vue';
+import TextField from '../../parts/TextField.vue';
+import { useKeep } from '../../stores/keep.ts';
+import { useLoad } from '../../stores/load.ts';
+import { useSession } from '../../stores/session.ts';
+
+const session = useSession();
+const keeping = useKeep();
+const { data, state, sentence, load } = useLoad(() => '/api/bridges', BridgesPage);
+const name = ref('');
+const key = ref('');
+const copied = ref(false);
+const here = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt === null));
+const gone = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt !== null));
+
+const KEY_BYTES = 32;
+const hex = (bytes: Uint8Array) => [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+async function make() {
+  if (name.value.trim() === '') return;
+  // Made here and never sent: Banter keeps only its hash.
+  const fresh = hex(crypto.getRandomValues(new Uint8Array(KEY_BYTES)));
+  const keyHash = hex(new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(fresh))));
+  const facts: BridgeFacts = { name: name.value.trim(), keyHash, revokedAt: null };
+  if (!(await keeping.keep(`/api/bridges/${uuidv7()}`, Bridge, facts))) return;
+  key.value = fresh;
+  copied.value = false;
+  name.value = '';
+  await load();
+}
+async function takeBack(bridge: Bridge) {
+  const { id, version, lastSeenAt: _seen, ...facts } = bridge;
+  if (await keeping.keep(`/api/bridges/${id}`, Bridge, { ...facts, revokedAt: new Date().toISOString() }, version)) await load();
+}
+async function copy() {
+  copied.value = await navigator.clipboard.writeText(key.value).then(
+    () => true,
+    () => false,
+  );
+}
+const origin = location.origin;
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="the devices" @again="load">
+    <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
+      <form class="sheet space-y-3 self-start" novalidate @submit.prevent="make">
+        <h2>A bridge to your devices</h2>
+        <p>
+          A program of yours that hears a real transmitter or receiver can tell Banter what it does: charged, paired, tried, put on, moved, taken off. One event
+          a line, in an open format; late and twice is no harm.
+        </p>
+        <TextField v-model="name" label="What it is called" hint="Such as: gateway in the shed." :error="keeping.errorAt('name')" />
+        <KeepBar :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
+        <div v-if="key" class="rounded bg-good-wash p-3 text-good" role="status">
+          <p class="font-semibold">Its key, shown this once:</p>
+          <p class="mt-1 font-mono break-all select-all">{{ key }}</p>
+          <div class="mt-2 flex gap-2">
+            <button type="button" class="press press-plain" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
+            <button type="button" class="press press-quiet" @click="key = ''">I have it</button>
+          </div>
+        </div>
+        <pre class="overflow-x-auto rounded bg-ground p-3 text-sm" tabindex="0">
+POST {{ origin }}/api/events
+Authorization: Bearer KEY
+Content-Type: application/x-ndjson
+
+{"event":"charged","id":"…","at":"…","collarId":"…","percent":88}</pre>
+        <p class="text-sm text-soft">The whole format stands in docs/device-events.md, and in the interface’s own description at /api/openapi.json.</p>
+      </form>
+      <section class="sheet self-start" aria-label="Bridges">
+        <h2>Bridges</h2>
+        <p v-if="here.length === 0" class="mt-1 text-soft">None. Until there is one, the stand-in device under Neck, Contacts does the same on the screen.</p>
+        <ul class="mt-1 divide-y divide-line">
+          <li v-for="bridge in here" :key="bridge.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5">
+            <span class="min-w-0 grow">
+              <span class="block font-semibold">{{ bridge.name }}</span>
+              <span class="text-sm text-soft">
+                {{ bridge.lastSeenAt ? `heard of ${momentWords(bridge.lastSeenAt, session.kennel!.timeZone)}` : 'not heard of yet' }}
+              </span>
+            </span>
+            <button type="button" class="press press-quiet" @click="takeBack(bridge)">
+              Take its key back<span class="sr-only">: {{ bridge.name }}</span>
+            </button>
+          </li>
+        </ul>
+        <details v-if="gone.length > 0" class="mt-2 text-sm text-soft">
+          <summary>Taken back ({{ gone.length }})</summary>
+          <p v-for="bridge in gone" :key="bridge.id">{{ bridge.name }}, {{ dayWords(bridge.revokedAt!, session.kennel!.timeZone) }}</p>
+        </details>
+      </section>
+    </div>
+  </LoadFrame>
+</template>

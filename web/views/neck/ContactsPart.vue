@@ -1,0 +1,104 @@
+<script setup lang="ts">
+/** Where the contacts of an electronic collar sit, have been, and go next; moved with one tap; its routine and its stand-in. */
+import { momentOn, type DressedContacts } from '@banter/contract';
+import { clockWords, contractSpeaker, ROTATION_REASON_WORDS, speakHours, wordReason } from '@banter/core';
+import { computed } from 'vue';
+import ContactClock from '../../neck/ContactClock.vue';
+import ReasonList from '../../parts/ReasonList.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import type { VerdictTone } from '../../parts/verdict.ts';
+import type { NeckOnScreen } from '../../stores/neck.ts';
+import { useSession } from '../../stores/session.ts';
+import RoutineCard from './RoutineCard.vue';
+import StandInPanel from './StandInPanel.vue';
+
+const props = defineProps<{ neck: NeckOnScreen }>();
+const session = useSession();
+const WARM_DAYS = 3;
+const dog = computed(() => props.neck.page.dog);
+const zone = computed(() => session.kennel!.timeZone);
+
+function decision({ at, rotation, wear }: DressedContacts): { tone: VerdictTone; sentence: string } {
+  const now = props.neck.now;
+  const off = rotation.reasons.find(({ code }) => code === 'skin-off');
+  if (off) return { tone: 'stop', sentence: wear ? 'Take it off, and ask a vet about the skin.' : 'It stays off: ask a vet about the skin.' };
+  if (!wear)
+    return rotation.next === null
+      ? { tone: 'stop', sentence: 'It stays off: no place is free on this neck.' }
+      : { tone: 'open', sentence: `It is off. Next it goes on at ${clockWords(rotation.next)}.` };
+  if (at === null) return { tone: 'mind', sentence: 'It is on; tap the place where it sits.' };
+  const place = rotation.places.find(({ clock }) => clock % 12 === at % 12);
+  const over = rotation.moveBy !== null && rotation.moveBy <= now;
+  const wrong = over || (place && !place.allowed);
+  if (rotation.capacityHours <= 0 && rotation.wornHours > 0)
+    return { tone: 'stop', sentence: `Take it off: worn ${speakHours(rotation.wornHours)} in the last 24 h.` };
+  if (rotation.next === null)
+    return wrong
+      ? { tone: 'stop', sentence: `Take it off: ${clockWords(at)} must rest, and no other place is free.` }
+      : { tone: 'good', sentence: `At ${clockWords(at)} until ${momentOn(rotation.moveBy!, now, zone.value)}; then it comes off.` };
+  if (wrong) return { tone: 'stop', sentence: `Move it to ${clockWords(rotation.next)} now.` };
+  return { tone: 'good', sentence: `At ${clockWords(at)}. Move it to ${clockWords(rotation.next)} by ${momentOn(rotation.moveBy!, now, zone.value)}.` };
+}
+const MARKS = { good: 'Good', mind: 'Look', stop: 'Now', open: 'Off' };
+const shown = computed(() => props.neck.dressed.contacts.map((contacts) => ({ contacts, ...decision(contacts) })));
+function place({ fit, wear }: DressedContacts, clock: number) {
+  const { id, name } = fit.plan.inputs.collar;
+  const where = { dogId: dog.value.id, collarId: id, clock };
+  void props.neck.telling.tell(
+    wear ? `«${name}» was moved to ${clockWords(clock)}.` : `«${name}» is on at ${clockWords(clock)}.`,
+    wear ? [{ event: 'moved', ...where }] : [{ event: 'put-on', ...where, state: 'worked' }],
+  );
+}
+function takeOff({ fit }: DressedContacts) {
+  const { id, name } = fit.plan.inputs.collar;
+  void props.neck.telling.tell(`«${name}» is off.`, [{ event: 'taken-off', dogId: dog.value.id, collarId: id }]);
+}
+const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, contractSpeaker));
+</script>
+
+<template>
+  <div v-if="shown.length === 0">
+    <VerdictMark tone="open" word="Nothing with contacts" />
+    <h1 class="mt-1">No electronic collar is fitted on {{ dog.name }}.</h1>
+    <p class="mt-2 text-lg">Where its contacts go, for how long and where next stands here once one is decided at the bench.</p>
+    <RouterLink :to="`/dogs/${dog.id}/bench/remote`" class="press press-plain mt-3">To the bench</RouterLink>
+  </div>
+  <div v-else class="space-y-8">
+    <div v-for="{ contacts, tone, sentence } in shown" :key="contacts.fit.plan.id">
+      <div aria-live="polite">
+        <VerdictMark :tone="tone" :word="`«${contacts.fit.plan.inputs.collar.name}»: ${MARKS[tone].toLowerCase()}`" />
+        <h1 class="mt-1">{{ sentence }}</h1>
+      </div>
+      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <section class="sheet self-start" aria-label="The clock of the neck">
+          <ContactClock
+            :contacts="contacts"
+            :flags="neck.dressed.flags"
+            :now="neck.now"
+            :days="WARM_DAYS"
+            :verb="contacts.wear ? 'Moved now to' : 'Put on at'"
+            @place="(clock) => place(contacts, clock)"
+          />
+          <div class="mt-3 flex flex-wrap gap-2">
+            <button v-if="contacts.rotation.next !== null" type="button" class="press press-main" @click="place(contacts, contacts.rotation.next)">
+              {{ contacts.wear ? 'Moved now to' : 'Put on at' }} {{ contacts.rotation.next }}
+            </button>
+            <button v-if="contacts.wear" type="button" class="press press-plain" @click="takeOff(contacts)">Taken off</button>
+          </div>
+          <p class="mt-1 text-sm text-soft">Or tap another place that is allowed. Never on the windpipe, 5 to 7.</p>
+        </section>
+        <div class="space-y-5 self-start">
+          <section class="sheet" aria-label="Why">
+            <p class="text-lg">
+              <strong class="font-display text-3xl">{{ speakHours(contacts.rotation.capacityHours) }}</strong>
+              of wear left today on {{ contacts.rotation.distinct.length }} distinct {{ contacts.rotation.distinct.length === 1 ? 'place' : 'places' }}
+            </p>
+            <ReasonList class="mt-2" :reasons="words(contacts)" />
+          </section>
+          <RoutineCard :contacts="contacts" :telling="neck.telling" :now="neck.now" />
+          <StandInPanel :contacts="contacts" :dressed="neck.dressed" :telling="neck.telling" :now="neck.now" />
+        </div>
+      </div>
+    </div>
+  </div>
+</template>

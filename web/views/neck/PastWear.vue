@@ -1,0 +1,76 @@
+<script setup lang="ts">
+/** A wear that nobody told when it happened: from when until when, and how it was watched. */
+import { fitName } from '@banter/contract';
+import { WEAR_STATES, type WearState } from '@banter/core';
+import { computed, ref } from 'vue';
+import { asTyped, typedInstant } from '../../parts/kennel-time.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import type { NeckOnScreen } from '../../stores/neck.ts';
+import { useSession } from '../../stores/session.ts';
+import { STATE_ANSWERS } from './dress-words.ts';
+
+const props = defineProps<{ neck: NeckOnScreen }>();
+const session = useSession();
+const zone = computed(() => session.kennel!.timeZone);
+const fits = computed(() => props.neck.dressed.fits);
+const open = ref(false);
+const planId = ref<string | null>(null);
+const from = ref('');
+const to = ref('');
+const state = ref<WearState | null>(WEAR_STATES[0]);
+const clock = ref('');
+const fault = ref('');
+const fit = computed(() => fits.value.find(({ plan }) => plan.id === planId.value) ?? fits.value[0] ?? null);
+const contacts = computed(() => props.neck.dressed.contacts.find((one) => one.fit === fit.value) ?? null);
+function begin() {
+  open.value = true;
+  planId.value = fits.value[0]?.plan.id ?? null;
+  from.value = asTyped(props.neck.now - 2 * 3_600_000, zone.value);
+  to.value = asTyped(props.neck.now - 3_600_000, zone.value);
+}
+async function keep() {
+  const [begun, ended] = [typedInstant(from.value, zone.value), typedInstant(to.value, zone.value)];
+  fault.value = 'fault' in begun ? `Put on: ${begun.fault}` : 'fault' in ended ? `Taken off: ${ended.fault}` : '';
+  if ('fault' in begun || 'fault' in ended || !fit.value) return;
+  if (Date.parse(ended.at) <= Date.parse(begun.at)) fault.value = 'It was taken off before it was put on: a wear cannot end before it begins.';
+  else if (Date.parse(ended.at) > Date.now()) fault.value = 'That is still to come.';
+  if (fault.value) return;
+  const { id: collarId, name } = fit.value.plan.inputs.collar;
+  const on = { dogId: props.neck.dogId, collarId };
+  const place = contacts.value && clock.value !== '' ? Number(clock.value) : null;
+  const done = await props.neck.telling.tellAt(`The wear of «${name}» is in the record.`, [
+    { event: 'put-on', ...on, clock: place, state: state.value ?? 'worked', at: begun.at },
+    { event: 'taken-off', ...on, at: ended.at },
+  ]);
+  if (done) open.value = false;
+}
+</script>
+
+<template>
+  <section class="sheet" aria-label="Said afterwards">
+    <h2>Said afterwards</h2>
+    <p class="text-sm text-soft">Something was worn, and nobody told it then.</p>
+    <p v-if="fits.length === 0" class="mt-2">Nothing is fitted yet.</p>
+    <button v-else-if="!open" type="button" class="press press-plain mt-2" @click="begin">Say a wear of earlier</button>
+    <form v-else class="mt-2 space-y-3" novalidate @submit.prevent="keep">
+      <ChoiceRow v-model="planId" label="What was on?" :answers="fits.map((one) => ({ value: one.plan.id, label: fitName(one) }))" quiet />
+      <div class="grid gap-3 sm:grid-cols-2">
+        <label class="block font-semibold">Put on<input v-model="from" type="datetime-local" class="field mt-1 font-normal" /></label>
+        <label class="block font-semibold">Taken off<input v-model="to" type="datetime-local" class="field mt-1 font-normal" /></label>
+      </div>
+      <label v-if="contacts" class="block font-semibold">
+        Its contacts sat at
+        <select v-model="clock" class="field mt-1 font-normal">
+          <option value="">not known</option>
+          <option v-for="hour in 12" :key="hour" :value="String(hour)">{{ hour }} o’clock</option>
+        </select>
+      </label>
+      <ChoiceRow v-model="state" label="How was it watched?" :answers="STATE_ANSWERS" quiet />
+      <p v-if="fault" role="alert" class="font-semibold text-stop">{{ fault }}</p>
+      <div class="flex gap-2">
+        <button type="submit" class="press press-plain">Keep it</button>
+        <button type="button" class="press press-quiet" @click="open = false">Leave it</button>
+      </div>
+    </form>
+  </section>
+</template>

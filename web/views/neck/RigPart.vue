@@ -1,0 +1,223 @@
+<script setup lang="ts">
+/** The rig: put together from its parts or from a usual one, drawn with its single points, judged, and with what would mend it. */
+import {
+  collarParts,
+  freshId,
+  listWords,
+  RIG_JOINT_NAMES,
+  RIG_JOINTS,
+  RIG_PART_KIND_NAMES,
+  RIG_PART_KINDS,
+  RIG_REASON_WORDS,
+  rigReasonTone,
+  rigOfTemplate,
+  rigPart,
+  rigProposals,
+  templatesFor,
+  wordReason,
+  type FittedRigPart,
+  type RigCollar,
+  type RigJoint,
+  type RigPartKindName,
+} from '@banter/core';
+import { computed, ref } from 'vue';
+import RigDiagram from '../../neck/RigDiagram.vue';
+import ReasonList from '../../parts/ReasonList.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import type { NeckOnScreen } from '../../stores/neck.ts';
+import { useUnits } from '../../stores/units.ts';
+import RigPartCard from './RigPartCard.vue';
+
+const props = defineProps<{ neck: NeckOnScreen }>();
+const units = useUnits();
+const parts = computed(() => props.neck.dressing.current.value.rig as FittedRigPart[]);
+const judged = computed(() => props.neck.dressed.rig);
+const worn = computed(() => props.neck.dressed.worn);
+const chosen = ref<string | null>(null);
+const chosenPart = computed(() => parts.value.find(({ id }) => id === chosen.value) ?? null);
+const nameOf = (id: string, list: readonly FittedRigPart[] = parts.value) => RIG_PART_KINDS[list.find((part) => part.id === id)!.kind].name;
+const relay = (rig: FittedRigPart[]) => props.neck.dressing.change({ ...props.neck.dressing.current.value, rig });
+
+const said = computed(() => {
+  const rig = judged.value;
+  if (!rig) return { tone: 'open' as const, word: 'To do', sentence: 'Put the rig together: what is between the hand and the dog?' };
+  if (!rig.connected) return { tone: 'stop' as const, word: 'Not joined', sentence: 'Nothing leads from the hand to the dog.' };
+  if (rig.tone === 'stop') {
+    const worst = rig.reasons.find((reason) => rigReasonTone(reason) === 'stop')!;
+    return { tone: 'stop' as const, word: 'Not like this', sentence: wordReason(RIG_REASON_WORDS, worst, units.speak).text };
+  }
+  if (rig.sound)
+    return { tone: rig.tone, word: rig.tone === 'good' ? 'Sound' : 'Sound, but look', sentence: 'Sound: whichever part fails, the dog is still held.' };
+  const names = rig.singlePoints.map((id) => nameOf(id));
+  return {
+    tone: 'mind' as const,
+    word: 'Single points',
+    sentence: `If ${names.length === 1 ? `the ${names[0]} fails` : `${listWords(names, 'or')} fails`}, the dog is loose.`,
+  };
+});
+const reasons = computed(() => (judged.value?.reasons ?? []).map((reason) => wordReason(RIG_REASON_WORDS, reason, units.speak)));
+const routes = computed(() => (judged.value?.routes ?? []).map((route) => route.map((id) => nameOf(id)).join(' → ')));
+const proposals = computed(() => rigProposals(parts.value, worn.value));
+const templates = computed(() => templatesFor(worn.value));
+const COLLAR_WORDS: Record<RigCollar, string> = {
+  prong: 'a prong',
+  slip: 'a slip',
+  'clip-on-slip': 'a longer clip-on slip',
+  martingale: 'a martingale',
+  flat: 'a flat collar',
+  'wide-throat': 'a wide-throat collar',
+  'head-collar': 'a head collar',
+  electronic: 'an electronic collar',
+  harness: 'a harness',
+};
+const wantsWords = (wants: readonly RigCollar[]) =>
+  wants.length === 0 ? '' : `It needs ${listWords(wants.map((one) => COLLAR_WORDS[one]))} on the neck, too.`;
+
+const adding = ref(false);
+const kind = ref<RigPartKindName>('leash');
+const from = ref<RigJoint>('hand');
+const to = ref<RigJoint>('leash end');
+function add() {
+  relay([...parts.value, rigPart(freshId(kind.value.replaceAll(' ', '-'), parts.value), kind.value, from.value, to.value)]);
+  adding.value = false;
+}
+/** What lies on the neck but is not in the rig yet. */
+const missing = computed(() =>
+  worn.value.filter((collar) => collar !== 'electronic' && !collarParts(collar).every((one) => parts.value.some((part) => part.kind === one.kind))),
+);
+function change(part: FittedRigPart) {
+  relay(parts.value.map((one) => (one.id === part.id ? part : one)));
+}
+function remove(id: string) {
+  chosen.value = null;
+  relay(parts.value.filter((part) => part.id !== id));
+}
+</script>
+
+<template>
+  <div>
+    <div aria-live="polite">
+      <VerdictMark :tone="said.tone" :word="said.word" />
+      <h1 class="mt-1">{{ said.sentence }}</h1>
+    </div>
+    <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      <div class="space-y-5 self-start">
+        <section v-if="parts.length > 0" class="sheet" aria-label="The rig">
+          <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
+          <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
+            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
+            <span>Tap a part to say more of it, or to take it out.</span>
+          </p>
+          <RigPartCard
+            v-if="chosenPart"
+            :key="chosenPart.id"
+            class="mt-3"
+            :part="chosenPart"
+            @change="change"
+            @remove="remove(chosenPart.id)"
+            @close="chosen = null"
+          />
+          <div class="mt-3 flex flex-wrap gap-2">
+            <button v-if="!adding" type="button" class="press press-plain" @click="adding = true">Add a part</button>
+            <button v-if="neck.dressing.canUndo.value" type="button" class="press press-quiet" @click="neck.dressing.undo()">Undo</button>
+            <button type="button" class="press press-quiet" @click="relay([])">Begin afresh</button>
+          </div>
+          <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
+            <label class="block font-semibold">
+              Part
+              <select v-model="kind" class="field mt-1 font-normal">
+                <option v-for="name in RIG_PART_KIND_NAMES" :key="name" :value="name">{{ RIG_PART_KINDS[name].name }}</option>
+              </select>
+            </label>
+            <label class="block font-semibold">
+              From
+              <select v-model="from" class="field mt-1 font-normal">
+                <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
+              </select>
+            </label>
+            <label class="block font-semibold">
+              To
+              <select v-model="to" class="field mt-1 font-normal">
+                <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
+              </select>
+            </label>
+            <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
+            <div class="flex gap-2 sm:col-span-3">
+              <button type="submit" class="press press-plain">Add it</button>
+              <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+            </div>
+          </form>
+        </section>
+        <section v-if="reasons.length > 0" class="sheet" aria-label="Why">
+          <h2>Why</h2>
+          <ReasonList class="mt-2" :reasons="reasons" />
+          <template v-if="routes.length > 0">
+            <h3 class="mt-3">{{ routes.length === 1 ? 'One route' : 'Routes that share no part' }}</h3>
+            <ol class="mt-1 list-decimal pl-5 text-[0.95rem]">
+              <li v-for="route in routes" :key="route">{{ route }}</li>
+            </ol>
+          </template>
+        </section>
+      </div>
+      <div class="space-y-5 self-start">
+        <section v-if="proposals.length > 0" class="sheet" aria-label="What would mend it">
+          <h2>What would mend it</h2>
+          <ul class="mt-1 divide-y divide-line">
+            <li v-for="one in proposals" :key="one.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
+              <span class="min-w-0 grow basis-56">
+                <span class="block font-semibold">{{ one.says }}</span>
+                <span class="block text-sm text-soft">
+                  Mends {{ listWords(one.fixes.map((id) => nameOf(id)))
+                  }}{{ one.left.length === 0 ? '; then it is sound.' : `; leaves ${listWords(one.left.map((id) => nameOf(id, [...parts, ...one.parts])))}.` }}
+                  {{ wantsWords(one.wants) }}
+                </span>
+              </span>
+              <button type="button" class="press press-plain" @click="relay([...parts, ...one.parts])">
+                Add<span class="sr-only">: {{ one.says }}</span>
+              </button>
+            </li>
+          </ul>
+        </section>
+        <section class="sheet" aria-label="Usual rigs">
+          <h2>Usual rigs</h2>
+          <p v-if="templates.length === 0" class="mt-1">
+            Nothing that a leash goes to lies on this neck yet.
+            <RouterLink :to="`/dogs/${neck.dogId}/bench`" class="underline">To the bench</RouterLink>
+          </p>
+          <ul class="mt-1 divide-y divide-line">
+            <li v-for="{ template, wants } in templates" :key="template.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
+              <span class="min-w-0 grow basis-56">
+                <span class="block font-semibold">{{ template.name }}</span>
+                <span class="block text-sm text-soft">{{ template.says }} {{ wantsWords(wants) }}</span>
+              </span>
+              <button
+                type="button"
+                class="press"
+                :class="parts.length === 0 && template === templates[0]?.template ? 'press-main' : 'press-plain'"
+                @click="relay(rigOfTemplate(template))"
+              >
+                Take<span class="sr-only">: {{ template.name }}</span>
+              </button>
+            </li>
+          </ul>
+        </section>
+        <section v-if="parts.length > 0 && missing.length > 0" class="sheet" aria-label="On the neck, not in the rig">
+          <h2>On the neck, not in the rig</h2>
+          <ul class="mt-1 divide-y divide-line">
+            <li v-for="collar in missing" :key="collar" class="flex items-center gap-3 py-2">
+              <span class="grow first-letter:uppercase">{{ COLLAR_WORDS[collar] }}</span>
+              <button
+                type="button"
+                class="press press-quiet"
+                @click="relay([...parts, ...collarParts(collar).map((part) => ({ ...part, id: freshId(part.id, parts) }))])"
+              >
+                Lay it in<span class="sr-only">: {{ COLLAR_WORDS[collar] }}</span>
+              </button>
+            </li>
+          </ul>
+          <p class="mt-1 text-sm text-soft">Laid in without a tie it holds nothing: add what joins it.</p>
+        </section>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,255 @@
+<script setup lang="ts">
+/** Skin: looked at by clock place, graded, with a photo; what it forbids and until when; rub or metal; how it healed. */
+import { momentOn, SKIN_UNDER, SkinLook, z, type NewSkinLook } from '@banter/contract';
+import { clockWords, SKIN_GRADE_WORDS, SKIN_GRADES, SORE_WORDS, soreStep, type SkinGrade, type SoreCase } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { failureSentence } from '../../api/failure.ts';
+import { sendPhoto } from '../../api/photo.ts';
+import HealingStrip from '../../neck/HealingStrip.vue';
+import SkinClock from '../../neck/SkinClock.vue';
+import { momentWords } from '../../parts/age.ts';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import KeepBar from '../../parts/KeepBar.vue';
+import TextField from '../../parts/TextField.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import { useDraft } from '../../stores/draft.ts';
+import { useKeep } from '../../stores/keep.ts';
+import type { NeckOnScreen } from '../../stores/neck.ts';
+import { useSession } from '../../stores/session.ts';
+
+const props = defineProps<{ neck: NeckOnScreen }>();
+const session = useSession();
+const keeping = useKeep();
+const zone = computed(() => session.kennel!.timeZone);
+const dog = computed(() => props.neck.page.dog);
+const looks = computed(() => props.neck.page.skinLooks);
+
+const Draft = z.object({
+  id: z.string(),
+  clock: z.number().nullable(),
+  half: z.boolean(),
+  under: z.enum(SKIN_UNDER).nullable(),
+  grade: z.enum(['0', '1', '2', '3']).nullable(),
+  fit: z.enum(['good', 'loose', 'tight', 'unknown']).nullable(),
+  stayed: z.enum(['yes', 'no', 'not-tried']).nullable(),
+  metal: z.enum(['same', 'changed']).nullable(),
+  note: z.string(),
+  photoId: z.string().nullable(),
+  at: z.string().nullable(),
+});
+/** Under what it probably is: the contacts where there are any, else the training collar. */
+const likelyUnder = computed(() =>
+  props.neck.dressed.contacts.length > 0 ? 'contacts' : props.neck.dressed.items.some(({ fit }) => fit?.plan.kind === 'prong') ? 'prong' : 'strap',
+);
+const begin = (): z.infer<typeof Draft> => ({
+  id: uuidv7(),
+  clock: null,
+  half: false,
+  under: null,
+  grade: null,
+  fit: null,
+  stayed: null,
+  metal: null,
+  note: '',
+  photoId: null,
+  at: null,
+});
+const { draft, settle, restored } = useDraft(`skin.${props.neck.dogId}`, Draft, begin);
+const under = computed({ get: () => draft.value.under ?? likelyUnder.value, set: (value) => (draft.value.under = value as 'contacts' | null) });
+const clock = computed(() =>
+  draft.value.clock === null ? null : draft.value.clock === 12 && draft.value.half ? 0.5 : draft.value.clock + (draft.value.half ? 0.5 : 0),
+);
+const grade = computed(() => (draft.value.grade === null ? null : (Number(draft.value.grade) as SkinGrade)));
+const GRADE_ANSWERS = SKIN_GRADES.map((value) => ({ value: String(value) as '0', label: `${value} ${SKIN_GRADE_WORDS[value]}` }));
+const UNDER_ANSWERS = [
+  { value: 'contacts' as const, label: 'Contacts' },
+  { value: 'prong' as const, label: 'Prong' },
+  { value: 'strap' as const, label: 'Strap or cord' },
+];
+const sore = computed<SoreCase | null>(() => {
+  if (grade.value === null || grade.value === 0) return null;
+  const { fit, stayed, metal } = draft.value;
+  return { under: under.value, fit: fit ?? 'unknown', stayed: stayed ?? 'not-tried', metal: metal ?? 'same', grade: grade.value };
+});
+const step = computed(() => sore.value && soreStep(sore.value));
+
+const photoSays = ref('');
+const sending = ref(false);
+async function takePhoto(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  sending.value = true;
+  photoSays.value = '';
+  try {
+    draft.value = { ...draft.value, photoId: (await sendPhoto(uuidv7(), file)).id };
+  } catch (failure) {
+    photoSays.value = failureSentence(failure);
+  }
+  sending.value = false;
+}
+
+async function keep() {
+  if (clock.value === null || grade.value === null) return;
+  // The same look is the same request, however often it is sent.
+  draft.value.at ??= new Date().toISOString();
+  const { fit, stayed, metal, note, photoId } = draft.value;
+  const sent: NewSkinLook = {
+    dogId: dog.value.id,
+    clock: clock.value,
+    under: under.value,
+    grade: grade.value,
+    sore: grade.value === 0 ? null : { fit: fit ?? 'unknown', stayed: stayed ?? 'not-tried', metal: metal ?? 'same' },
+    note: note.trim(),
+    photoId,
+    at: draft.value.at,
+  };
+  if (!(await keeping.keep(`/api/skin-looks/${draft.value.id}`, SkinLook, sent))) return;
+  settle(begin());
+  await props.neck.load();
+}
+
+const flags = computed(() => props.neck.dressed.flags);
+const said = computed(() => {
+  const red = flags.value.find(({ untilMs }) => untilMs === null);
+  if (red)
+    return {
+      tone: 'stop' as const,
+      word: 'Stop',
+      sentence: `Grade ${red.grade} at ${clockWords(red.clock)}: nothing goes on there; ask a vet, and look again.`,
+    };
+  const [pink] = flags.value;
+  if (pink)
+    return {
+      tone: 'mind' as const,
+      word: 'Rests',
+      sentence: `Pink at ${clockWords(pink.clock)}: it rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}, or until a look there is clear.`,
+    };
+  if (looks.value.length === 0) return { tone: 'open' as const, word: 'To do', sentence: `Nobody has looked at ${dog.value.name}’s skin yet.` };
+  return { tone: 'good' as const, word: 'Clear', sentence: `No place on ${dog.value.name}’s neck is flagged.` };
+});
+const ever = computed(() => looks.value.some(({ grade: one }) => one > 0));
+const newest = computed(() => [...looks.value].reverse().slice(0, 12));
+</script>
+
+<template>
+  <div>
+    <div aria-live="polite">
+      <VerdictMark :tone="said.tone" :word="said.word" />
+      <h1 class="mt-1">{{ said.sentence }}</h1>
+    </div>
+    <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <form class="sheet space-y-4 self-start" novalidate @submit.prevent="keep">
+        <h2>Look now</h2>
+        <p v-if="restored && (draft.clock !== null || draft.grade !== null)" class="text-sm text-soft">
+          Picked up where you left off.
+          <button type="button" class="underline" @click="settle(begin())">Start afresh</button>
+        </p>
+        <div class="mx-auto max-w-80">
+          <SkinClock v-model="draft.clock" :looks="neck.dressed.skin" :now="neck.now" :name="dog.name" />
+        </div>
+        <label v-if="draft.clock !== null" class="flex min-h-11 items-center gap-2">
+          <input v-model="draft.half" type="checkbox" class="size-5" />
+          between {{ draft.clock }} and {{ (draft.clock % 12) + 1 }}
+        </label>
+        <ChoiceRow v-model="under" label="What was over it?" :answers="UNDER_ANSWERS" quiet />
+        <ChoiceRow v-model="draft.grade" label="How does the skin look?" hint="Part the hair; from grade 2 the collar comes off." :answers="GRADE_ANSWERS" />
+        <template v-if="sore && sore.grade === 1">
+          <ChoiceRow
+            v-model="draft.fit"
+            label="How did it fit when this was seen?"
+            :answers="[
+              { value: 'good', label: 'Good' },
+              { value: 'loose', label: 'Loose' },
+              { value: 'tight', label: 'Tight' },
+              { value: 'unknown', label: 'Not checked' },
+            ]"
+            quiet
+          />
+          <ChoiceRow
+            v-if="draft.fit === 'good'"
+            v-model="draft.stayed"
+            label="Did it stay after the fit had been put right?"
+            :answers="[
+              { value: 'yes', label: 'It stayed' },
+              { value: 'no', label: 'It went' },
+              { value: 'not-tried', label: 'Not tried yet' },
+            ]"
+            quiet
+          />
+          <ChoiceRow
+            v-if="draft.fit === 'good' && draft.stayed === 'yes' && under !== 'strap'"
+            v-model="draft.metal"
+            label="Has another metal been tried?"
+            :answers="[
+              { value: 'same', label: 'No' },
+              { value: 'changed', label: 'Yes' },
+            ]"
+            quiet
+          />
+        </template>
+        <p
+          v-if="step"
+          class="rounded p-3"
+          :class="step === 'vet' || step === 'leave-it-off' ? 'bg-stop-wash text-stop' : 'bg-mind-wash text-mind'"
+          role="status"
+        >
+          <strong>{{ SORE_WORDS[step].suspect }}</strong> {{ SORE_WORDS[step].does }}
+          <RouterLink v-if="step === 'check-the-fit' || step === 'put-the-fit-right'" :to="`/dogs/${dog.id}/check`" class="font-semibold underline">
+            Check the fit
+          </RouterLink>
+        </p>
+        <div>
+          <label class="press press-plain cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+            {{ sending ? 'Sending the photo …' : draft.photoId ? 'Take another photo' : 'Add a photo' }}
+            <input type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" :disabled="sending" @change="takePhoto" />
+          </label>
+          <p v-if="photoSays" role="alert" class="mt-1 font-semibold text-stop">{{ photoSays }}</p>
+          <img v-if="draft.photoId" :src="`/api/photos/${draft.photoId}`" alt="The photo that goes with this look" class="mt-2 max-h-52 rounded" />
+        </div>
+        <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
+        <KeepBar :keeping="keeping" label="Keep this look" :disabled="clock === null || grade === null || sending">
+          <span v-if="clock === null" class="text-soft">Tap a place on the clock.</span>
+        </KeepBar>
+      </form>
+      <div class="space-y-5 self-start">
+        <section v-if="ever" class="sheet" aria-label="How it healed">
+          <h2>How it healed</h2>
+          <HealingStrip class="mt-2" :looks="looks" :now="neck.now" :rest-hours="neck.dressed.house.rules.restHours" :zone="zone" />
+          <p class="mt-1 text-sm text-soft">Yellow bars rest a pink place; red ones keep the collar off.</p>
+        </section>
+        <section v-if="newest.length > 0" class="sheet" aria-label="Looks so far">
+          <h2>Looks so far</h2>
+          <ol class="mt-1 divide-y divide-line">
+            <li v-for="look in newest" :key="look.id" class="flex gap-3 py-2.5">
+              <div class="grow">
+                <VerdictMark
+                  class="text-sm"
+                  :tone="look.grade === 0 ? 'good' : look.grade === 1 ? 'mind' : 'stop'"
+                  :word="`${clockWords(look.clock)}: ${SKIN_GRADE_WORDS[look.grade]}`"
+                />
+                <span class="mt-0.5 block text-sm text-soft">{{ look.personName }}, {{ momentWords(look.at, zone) }}, under {{ look.under }}</span>
+                <span v-if="look.sore && look.grade === 1" class="block text-[0.95rem]">
+                  {{ SORE_WORDS[soreStep({ under: look.under, grade: look.grade, ...look.sore })].suspect }}
+                </span>
+                <span v-if="look.note" class="block text-[0.95rem]">{{ look.note }}</span>
+              </div>
+              <a v-if="look.photoId" :href="`/api/photos/${look.photoId}`" target="_blank" rel="noopener" class="shrink-0">
+                <img :src="`/api/photos/${look.photoId}`" :alt="`Photo of ${clockWords(look.clock)}`" class="h-16 w-16 rounded object-cover" loading="lazy" />
+              </a>
+            </li>
+          </ol>
+        </section>
+        <section class="sheet" aria-label="What it means">
+          <h2>What it means</h2>
+          <p class="mt-1">
+            Pink rests that place 48 hours, with what overlaps it, or until a look there is clear. Red, hairless or broken takes the collar off and asks a vet,
+            until a look there says clear or pink. Banter does not diagnose.
+          </p>
+        </section>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+/** The stack on the unrolled neck: what goes on in order from the ears down, put on and taken off with a tap; ring and side. */
+import type { StackEntry } from '@banter/contract';
+import { RING_TRAVEL_MM, rightOrder, clockWords, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
+import { computed, ref } from 'vue';
+import { drawnItems } from '../../neck/drawn-collar.ts';
+import { neckTapeOf } from '../../neck/neck-tape.ts';
+import LetterDrawing from '../../neck/slip/LetterDrawing.vue';
+import SideDrawing from '../../neck/SideDrawing.vue';
+import UnrolledNeck from '../../neck/UnrolledNeck.vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import ReasonList from '../../parts/ReasonList.vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import type { NeckOnScreen } from '../../stores/neck.ts';
+import { useSession } from '../../stores/session.ts';
+import { useUnits } from '../../stores/units.ts';
+import { cautionOf, openWearOf, putOn, stackSentence, STATE_ANSWERS } from './dress-words.ts';
+import StackHandles from './StackHandles.vue';
+import StackList from './StackList.vue';
+import StackOverlay from './StackOverlay.vue';
+
+const props = defineProps<{ neck: NeckOnScreen }>();
+const session = useSession();
+const units = useUnits();
+const dressed = computed(() => props.neck.dressed);
+const dog = computed(() => props.neck.page.dog);
+const tape = computed(() => neckTapeOf(props.neck.girths));
+const said = computed(() => stackSentence(dressed.value, dog.value.name, units.speak));
+const MARKS = { good: 'As it should lie', mind: 'Look', stop: 'Not like this', open: 'To do' };
+/** Contacts are drawn where they sit, else where they go next. */
+const clockOf = (kind: string) => {
+  const contacts = dressed.value.contacts.find(({ fit }) => fit.plan.kind === kind);
+  return contacts ? (contacts.at ?? contacts.rotation.next) : null;
+};
+const lying = computed(() => drawnItems(dressed.value.items, dog.value, session.kennel!, clockOf));
+
+const onNow = computed(() => dressed.value.items.filter((item) => openWearOf(dressed.value, item)));
+const offNow = computed(() => dressed.value.items.filter((item) => item.fit && !openWearOf(dressed.value, item)));
+const stateNow = computed<WearState | null>(() => onNow.value.map((item) => openWearOf(dressed.value, item)!.states.at(-1)!.value)[0] ?? null);
+const wanted = ref<WearState>('worked');
+const state = computed<WearState | null>({
+  get: () => stateNow.value ?? wanted.value,
+  set: (value) => {
+    if (value === null) return;
+    if (onNow.value.length === 0) {
+      wanted.value = value;
+      return;
+    }
+    void props.neck.telling.tell(
+      `${dog.value.name} is ${WEAR_STATE_WORDS[value].name} now.`,
+      onNow.value.map((item) => ({ event: 'state' as const, dogId: dog.value.id, collarId: item.fit!.plan.inputs.collar.id, state: value })),
+    );
+  },
+});
+const putAllOn = () => props.neck.telling.tell(`${dog.value.name} is dressed.`, putOn(dog.value.id, dressed.value, offNow.value, state.value ?? 'worked'));
+const takeAllOff = () =>
+  props.neck.telling.tell(
+    `Everything is off ${dog.value.name}.`,
+    onNow.value.map((item) => ({ event: 'taken-off' as const, dogId: dog.value.id, collarId: item.fit!.plan.inputs.collar.id })),
+  );
+
+const relay = (stack: StackEntry[]) => props.neck.dressing.change({ ...props.neck.dressing.current.value, stack });
+function moveOnMap(id: string, to: number) {
+  const lying = dressed.value.items.filter(({ widthMm }) => widthMm > 0);
+  const moved = lying.find((item) => item.id === id)!;
+  const rest = lying.filter((item) => item !== moved);
+  const behind = dressed.value.items.filter(({ widthMm }) => widthMm === 0);
+  relay([...rest.slice(0, to), moved, ...rest.slice(to), ...behind].map(({ entry }) => entry));
+}
+const putInOrder = () => relay(rightOrder(dressed.value.items).map(({ entry }) => entry));
+const wrongOrder = computed(() => dressed.value.stack.reasons.some(({ code }) => code.includes('above')));
+const reasons = computed(() => dressed.value.stack.reasons.map((reason) => wordReason(STACK_REASON_WORDS, reason, units.speak)));
+const cautions = computed(() => [...new Set(dressed.value.items.flatMap((item) => cautionOf(item) ?? []))]);
+const prongRing = computed(() => dressed.value.rigOnDog.prong?.ring ?? null);
+/** Said in inches, as the trade does, and beside it in the screen's own unit. */
+const travel = computed(() => {
+  if (!prongRing.value) return null;
+  const own = RING_TRAVEL_MM[prongRing.value].map((mm) => units.gap(mm)).join(' to ');
+  return `${prongRing.value === 'live' ? '4 to 6 in' : 'about 2 in'}${units.length === 'cm' ? ` (${own})` : ''}`;
+});
+</script>
+
+<template>
+  <div>
+    <div aria-live="polite">
+      <VerdictMark :tone="said.tone" :word="MARKS[said.tone]" />
+      <h1 class="mt-1">{{ said.sentence }}</h1>
+    </div>
+    <p v-if="dressed.items.length === 0" class="mt-3">
+      <RouterLink :to="`/dogs/${dog.id}/bench`" class="press press-main">To the bench</RouterLink>
+    </p>
+    <div class="mt-4 grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
+      <div class="max-lg:contents lg:space-y-5 lg:self-start">
+        <section class="sheet" aria-label="The neck">
+          <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collars="lying.collars" :bands="lying.bands" size="large">
+            <template #over="{ neck: map, text }">
+              <StackOverlay :dressed="dressed" :map="map" :text="text" :collars="lying.collars" />
+              <StackHandles :bands="lying.places" :half-mm="map.widthMm / 2" :text="text" @move="moveOnMap" />
+            </template>
+          </UnrolledNeck>
+          <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
+          <ReasonList class="mt-3 text-[0.95rem]" :reasons="reasons" />
+          <button v-if="wrongOrder" type="button" class="press press-main mt-3" @click="putInOrder">Put them in order</button>
+        </section>
+        <section v-if="dressed.ring" class="sheet max-lg:order-last" aria-label="Ring and side">
+          <h2>Ring and side</h2>
+          <div class="mt-2 grid grid-cols-[8.5rem_minmax(0,1fr)] items-start gap-4">
+            <SideDrawing :ring="dressed.ring" :name="dog.name" :works-on="dog.worksOn" />
+            <div class="space-y-1.5">
+              <p class="font-semibold">
+                <template v-if="prongRing">{{ prongRing === 'live' ? 'Live ring' : 'Both rings' }}, </template>at {{ clockWords(dressed.ring.clock) }}.
+              </p>
+              <p v-if="travel">Travel: the leash hand moves {{ travel }} before it closes.</p>
+              <p v-for="line in dressed.ring.see" :key="line" class="text-[0.95rem]">{{ line }}</p>
+              <LetterDrawing v-if="dressed.ring.letter" :works-on="dog.worksOn" class="max-w-32" />
+              <RouterLink v-if="prongRing" :to="`/dogs/${dog.id}/bench/prong`" class="text-sm underline">Change ring or place at the bench</RouterLink>
+            </div>
+          </div>
+        </section>
+      </div>
+      <div class="max-lg:contents lg:space-y-5 lg:self-start">
+        <section class="sheet" aria-label="From the ears down">
+          <h2>From the ears down</h2>
+          <StackList class="mt-1" :neck="neck" :state="state ?? 'worked'" @relay="relay" />
+          <p v-for="caution in cautions" :key="caution" class="mt-2 text-sm text-soft">{{ caution }}</p>
+        </section>
+        <section v-if="dressed.items.some(({ fit }) => fit)" class="sheet" aria-label="On the dog now">
+          <ChoiceRow v-model="state" :label="onNow.length > 0 ? 'How is it watched now?' : 'How will it be watched?'" :answers="STATE_ANSWERS" quiet />
+          <p v-if="state" class="mt-1 text-sm text-soft">{{ WEAR_STATE_WORDS[state].says }}</p>
+          <div class="mt-3 flex flex-wrap gap-2">
+            <button v-if="offNow.length > 0" type="button" class="press" :class="onNow.length === 0 ? 'press-main' : 'press-plain'" @click="putAllOn">
+              {{ onNow.length === 0 ? 'Put all of it on' : 'Put the rest on' }}
+            </button>
+            <button v-if="onNow.length > 0" type="button" class="press" :class="offNow.length === 0 ? 'press-main' : 'press-plain'" @click="takeAllOff">
+              Take everything off
+            </button>
+          </div>
+        </section>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,51 @@
+import { collarKind, momentOn, type DressedDog, type DressedItem } from '@banter/contract';
+import {
+  STACK_REASON_TONES,
+  STACK_REASON_WORDS,
+  WEAR_STATES,
+  WEAR_STATE_WORDS,
+  speakHours,
+  wordReason,
+  type Speaker,
+  type Wear,
+  type WearState,
+} from '@banter/core';
+import { listWords } from '@banter/core';
+import type { ToldNow } from '../../stores/tell.ts';
+import type { VerdictTone } from '../../parts/verdict.ts';
+
+/** How a dog that wears something may be watched, as answers to choose from. */
+export const STATE_ANSWERS = WEAR_STATES.map((value) => ({ value, label: WEAR_STATE_WORDS[value].name.replace(/^./, (letter) => letter.toUpperCase()) }));
+
+/** The open wear of a thing of the stack, if it is on. */
+export const openWearOf = (dressed: Pick<DressedDog, 'wears'>, item: DressedItem): Wear | null =>
+  dressed.wears.find(({ wear }) => wear.to === null && wear.collarId === item.fit?.plan.inputs.collar.id)?.wear ?? null;
+
+/** Where the contacts of a thing go when it is put on now; null where it has none, or no place is free. */
+export const nextPlaceOf = (dressed: Pick<DressedDog, 'contacts'>, item: DressedItem): number | null =>
+  dressed.contacts.find(({ fit }) => fit === item.fit)?.rotation.next ?? null;
+
+/** What puts things on a dog, as events. */
+export const putOn = (dogId: string, dressed: DressedDog, items: readonly DressedItem[], state: WearState): ToldNow[] =>
+  items.flatMap((item): ToldNow[] =>
+    item.fit ? [{ event: 'put-on', dogId, collarId: item.fit.plan.inputs.collar.id, clock: nextPlaceOf(dressed, item), state }] : [],
+  );
+
+/** Since when something is on, and for how long. */
+export const sinceWords = (wear: Wear, now: number, zone: string): string =>
+  `since ${momentOn(wear.from, now, zone)}, ${speakHours((now - wear.from) / 3_600_000)}`;
+
+/** What to do about the stack, as one sentence, and how sure it is. */
+export function stackSentence(dressed: DressedDog, dogName: string, speak: Speaker): { sentence: string; tone: VerdictTone } {
+  const { items, stack } = dressed;
+  const worst = (['stop', 'mind'] as const).flatMap((tone) => stack.reasons.filter(({ code }) => STACK_REASON_TONES[code] === tone))[0];
+  if (items.length === 0) return { sentence: `Nothing is fitted on ${dogName} yet.`, tone: 'open' };
+  if (worst) return { sentence: wordReason(STACK_REASON_WORDS, worst, speak).text, tone: stack.tone };
+  const off = items.filter((item) => item.fit && !openWearOf(dressed, item));
+  const names = (list: readonly DressedItem[]) => listWords(list.map(({ name }) => name));
+  if (off.length === 0) return { sentence: `${dogName} wears, from the ears down: ${names(items)}.`, tone: stack.tone };
+  return { sentence: `Put on, from the ears down: ${names(items.filter((item) => off.includes(item) || !item.fit))}.`, tone: 'open' };
+}
+
+/** The kind's own caution, where it trains. */
+export const cautionOf = (item: DressedItem): string | null => (item.fit && item.layer !== 'holding' ? collarKind(item.fit.plan.kind).caution : null);
