@@ -33,7 +33,8 @@ export { ProngNumbers } from './collars/prong-numbers.ts';
 
 export { Instant, RecordId } from './records/common.ts';
 export { Doorstep, Me, MeasuredFinger, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
-export { FIRST_SETTINGS, houseOf, Kennel, KennelSettings, USUAL_HEAD_COLLAR_CHART } from './records/kennel.ts';
+export { FIRST_SETTINGS, USUAL_HEAD_COLLAR_CHART } from './records/first-settings.ts';
+export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
 export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
 export { lawAt, Place, PlaceFacts } from './records/place.ts';
 export { CONDITIONS, GEAR, Gear, GearFacts, Want, WantFacts, type GearName } from './records/gear.ts';

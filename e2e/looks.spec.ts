@@ -24,6 +24,7 @@ for (const scheme of ['light', 'dark'] as const) {
       '/house?show=law',
       '/house?show=screening',
       '/house?show=charts',
+      '/house?show=devices',
       '/house?show=people',
       '/nowhere',
     ]) {

@@ -47,6 +47,7 @@ test('the demo’s screens fit a phone', async ({ page }) => {
     '/house?show=law',
     '/house?show=screening',
     '/house?show=charts',
+    '/house?show=devices',
     '/house?show=people',
     '/dogs/new',
   ]) {
@@ -57,6 +58,13 @@ test('the demo’s screens fit a phone', async ({ page }) => {
   for (const kind of ['Martingale', 'Head collar', 'Remote electronic']) {
     await openBench(page, 'Bramble', kind);
     expect([kind, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([kind, 0]);
+  }
+  await openDog(page, 'Bramble');
+  const dog = page.url();
+  for (const path of ['neck', 'neck/rig', 'neck/contacts', 'neck/skin', 'neck/wear', 'door']) {
+    await page.goto(`${dog}/${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect([path, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([path, 0]);
   }
   await openDog(page, 'Moss');
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();

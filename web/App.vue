@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { useRoute } from 'vue-router';
-import AlarmStrip from './parts/AlarmStrip.vue';
 import KeysDialog from './parts/KeysDialog.vue';
 import TopBar from './parts/TopBar.vue';
 import { useConnection } from './stores/connection.ts';
 import { useSession } from './stores/session.ts';
 
+const AlarmStrip = defineAsyncComponent(() => import('./parts/AlarmStrip.vue'));
 const session = useSession();
 const connection = useConnection();
 const route = useRoute();

@@ -1,4 +1,3 @@
-import { COLLAR_KIND_NAMES } from '@banter/contract';
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from './stores/session.ts';
 
@@ -24,9 +23,10 @@ export const router = createRouter({
     { path: '/dogs/:id/screen', name: 'screen', component: () => import('./views/ScreenView.vue'), meta: { title: 'Screening' } },
     { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/ChooseView.vue'), meta: { title: 'Bench' } },
     {
-      path: `/dogs/:id/bench/:kind(${COLLAR_KIND_NAMES.join('|')})`,
+      // Which kinds there are is the bench's to know: the registry of kinds is no part of the first view.
+      path: '/dogs/:id/bench/:kind([a-z-]+)',
       name: 'bench-kind',
-      component: () => import('./views/BenchView.vue'),
+      component: () => import('./views/BenchKindView.vue'),
       meta: { title: 'Bench' },
     },
     { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },

@@ -17,7 +17,8 @@ import { fitAll, stockByKind } from '../collars/fit-all.ts';
 import { CoatDepthMm, FingerFields, fingerNotNarrower, MuzzleGirthMm, MuzzleLengthMm, NeckGirthMm, WeightKg } from '../measures.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
-import { OwnSchools, USUAL_HEAD_COLLAR_CHART } from '../records/kennel.ts';
+import { USUAL_HEAD_COLLAR_CHART } from '../records/first-settings.ts';
+import { OwnSchools } from '../records/kennel.ts';
 import { RuleOverrides } from '../rules.ts';
 
 /** No request of many dogs is larger than this. */

@@ -1,5 +1,4 @@
 import {
-  DEFAULT_HOUSE_SCHOOLS,
   HAZARDS,
   HOUSE_SCHOOL_NAMES,
   HOUSE_SCHOOL_OPTIONS,
@@ -11,7 +10,6 @@ import {
   type HouseSchoolName,
   type HouseSchools,
 } from '@banter/core';
-import { COLLAR_KINDS } from '../collars/collar-kinds.ts';
 import { LengthMm } from '../measures.ts';
 import { inOrder, z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
@@ -49,12 +47,6 @@ const ChartRow = z
   .check(inOrder('neckMinMm', 'neckMaxMm'))
   .check(inOrder('noseMinMm', 'noseMaxMm'));
 
-/** The chart of head collars a kennel starts with, until it has its supplier's. From memory. */
-export const USUAL_HEAD_COLLAR_CHART = COLLAR_KINDS['head-collar'].usual.map(({ name, numbers: { widthMm: _width, ...ranges } }) => ({
-  name: name.replace(' head collar', ''),
-  ...ranges,
-}));
-
 /** What a kennel sets for itself: name, units, zone, schools, limits that differ from the defaults, screening levels and size charts. */
 export const KennelSettings = z.strictObject({
   name: namedLine(80),
@@ -70,14 +62,6 @@ export type KennelSettings = z.infer<typeof KennelSettings>;
 
 export const Kennel = KennelSettings.extend({ id: RecordId, version: z.number().int(), demo: z.boolean() });
 export type Kennel = z.infer<typeof Kennel>;
-
-/** What a new kennel holds to. */
-export const FIRST_SETTINGS = {
-  schools: DEFAULT_HOUSE_SCHOOLS,
-  rules: {},
-  screen: {},
-  headCollarChart: USUAL_HEAD_COLLAR_CHART,
-} satisfies Partial<KennelSettings>;
 
 /** What holds for a dog: the kennel's schools and limits with the dog's own laid over them. */
 export function houseOf(

@@ -30,9 +30,13 @@ export function useDressing(dogId: string, page: Ref<NeckPage | null>, stackNow:
     version.value = kept.version;
     // Changed again while it was on its way: that goes next.
     const again = JSON.stringify(unkept.value) !== JSON.stringify(sent);
-    if (!again) settle(null);
+    if (again) {
+      await send();
+      return;
+    }
+    // Shown as changed until what is kept has come back, so that nothing jumps.
     await reload();
-    if (again) await send();
+    if (JSON.stringify(unkept.value) === JSON.stringify(sent)) settle(null);
   }
   function change(next: DressingFacts) {
     before.value = [...before.value, current.value].slice(-30);

@@ -13,13 +13,20 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   const sentence = ref('');
 
+  let latest = 0;
   async function load(): Promise<void> {
+    // An answer that comes after a later one is old by then.
+    latest += 1;
+    const own = latest;
     if (data.value === null) state.value = 'loading';
     try {
-      data.value = await send('GET', path(), schema);
+      const now = await send('GET', path(), schema);
+      if (own !== latest) return;
+      data.value = now;
       state.value = 'ready';
       connection.reached();
     } catch (failure) {
+      if (own !== latest) return;
       const status = failure instanceof RequestFailure ? failure.problem?.status : undefined;
       if (failure instanceof RequestFailure && failure.mayPass) connection.missed();
       if (status === 401) session.lost();

@@ -4,6 +4,7 @@ import { fitName } from '@banter/contract';
 import { WEAR_STATES, type WearState } from '@banter/core';
 import { computed, ref } from 'vue';
 import { asTyped, typedInstant } from '../../parts/kennel-time.ts';
+import FieldFrame from '../../parts/FieldFrame.vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
@@ -58,13 +59,12 @@ async function keep() {
         <label class="block font-semibold">Put on<input v-model="from" type="datetime-local" class="field mt-1 font-normal" /></label>
         <label class="block font-semibold">Taken off<input v-model="to" type="datetime-local" class="field mt-1 font-normal" /></label>
       </div>
-      <label v-if="contacts" class="block font-semibold">
-        Its contacts sat at
-        <select v-model="clock" class="field mt-1 font-normal">
+      <FieldFrame v-if="contacts" v-slot="{ id }" label="Its contacts sat at">
+        <select :id="id" v-model="clock" class="field">
           <option value="">not known</option>
           <option v-for="hour in 12" :key="hour" :value="String(hour)">{{ hour }} o’clock</option>
         </select>
-      </label>
+      </FieldFrame>
       <ChoiceRow v-model="state" label="How was it watched?" :answers="STATE_ANSWERS" quiet />
       <p v-if="fault" role="alert" class="font-semibold text-stop">{{ fault }}</p>
       <div class="flex gap-2">

@@ -22,6 +22,7 @@ import {
 } from '@banter/core';
 import { computed, ref } from 'vue';
 import RigDiagram from '../../neck/RigDiagram.vue';
+import FieldFrame from '../../parts/FieldFrame.vue';
 import ReasonList from '../../parts/ReasonList.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
@@ -52,7 +53,7 @@ const said = computed(() => {
   return {
     tone: 'mind' as const,
     word: 'Single points',
-    sentence: `If ${names.length === 1 ? `the ${names[0]} fails` : `${listWords(names, 'or')} fails`}, the dog is loose.`,
+    sentence: `If the ${listWords(names, 'or')} fails, the dog is loose.`,
   };
 });
 const reasons = computed(() => (judged.value?.reasons ?? []).map((reason) => wordReason(RIG_REASON_WORDS, reason, units.speak)));
@@ -123,24 +124,21 @@ function remove(id: string) {
             <button type="button" class="press press-quiet" @click="relay([])">Begin afresh</button>
           </div>
           <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
-            <label class="block font-semibold">
-              Part
-              <select v-model="kind" class="field mt-1 font-normal">
+            <FieldFrame v-slot="{ id }" label="Part">
+              <select :id="id" v-model="kind" class="field">
                 <option v-for="name in RIG_PART_KIND_NAMES" :key="name" :value="name">{{ RIG_PART_KINDS[name].name }}</option>
               </select>
-            </label>
-            <label class="block font-semibold">
-              From
-              <select v-model="from" class="field mt-1 font-normal">
+            </FieldFrame>
+            <FieldFrame v-slot="{ id }" label="From">
+              <select :id="id" v-model="from" class="field">
                 <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
               </select>
-            </label>
-            <label class="block font-semibold">
-              To
-              <select v-model="to" class="field mt-1 font-normal">
+            </FieldFrame>
+            <FieldFrame v-slot="{ id }" label="To">
+              <select :id="id" v-model="to" class="field">
                 <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
               </select>
-            </label>
+            </FieldFrame>
             <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
             <div class="flex gap-2 sm:col-span-3">
               <button type="submit" class="press press-plain">Add it</button>

@@ -28,7 +28,7 @@ const items = computed({
       list.map(({ entry }) => entry),
     ),
 });
-const list = ref<HTMLElement | null>(null);
+const box = ref<HTMLElement | null>(null);
 const moved = ref('');
 async function move(item: DressedItem, by: -1 | 1) {
   const index = items.value.indexOf(item);
@@ -39,7 +39,7 @@ async function move(item: DressedItem, by: -1 | 1) {
   items.value = next;
   moved.value = `${item.name} is ${to === 0 ? 'directly behind the ears' : `number ${to + 1} from the ears`} now.`;
   await nextTick();
-  list.value?.querySelector<HTMLElement>(`[data-item="${CSS.escape(item.id)}"] [data-grip]`)?.focus();
+  box.value?.querySelector<HTMLElement>(`[data-item="${CSS.escape(item.id)}"] [data-grip]`)?.focus();
 }
 function keys(event: KeyboardEvent, item: DressedItem) {
   if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
@@ -65,8 +65,8 @@ function toggle(item: DressedItem) {
 </script>
 
 <template>
-  <div>
-    <VueDraggable ref="list" v-model="items" tag="ol" handle="[data-grip]" :animation="120" class="divide-y divide-line" aria-label="From the ears down">
+  <div ref="box">
+    <VueDraggable v-model="items" tag="ol" handle="[data-grip]" :animation="120" class="divide-y divide-line" aria-label="From the ears down">
       <li v-for="(item, index) in items" :key="item.id" :data-item="item.id" class="bg-felt py-2">
         <div class="flex flex-wrap items-center gap-x-1">
           <button

@@ -1,7 +1,10 @@
 import { collarKind, momentOn, type DressedDog, type DressedItem } from '@banter/contract';
 import {
+  listWords,
   STACK_REASON_TONES,
   STACK_REASON_WORDS,
+  WEAR_MARK_TONES,
+  WEAR_MARK_WORDS,
   WEAR_STATES,
   WEAR_STATE_WORDS,
   speakHours,
@@ -10,7 +13,6 @@ import {
   type Wear,
   type WearState,
 } from '@banter/core';
-import { listWords } from '@banter/core';
 import type { ToldNow } from '../../stores/tell.ts';
 import type { VerdictTone } from '../../parts/verdict.ts';
 
@@ -38,6 +40,10 @@ export const sinceWords = (wear: Wear, now: number, zone: string): string =>
 /** What to do about the stack, as one sentence, and how sure it is. */
 export function stackSentence(dressed: DressedDog, dogName: string, speak: Speaker): { sentence: string; tone: VerdictTone } {
   const { items, stack } = dressed;
+  const alarm = dressed.wears.flatMap(({ wear, marks, collar }) =>
+    wear.to === null ? marks.filter(({ to, code }) => to === null && WEAR_MARK_TONES[code] === 'stop').map((mark) => ({ mark, collar })) : [],
+  )[0];
+  if (alarm) return { sentence: `«${alarm.collar?.name ?? 'It'}»: ${wordReason(WEAR_MARK_WORDS, alarm.mark, speak).text}`, tone: 'stop' };
   const worst = (['stop', 'mind'] as const).flatMap((tone) => stack.reasons.filter(({ code }) => STACK_REASON_TONES[code] === tone))[0];
   if (items.length === 0) return { sentence: `Nothing is fitted on ${dogName} yet.`, tone: 'open' };
   if (worst) return { sentence: wordReason(STACK_REASON_WORDS, worst, speak).text, tone: stack.tone };

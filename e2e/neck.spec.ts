@@ -1,0 +1,405 @@
+import type { Locator, Page } from '@playwright/test';
+import { v7 as uuidv7 } from 'uuid';
+import { enterDemo, expect, expectAccessible, makeKennel, openDog, test } from './bench-hand.ts';
+import { now, put, tapedDog, WHOLE } from './known-dogs.ts';
+
+const PRONG = { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 };
+const REMOTE = {
+  scaleMin: 1,
+  scaleMax: 100,
+  scaleStep: 1,
+  modes: ['momentary'],
+  massG: 92,
+  footprintMm: 62,
+  spacingMm: 37,
+  postsMm: [12, 16],
+  strapMinMm: 200,
+  strapMaxMm: 700,
+};
+
+/** A dog in a kennel of its own with a prong and a remote collar decided and found good on it. */
+async function dressedDog(page: Page, name = 'Yarrow', neckLength = 168): Promise<string> {
+  await makeKennel(page);
+  const placeId = uuidv7();
+  await put(page, `/api/places/${placeId}`, {
+    name: 'Home field',
+    collars: { prong: 'allowed', remote: 'allowed' },
+    checkedBy: 'Robin',
+    checkedOn: now().slice(0, 10),
+    source: '',
+    retiredAt: null,
+  });
+  const dogId = await tapedDog(page, name, 29, { ...WHOLE, 'neck-length': neckLength } as never, placeId);
+  const collar = { metal: null, condition: 'sound', measuredOn: '2026-03-01', note: '', retiredAt: null };
+  const [prong, remote] = [uuidv7(), uuidv7()];
+  await put(page, `/api/collars/${prong}`, { ...collar, kind: 'prong', name: 'Hazel', metal: 'stainless', numbers: PRONG });
+  await put(page, `/api/collars/${remote}`, { ...collar, kind: 'remote', name: 'Curlew', numbers: REMOTE });
+  const split = { left: 6, right: 5 };
+  const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split, start: null, ring: 'live', ringPlace: 'nape' };
+  const planned = { dogId, placeId, note: '', at: now() };
+  const [prongPlan, remotePlan] = [uuidv7(), uuidv7()];
+  await put(page, `/api/plans/${prongPlan}`, { ...planned, collarId: prong, kind: 'prong', choices });
+  const on = { strapMm: 437, postMm: 12, clock: 3 };
+  await put(page, `/api/plans/${remotePlan}`, { ...planned, collarId: remote, kind: 'remote', choices: { options: { placement: 'upper-half' }, on } });
+  const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId, planId: prongPlan, kind: 'prong', on: split, answers, note: '', at: now() });
+  const felt = { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'clear' };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId, planId: remotePlan, kind: 'remote', on, answers: felt, note: '', at: now() });
+  return dogId;
+}
+const part = (page: Page, name: string) => page.getByRole('navigation', { name: 'Parts of the neck' }).getByRole('link', { name });
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+const order = (page: Page) => page.getByRole('list', { name: 'From the ears down' }).getByRole('listitem');
+/** The list moves by itself a moment after the drop. */
+const expectOrder = (page: Page, names: string[]) => expect(order(page)).toContainText(names, { ignoreCase: true });
+
+test('a dog is dressed and undressed: one tap each, alarms on every screen, undo, and the record', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText('Put on, from the ears down: prong «Hazel» and remote electronic «Curlew».');
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(heading(page)).toHaveText('Yarrow wears, from the ears down: prong «Hazel» and remote electronic «Curlew».');
+  await page.getByRole('radio', { name: 'Playing' }).click();
+  await expect(heading(page)).toHaveText(/^«Hazel»: A prong is worn only while supervised, and the dog is playing/);
+  // The alarm stands on every screen, not on this one alone.
+  await page.goto('/locker');
+  await expect(page.getByText('Yarrow, «Hazel»: A prong is worn only while supervised')).toBeVisible();
+  // At night the receiver has an alarm of its own beside it.
+  await page.getByRole('link', { name: 'Put it right' }).first().click();
+  await page.getByRole('radio', { name: 'Worked' }).click();
+  await expect(page.getByText('Put it right')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Take off\s*: prong/ }).click();
+  await expect(page.getByText('prong «Hazel» is off.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Taken back.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take everything off' }).click();
+  await expect(heading(page)).toHaveText(/^Put on/);
+  await part(page, 'Wear').click();
+  const today = page.getByRole('region', { name: 'Today' });
+  await expect(today.getByText(/the dog is playing/)).toBeVisible();
+  await expect(today.getByText(/Remote electronic «Curlew»/).first()).toBeVisible();
+  // The routine was not done before it went on: that day's log says so.
+  await expect(today.getByText(/tried at the lowest level skipped/)).toBeVisible();
+});
+
+test('the stack is moved by mouse on the map, by drag in the list and by keys, and a wrong order is explained', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await expectOrder(page, ['Prong «Hazel»', 'Remote electronic «Curlew»']);
+  // On the map itself: the receiver is drawn up over the prong.
+  const band = page.locator('[data-band="remote"]');
+  const box = (await band.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y - 70, { steps: 8 });
+  await page.mouse.up();
+  await expect(heading(page)).toHaveText(/^remote electronic «Curlew» lies above prong «Hazel»: the training collar belongs directly behind the ears/i);
+  await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+  await page.getByRole('button', { name: 'Put them in order' }).click();
+  await expectOrder(page, ['Prong «Hazel»', 'Remote electronic «Curlew»']);
+  // By keys.
+  await page.getByRole('button', { name: /^Prong «Hazel», number 1 from the ears/i }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+  await expect(page.getByRole('button', { name: /^Prong «Hazel», number 2/i })).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expectOrder(page, ['Prong «Hazel»', 'Remote electronic «Curlew»']);
+  // By dragging in the list.
+  const grip = (name: RegExp): Locator => page.getByRole('button', { name });
+  await drag(page, grip(/^Remote electronic «Curlew», number 2/i), grip(/^Prong «Hazel», number 1/i));
+  await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+  await page.reload();
+  await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+});
+
+async function drag(page: Page, from: Locator, to: Locator) {
+  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(a.x + a.width / 2, a.y - 8, { steps: 4 });
+  await page.mouse.move(b.x + b.width / 2, b.y + 4, { steps: 10 });
+  await page.mouse.up();
+}
+
+test('too much for a short neck says what to leave off first', async ({ page }) => {
+  const dogId = await dressedDog(page, 'Sedge', 80);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Add something else it wears' }).click();
+  await page.getByRole('radio', { name: 'parasite band' }).click();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  // 26 and 34 and 12 and two gaps of 6 are 84 mm; the band is what does no work.
+  await expect(heading(page)).toHaveText(/they take 84 mm, and the neck has 8\.0 cm: leave off parasite band\./);
+});
+
+test('contacts: moved with one tap, never over flagged skin, and red skin takes the collar off', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/contacts`);
+  await expect(heading(page)).toHaveText('It is off. Next it goes on at 3 o’clock.');
+  await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
+  await expect(heading(page)).toHaveText(/^At 3 o’clock\. Move it to 9 o’clock by /);
+  await page.getByRole('button', { name: 'Moved now to 9', exact: true }).click();
+  await expect(page.getByText('«Curlew» was moved to 9 o’clock.')).toBeVisible();
+  await expect(heading(page)).toHaveText(/^At 9 o’clock\. Move it to/);
+  // Another allowed place, by key, on the clock itself.
+  await page.getByRole('button', { name: /^Moved now to 12, never worn/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText(/^At 12 o’clock/);
+  for (const clock of [4, 5, 6, 7, 8]) await expect(page.getByRole('button', { name: new RegExp(`^Moved now to ${clock},`) })).toHaveCount(0);
+
+  await part(page, 'Skin').click();
+  await page.getByRole('radio', { name: /^12 o’clock/ }).click();
+  await page.getByRole('radio', { name: '1 pink' }).click();
+  await page.getByRole('radio', { name: 'Loose' }).click();
+  await expect(page.getByText('A fit that moves or presses rubs.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(heading(page)).toHaveText(/^Pink at 12 o’clock: it rests until/);
+  await part(page, 'Contacts').click();
+  await expect(heading(page)).toHaveText(/^Move it to \d+ o’clock now\.$/);
+  await expect(page.getByText(/on skin flagged at 12 o’clock/)).toBeVisible();
+
+  await part(page, 'Skin').click();
+  await page.getByRole('radio', { name: /^3 o’clock/ }).click();
+  await page.getByRole('radio', { name: '2 red or hairless' }).click();
+  await expect(page.getByText('The collar stays off, and a vet is asked')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(heading(page)).toHaveText(/ask a vet/);
+  await part(page, 'Contacts').click();
+  await expect(heading(page)).toHaveText('Take it off, and ask a vet about the skin.');
+});
+
+test('a photo goes with a look; what is no photo is refused in words, and what was typed stays', async ({ page, expectFaults }) => {
+  expectFaults(/415|Failed to load resource/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/skin`);
+  await page.getByRole('radio', { name: /^9 o’clock/ }).click();
+  await page.getByRole('radio', { name: '1 pink' }).click();
+  await page.getByLabel(/^Note/).fill('Under the left contact');
+  const file = page.locator('input[type=file]');
+  await file.setInputFiles({ name: 'skin.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<svg onload="alert(1)">') });
+  await expect(page.getByRole('alert')).toHaveText(/no photo that can be read here/);
+  // A picture of 2 by 2 pixels, drawn by the page itself.
+  const png = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 40;
+    canvas.getContext('2d')!.fillRect(0, 0, 40, 20);
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  });
+  await file.setInputFiles({ name: 'skin.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await expect(page.getByRole('img', { name: 'The photo that goes with this look' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Picked up where you left off.')).toBeVisible();
+  await expect(page.getByLabel(/^Note/)).toHaveValue('Under the left contact');
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toBeVisible();
+  await expect(page.getByText('Under the left contact')).toBeVisible();
+});
+
+test('the rig: the bare one has single points everywhere, and each proposal mends what it says', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/rig`);
+  await expect(heading(page)).toHaveText('Put the rig together: what is between the hand and the dog?');
+  await page.getByRole('button', { name: /^Take\s*: Leash and prong alone/ }).click();
+  await expect(heading(page)).toHaveText('If the leash, snap, swivel, chain or prong links fails, the dog is loose.');
+  const rig = page.getByRole('region', { name: 'The rig' });
+  for (const name of ['leash', 'snap', 'swivel', 'chain', 'prong links'])
+    await expect(rig.getByRole('button', { name: `${name}, a single point` })).toBeVisible();
+  const mend = page.getByRole('region', { name: 'What would mend it' });
+  await mend.getByRole('button', { name: /collar-to-collar coupler/ }).click();
+  await expect(heading(page)).toHaveText('If the leash, snap, swivel or chain fails, the dog is loose.');
+  await rig.getByRole('button', { name: 'coupler', exact: true }).click();
+  await page.getByLabel('Slack before it takes load').fill('20 mm');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(heading(page)).toHaveText('The backup loads too early: 20 mm of slack, and it needs more than the 28 mm the prong shortens by when it closes.');
+  await rig.getByRole('button', { name: 'coupler', exact: true }).click();
+  await page.getByLabel('Slack before it takes load').fill('4 cm');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await mend.getByRole('button', { name: /slip lead worn below/ }).click();
+  await expect(heading(page)).toHaveText('Sound: whichever part fails, the dog is still held.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(heading(page)).toHaveText(/^If the leash/);
+  // A loop and a loose end are named, not refused.
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  await page.getByLabel('Part', { exact: true }).selectOption({ label: 'snap' });
+  await page.getByLabel('From', { exact: true }).selectOption({ label: 'hand' });
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'hand' });
+  await expect(page.getByText('A part from a joint back to itself holds nothing.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText(/leads nowhere and hold/)).toBeVisible();
+});
+
+test('the check at the door, on a phone: never green by default, and green once every line is', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  const dogId = await dressedDog(page);
+  const fitsTheScreen = async () =>
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  await page.goto(`/dogs/${dogId}/door`);
+  await expect(heading(page)).toHaveText('Not yet: stack, rig, contacts, skin, routine and supervision.');
+  await expectAccessible(page);
+  await fitsTheScreen();
+  await page.getByRole('link', { name: /Rig/ }).click();
+  await page.getByRole('button', { name: /^Take\s*: Slip lead below/ }).click();
+  await expect(heading(page)).toHaveText(/^Sound/);
+  await fitsTheScreen();
+  await part(page, 'Contacts').click();
+  const routine = page.getByRole('region', { name: 'Morning routine of Curlew' });
+  for (const step of ['Charged', 'Covers shut', 'Switched on', 'Paired', 'Tried at the lowest level']) {
+    await routine.getByRole('button', { name: new RegExp(`^Done\\s*: ${step}`) }).click();
+    await expect(routine.getByRole('button', { name: new RegExp(`^Done\\s*: ${step}`) })).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
+  await routine.getByRole('button', { name: /^Both touch/ }).click();
+  await fitsTheScreen();
+  await part(page, 'Skin').click();
+  await page.getByRole('radio', { name: /^3 o’clock/ }).click();
+  await page.getByRole('radio', { name: '0 clear' }).click();
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(heading(page)).toHaveText('No place on Yarrow’s neck is flagged.');
+  await fitsTheScreen();
+  await part(page, 'Stack and ring').click();
+  await page.getByRole('button', { name: /^Put on\s*: prong/ }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  await fitsTheScreen();
+  await page.goto(`/dogs/${dogId}/door`);
+  await expect(heading(page)).toHaveText('Go: every line is good.');
+  await expect(page.getByText('2 routes share no part')).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the stand-in refuses what a real device could not do, and tells what it does', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/contacts`);
+  await page.getByText('Stand-in device for «Curlew»').click();
+  await page.getByRole('button', { name: 'Switch on' }).click();
+  await expect(page.getByRole('alert')).toHaveText('The battery is flat: charge it first.');
+  for (const [name, told] of [
+    ['Open covers', 'Covers open.'],
+    ['Charge', 'Charged.'],
+    ['Shut covers', 'Covers shut.'],
+    ['Switch on', 'Switched on.'],
+    ['Pair', 'Paired.'],
+  ] as const) {
+    await page.getByRole('button', { name, exact: true }).click();
+    await expect(page.getByText(told)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Try at 1, the lowest' }).click();
+  await expect(page.getByText('Tried at 1.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /on, paired, covers shut, battery 100 %/ })).toBeVisible();
+  const routine = page.getByRole('region', { name: 'Morning routine of Curlew' });
+  await expect(routine.getByText('Done', { exact: true })).toHaveCount(5);
+});
+
+test('with no connection a tap waits, keeps its time, and is told once', async ({ page, context, expectFaults }) => {
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText(/^Put on/);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(page.getByText('Not kept yet: it is sent as soon as it works')).toBeVisible();
+  const tapped = Date.now();
+  await page.waitForTimeout(2500);
+  await context.setOffline(false);
+  await expect(heading(page)).toHaveText(/^Yarrow wears/, { timeout: 20_000 });
+  const { events } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string; at: string }[] };
+  expect(events).toHaveLength(2);
+  for (const event of events) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
+});
+
+test('a wear said afterwards, and one that nobody ended: bad times are refused in words', async ({ page, context, expectFaults }) => {
+  expectFaults(/422/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/wear`);
+  await expect(heading(page)).toHaveText('Nothing has been worn by Yarrow yet.');
+  await page.getByRole('button', { name: 'Say a wear of earlier' }).click();
+  const [on, off] = [page.getByLabel('Put on', { exact: true }), page.getByLabel('Taken off', { exact: true })];
+  await on.fill('2026-11-02T10:00');
+  await off.fill('2026-11-02T09:00');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toHaveText(/cannot end before it begins/);
+  await off.fill('2026-11-02T11:30');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const day = page.getByRole('region', { name: '2 Nov 2026' });
+  await expect(day.getByText('10:00 – 11:30')).toBeVisible();
+  // The same again would overlap.
+  await page.getByRole('button', { name: 'Say a wear of earlier' }).click();
+  await on.fill('2026-11-02T11:00');
+  await off.fill('2026-11-02T12:00');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/the two wears would overlap/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+
+  await context.clearCookies();
+  await enterDemo(page);
+  await openDog(page, 'Moss', 'Neck' as never);
+  await part(page, 'Wear').click();
+  await expect(heading(page)).toHaveText('Is prong «Long Alder» still on Moss?');
+  await page.getByLabel('It came off at').fill('2020-01-01T10:00');
+  await page.getByRole('button', { name: 'It came off then' }).click();
+  await expect(page.getByRole('alert')).toHaveText(/cannot end before it begins/);
+});
+
+test('two people undress the same dog, and one moves the other’s stack', async ({ page, browser, expectFaults }) => {
+  expectFaults(/409/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  await page.getByRole('button', { name: 'It lies like this' }).click();
+  await expect(page.getByText('nobody has laid it out yet')).toHaveCount(0);
+  const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
+  await other.goto(page.url());
+  await expect(heading(other)).toHaveText(/^Yarrow wears/);
+  await page.getByRole('button', { name: 'Take everything off' }).click();
+  await expect(heading(page)).toHaveText(/^Put on/);
+  await other.getByRole('button', { name: 'Take everything off' }).click();
+  await expect(heading(other)).toHaveText(/^Put on/);
+  await page.reload();
+  await part(page, 'Wear').click();
+  await expect(page.getByText('Taken off twice: the first counts.').first()).toBeVisible();
+  // Both reorder: whoever comes second is asked, and loses nothing.
+  await part(page, 'Stack and ring').click();
+  await page.getByRole('button', { name: /^Prong «Hazel» down/i }).click();
+  await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+  await expect.poll(async () => ((await (await page.request.get(`/api/dressings/${dogId}`)).json()) as { version: number }).version).toBe(2);
+  await other.getByRole('button', { name: 'Add something else it wears' }).click();
+  await other.getByRole('button', { name: 'Add it' }).click();
+  await expect(other.getByText('Somebody has dressed Yarrow otherwise since. Yours is still here.')).toBeVisible();
+  await other.getByRole('button', { name: 'Show theirs' }).click();
+  await expectOrder(other, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
+  await other.context().close();
+});
+
+test('a bridge gets a key once, tells events with it, and is taken back', async ({ page }) => {
+  await makeKennel(page);
+  await page.goto('/house?show=devices');
+  await page.getByLabel('What it is called').fill('Shed gateway');
+  await page.getByRole('button', { name: 'Make a key' }).click();
+  const key = (await page.locator('.font-mono').textContent())!.trim();
+  expect(key).toMatch(/^[0-9a-f]{64}$/);
+  const tell = () => page.request.post('/api/events', { headers: { Authorization: `Bearer ${key}`, 'Content-Type': 'application/x-ndjson' }, data: 'nothing' });
+  expect(await (await tell()).json()).toMatchObject({ kept: 0, refused: [{ line: 1 }] });
+  await page.reload();
+  await expect(page.getByText(/^heard of/)).toBeVisible();
+  await expect(page.getByText(key)).toHaveCount(0);
+  await page.getByRole('button', { name: /^Take its key back/ }).click();
+  await expect(page.getByText('Taken back (1)')).toBeVisible();
+  expect((await tell()).status()).toBe(401);
+});
+
+test('every part of Neck and the door can be used by everybody, in light and dark', async ({ page }) => {
+  test.setTimeout(120_000);
+  await enterDemo(page);
+  for (const scheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    await openDog(page, 'Bramble');
+    const dog = page.url();
+    for (const path of ['neck', 'neck/rig', 'neck/contacts', 'neck/skin', 'neck/wear', 'door']) {
+      await page.goto(`${dog}/${path}`);
+      await expect(heading(page)).toBeVisible();
+      await expectAccessible(page);
+    }
+    await page.goto('/house?show=devices');
+    await expectAccessible(page);
+  }
+});
