@@ -24,7 +24,7 @@ const VIEWS = [
   ['bench-between', '/dogs/@Fern/bench/prong', { width: 1280, height: 2100 }, 'light'],
   ['bench-dark', '/dogs/@Bramble/bench/remote', desk, 'dark'],
   ['bench-phone', '/dogs/@Hale/bench/prong', phone, 'light'],
-  ['check-phone', '/dogs/@Pip/check', phone, 'dark'],
+  ['check-phone', '/dogs/@Pip/check', phone, 'dark', answerSome],
   ['neck', '/dogs/@Bramble/neck', { width: 1280, height: 1000 }, 'light'],
   ['rig', '/dogs/@Moss/neck/rig', { width: 1280, height: 1000 }, 'light'],
   ['contacts', '/dogs/@Bramble/neck/contacts', { width: 1280, height: 1000 }, 'light'],

@@ -89,15 +89,14 @@ function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
 }
 
 /** Where an electronic collar sits, against school, skin and hours. */
-export function contactsLine({ rotation, at, wear, girthMm, footprintMm }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
+export function contactsLine({ rotation, at, wear }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
   const red = flags.find(({ untilMs }) => untilMs === null);
   if (red) return { tone: 'stop', says: `Skin grade ${red.grade} at ${clockWords(red.clock)}: the collar stays off.` };
   if (!wear) return { tone: 'open', says: rotation.next === null ? 'No place is free on this neck now.' : `Not on yet; next is ${clockWords(rotation.next)}.` };
   if (at === null) return { tone: 'open', says: 'On, but nobody has said at which place.' };
-  const place = rotation.places.find(({ clock }) => clock === at);
-  if (place?.barred === 'school' || place?.barred === 'windpipe') return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
-  if (flags.some((flag) => placesOverlap(flag.clock, at, girthMm, footprintMm)))
-    return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
+  if (rotation.presentBar === 'school' || rotation.presentBar === 'windpipe')
+    return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
+  if (rotation.presentBar === 'skin') return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
   const since = wear.places.at(-1)!.from;
   const moveBy = since + house.rules.moveByHours * 3_600_000;
   if (moveBy <= now) return { tone: 'stop', says: `At ${clockWords(at)} for more than ${speakHours(house.rules.moveByHours)}: move it.` };

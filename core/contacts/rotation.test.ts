@@ -76,6 +76,13 @@ describe('where it goes next', () => {
     // With 9 worn now, 12, 1, 2 and 3 all share with 2, which ended 35 h ago; 3 is the nearest to 3 or 9.
     expect(turn({ worn: [...worn, wear(9, 5, null)], footprintMm: 90 }).next).toBe(3);
   });
+  it('judges the place where it sits, half hours too: never over the windpipe, not on skin that rests', () => {
+    const bar = (clock: number, more: Partial<RotationCase> = {}) => turn({ school: 'clear-of-throat', worn: [wear(clock, 1, null)], ...more }).presentBar;
+    expect(bar(5.5)).toBe('school');
+    expect(bar(4.5)).toBe('windpipe');
+    expect(bar(2.5)).toBeNull();
+    expect(bar(2.5, { skin: [look(3, 1, 1)] })).toBe('skin');
+  });
   it('moves by six hours after it was put there, whatever the clock shows: the night of 29 March 2026 loses an hour in London', () => {
     const putOn = Date.UTC(2026, 2, 28, 23);
     const found = turn({ now: Date.UTC(2026, 2, 29, 4), worn: [{ clock: 3, from: putOn, to: null }] });

@@ -33,6 +33,8 @@ export type RotationPlace = {
 export type Rotation = {
   places: RotationPlace[];
   next: number | null;
+  /** What speaks against the place where it sits now, whole or half hour; null when nothing does or it is off. */
+  presentBar: PlaceBar;
   /** When the present wear has to move, ms. */
   moveBy: number | null;
   /** Distinct places: the most allowed ones that do not overlap. */
@@ -117,6 +119,7 @@ export function rotateContacts(
   const found = {
     places,
     next: next?.clock ?? null,
+    presentBar: present ? barredBy(present.clock) : null,
     moveBy: present ? present.from + rules.moveByHours * HOUR_MS : null,
     distinct,
     wornHours,

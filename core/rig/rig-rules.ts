@@ -97,7 +97,7 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
 };
 
 /** Ties that a backup hangs by. */
-const TIES = new Set<RigPartKindName>(['second snap', 'carabiner', 'coupler', 'coupler with spare ring', 'safety strap']);
+const TIES = new Set<RigPartKindName>(['second snap', 'carabiner', 'coupler', 'coupler with spare ring', 'safety strap', 'slip lead']);
 /** A backup is worn 3 in (76.2 mm) or more over the neck, to the bottom of its clip; mm. Common practice. */
 const BACKUP_OVER_MM = 76.2;
 

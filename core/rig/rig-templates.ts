@@ -61,6 +61,13 @@ export const RIG_TEMPLATES: readonly RigTemplate[] = [
     ties: [leash, snapTo('prong'), rigPart('second-snap', 'second snap', 'leash end', 'backup ring')],
   },
   {
+    id: 'slip-lead-clipped',
+    name: 'Slip lead below, clipped to the leash',
+    says: 'Only the leash itself remains a single point; it rests untightened while the prong works.',
+    collars: ['prong'],
+    ties: [leash, snapTo('prong'), rigPart('slip-lead', 'slip lead', 'leash end', 'dog')],
+  },
+  {
     id: 'slip-lead-below',
     name: 'Slip lead below, in the same hand',
     says: 'A second way from the hand: nothing is a single point.',

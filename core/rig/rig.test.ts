@@ -152,7 +152,7 @@ describe('the rigs of the trade', () => {
     expect(kinds(of('both-rings'))).toEqual(['leash', 'links']);
   });
   it('a second snap into the coupler’s spare ring, or a backup slip on the leash, leaves the leash alone', () => {
-    for (const id of ['coupler-second-snap', 'clip-on-backup', 'slip-and-flat']) expect(kinds(of(id))).toEqual(['leash']);
+    for (const id of ['coupler-second-snap', 'clip-on-backup', 'slip-lead-clipped', 'slip-and-flat']) expect(kinds(of(id))).toEqual(['leash']);
   });
   it('only a second connection from the hand leaves nothing', () => {
     for (const id of ['second-leash', 'slip-lead-below', 'harness-and-wide']) expect(of(id)).toMatchObject({ sound: true, singlePoints: [] });
@@ -213,6 +213,11 @@ describe('what the trade asks of a backup', () => {
     expect(codes([snap(152)])).toContain('backup-loads-early');
     expect(codes([snap(153)])).toContain('backup-hangs-free');
     expect(codes([snap(60)], { prong: { closingMm: 28, ring: 'both' } })).toContain('backup-hangs-free');
+  });
+  it('a slip lead clipped to the leash needs the travel, too; one held in the hand beside it does not', () => {
+    const lead = (from: 'leash end' | 'hand') => rigPart('lead', 'slip lead', from, 'dog', { slackMm: 100 });
+    expect(codes([lead('leash end')])).toContain('backup-loads-early');
+    expect(codes([lead('hand')])).not.toContain('backup-loads-early');
   });
   it('never on a martingale’s control loop; on its body ring it may', () => {
     const on = (joint: 'loop ring' | 'body ring') =>

@@ -4,6 +4,7 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import type { HouseSchools } from '../rules/house-schools.ts';
 import { clockWords } from '../contacts/rotation-reasons.ts';
 import { hoursWorn, type ContactWear } from '../contacts/rotation.ts';
+import { clearOfWindpipe, placeInSchool } from '../neck/contact-place.ts';
 import { placesOverlap, type SkinLook } from '../contacts/skin-flags.ts';
 import { speakHours } from '../units/speak-hours.ts';
 import type { Span, Wear } from './wear-ledger.ts';
@@ -19,6 +20,7 @@ export type WearMark = { from: number; to: number | null } & (
   | { code: 'long-in-the-crate'; hours: number }
   | { code: 'place-over'; clock: number; hours: number }
   | { code: 'day-over'; hours: number }
+  | { code: 'on-the-windpipe'; clock: number }
   | { code: 'on-flagged-skin'; clock: number; flagged: number; grade: number }
   | { code: 'skin-says-off'; clock: number; grade: number }
 );
@@ -32,6 +34,7 @@ export const WEAR_MARK_TONES: Record<WearMark['code'], FitTone> = {
   'long-in-the-crate': 'stop',
   'place-over': 'stop',
   'day-over': 'stop',
+  'on-the-windpipe': 'stop',
   'on-flagged-skin': 'stop',
   'skin-says-off': 'stop',
 };
@@ -55,6 +58,7 @@ export const WEAR_MARK_WORDS: ReasonWords<WearMark> = {
   'long-in-the-crate': (r) => `An electronic collar comes off in the crate for longer than ${speakHours(r.hours)}.`,
   'place-over': (r) => `Its contacts have been at ${clockWords(r.clock)} for more than ${speakHours(r.hours)}: move it.`,
   'day-over': (r) => `Worn more than ${speakHours(r.hours)} in 24 h: take it off.`,
+  'on-the-windpipe': (r) => `Its contacts are at ${clockWords(r.clock)}, over the windpipe (5 to 7): move it.`,
   'on-flagged-skin': (r) => `Its contacts are at ${clockWords(r.clock)}, on skin flagged at ${clockWords(r.flagged)} (grade ${r.grade}): move it.`,
   'skin-says-off': (r) => `The skin at ${clockWords(r.clock)} is grade ${r.grade}: the collar stays off, and a vet is asked.`,
 };
@@ -133,6 +137,12 @@ function dayOverAt(worn: readonly ContactWear[], from: number, end: number, hour
   return high;
 }
 
+/** Whether contacts at a place lie over the windpipe, by their footprint where that is known; mm. Common practice. */
+function overWindpipe(clock: number, girthMm: number | null, footprintMm: number | null): boolean {
+  if (!placeInSchool(clock, 'clear-of-throat')) return true;
+  return girthMm !== null && footprintMm !== null && clearOfWindpipe(clock, girthMm, footprintMm) < -1e-9;
+}
+
 /**
  * The rules of wearing that a wear breaks or has broken, from when until when. A mark without an end is an alarm now. The wears
  * of the same dog's other electronic collars count for the hours of its day. Common practice; the limits are house rules.
@@ -153,6 +163,7 @@ export function wearMarks(wear: Wear, as: WornAs, contactWears: readonly Wear[],
   }
   if (as === 'contacts') {
     for (const { value: clock, from, to } of wear.places) {
+      if (overWindpipe(clock, girthMm, footprintMm)) marks.push({ code: 'on-the-windpipe', clock, from, to });
       const over = from + rules.moveByHours * HOUR_MS;
       if ((to ?? now) > over) marks.push({ code: 'place-over', clock, hours: rules.moveByHours, from: over, to });
     }

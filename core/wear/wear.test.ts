@@ -200,6 +200,12 @@ describe('rules of wearing, as they happen', () => {
     for (const as of ['contacts', 'pinch'] as const)
       expect(marks([on(0)], as, 3, { skin: red })).toContainEqual(expect.objectContaining({ code: 'skin-says-off', from: at(1), to: null }));
   });
+  it('contacts over the windpipe are an alarm, by their footprint too', () => {
+    expect(codes([on(0, { clock: 5.5 })], 'contacts', 1)).toEqual(['on-the-windpipe']);
+    // 62 mm on 400 mm reach 31 mm either side; 4 o’clock is 33.3 mm from 5, half past 4 only 16.7.
+    expect(codes([on(0, { clock: 4 })], 'contacts', 1)).toEqual([]);
+    expect(codes([on(0, { clock: 4.5 })], 'contacts', 1)).toEqual(['on-the-windpipe']);
+  });
   it('forgetting «off» is asked about, not assumed: a session collar after five hours, an electronic one after twelve, a flat one never', () => {
     const [wear] = wearsOf([on(0)]).wears as [Wear];
     const rules = houseRules();

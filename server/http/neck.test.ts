@@ -236,6 +236,15 @@ describe('a week replayed through the open event format', () => {
     expect((await supertest(banter.app).post('/api/events').send('{}')).status).toBe(401);
   });
 
+  it('a bridge takes back what it told itself, never what a hand told', async () => {
+    const { bearer } = await newBridge();
+    const [byHand, byBridge] = [on(5), on(3)];
+    await entry([byHand, off(4)]);
+    await tell(lines([byBridge]), bearer);
+    const back = (eventId: string) => ({ event: 'void', id: uuidv7(), at: ago(0), eventId });
+    expect((await tell(lines([back(byHand.id), back(byBridge.id)]), bearer)).body).toMatchObject({ kept: 1, refused: [{ line: 1 }] });
+  });
+
   it('a bridge of one kennel tells nothing of another’s dogs', async () => {
     const { bearer } = await newBridge();
     const stranger = await newKennel(banter.app, 'Elsewhere');

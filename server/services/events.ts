@@ -53,10 +53,13 @@ export async function eventAnswers(scope: KennelScope, rows: EventRow[]): Promis
 /** What is wrong with an event for itself, against the dogs, collars and events there are. */
 function faultOf(
   event: NewEvent,
-  by: { dogs: ReadonlySet<string>; collars: ReadonlyMap<string, CollarRow>; known: ReadonlySet<string>; now: number },
+  by: { dogs: ReadonlySet<string>; collars: ReadonlyMap<string, CollarRow>; known: ReadonlySet<string>; mayTakeBack: (id: string) => boolean; now: number },
 ): Omit<RefusedEvent, 'index'> | null {
   if (Date.parse(event.at) > by.now + CLOCK_AHEAD_MS) return { field: 'at', message: 'This time lies in the future.' };
-  if (event.event === 'void') return by.known.has(event.eventId) ? null : { field: 'eventId', message: 'There is no such event in this kennel.' };
+  if (event.event === 'void') {
+    if (!by.known.has(event.eventId)) return { field: 'eventId', message: 'There is no such event in this kennel.' };
+    return by.mayTakeBack(event.eventId) ? null : { field: 'eventId', message: 'A bridge takes back only what it told itself.' };
+  }
   if ('dogId' in event && !by.dogs.has(event.dogId)) return { field: 'dogId', message: 'There is no such dog in this kennel.' };
   const collar = by.collars.get(event.collarId);
   if (!collar) return { field: 'collarId', message: 'There is no such collar in this kennel.' };
@@ -112,6 +115,8 @@ export async function tellEvents(
   const collars = new Map((strict ? await scope.holdSome(CollarEntity, collarIds) : await scope.someOf(CollarEntity, collarIds)).map((row) => [row.id, row]));
   const dogs = new Set((await scope.someOf(DogEntity, [...new Set(told.flatMap((event) => ('dogId' in event ? [event.dogId] : [])))])).map(({ id }) => id));
   const elsewhere = await scope.elsewhere(EventEntity, ids);
+  /** People correct whatever was told; a bridge only itself. */
+  const mayTakeBack = (id: string) => teller.bridgeId === null || fresh.has(id) || there.get(id)?.bridgeId === teller.bridgeId;
   const now = Date.now();
   const refused: RefusedEvent[] = [];
   const fresh = new Map<string, NewEvent>();
@@ -128,7 +133,7 @@ export async function tellEvents(
       else refused.push({ index, field: 'id', message: 'Something else is already recorded under this id.' });
       continue;
     }
-    const fault = faultOf(event, { dogs, collars, known: new Set([...there.keys(), ...fresh.keys()]), now });
+    const fault = faultOf(event, { dogs, collars, known: new Set([...there.keys(), ...fresh.keys()]), mayTakeBack, now });
     if (fault) refused.push({ index, ...fault });
     else fresh.set(event.id, event);
   }

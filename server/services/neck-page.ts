@@ -38,7 +38,8 @@ async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonl
     .andWhere('record.dogId = :dogId AND record.event = :on AND record.at < :since', { dogId, on: 'put-on', since })
     .andWhere(
       `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId
-        AND later.event IN ('put-on', 'taken-off') AND later.at > record.at AND later.at < :since)`,
+        AND later.event IN ('put-on', 'taken-off') AND later.at > record.at AND later.at < :since
+        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
     )
     .getMany();
   const lasting = await Promise.all(

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-/** Across every screen: what is on a dog and must not be, with the way to put it right. Nothing while all is well. */
+/** Across every screen: what is on a dog and must not be, with the way to put it right; and what may have come off and was not told. Nothing while all is well. */
+import { momentOn } from '@banter/contract';
 import { computed } from 'vue';
+import { useSession } from '../stores/session.ts';
 import { useWearing } from '../stores/wearing.ts';
 
 const wearing = useWearing();
+const session = useSession();
 const SHOWN = 2;
 const shown = computed(() => wearing.alarms.slice(0, SHOWN));
 const more = computed(() => wearing.alarms.length - shown.value.length);
@@ -30,6 +33,14 @@ const more = computed(() => wearing.alarms.length - shown.value.length);
         <RouterLink :to="`/dogs/${alarm.dogId}/neck`" class="flex min-h-11 items-center font-semibold underline">Put it right</RouterLink>
       </li>
       <li v-if="more > 0" class="mx-auto max-w-[1240px] px-4 pb-2 sm:px-6">And {{ more }} more.</li>
+    </ul>
+    <ul v-if="wearing.asked.length > 0" class="bg-mind-wash text-mind">
+      <li v-for="one in wearing.asked.slice(0, SHOWN)" :key="one.collarId" class="mx-auto flex max-w-[1240px] flex-wrap items-center gap-x-4 px-4 sm:px-6">
+        <span class="min-w-0 grow py-1">
+          Is «{{ one.collarName }}» still on {{ one.dogName }}, since {{ momentOn(Date.parse(one.from), Date.now(), session.kennel!.timeZone) }}?
+        </span>
+        <RouterLink :to="`/dogs/${one.dogId}/neck/wear`" class="flex min-h-11 items-center font-semibold underline">Say so</RouterLink>
+      </li>
     </ul>
   </div>
 </template>

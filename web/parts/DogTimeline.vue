@@ -8,12 +8,12 @@ import { dayWords, momentWords } from './age.ts';
 import PathSteps from './PathSteps.vue';
 import { sayRule } from './rule-words.ts';
 import ReasonList from './ReasonList.vue';
-import { timelineOf, type TimelineEntry } from './timeline.ts';
+import { inTimeOrder, timelineOf, type TimelineEntry } from './timeline.ts';
 import VerdictMark from './VerdictMark.vue';
 
-const props = defineProps<{ page: DogPage; kennel: Kennel }>();
+const props = defineProps<{ page: DogPage; kennel: Kennel; more?: readonly TimelineEntry[] }>();
 const units = useUnits();
-const entries = computed(() => timelineOf(props.page, units.speak, units.exact, (site) => TAPE_SITE_WORDS[site].name));
+const entries = computed(() => inTimeOrder([...timelineOf(props.page, units.speak, units.exact, (site) => TAPE_SITE_WORDS[site].name), ...(props.more ?? [])]));
 const days = computed(() => {
   const byDay: { day: string; entries: TimelineEntry[] }[] = [];
   for (const entry of entries.value) {

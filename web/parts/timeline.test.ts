@@ -1,7 +1,8 @@
 import type { DogPage, FitCheck, Plan, Taping } from '@banter/contract';
 import { contractSpeaker } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { timelineOf } from './timeline.ts';
+import { markedWears, skinEntries } from './neck-timeline.ts';
+import { inTimeOrder, timelineOf } from './timeline.ts';
 import { goToStep, wornLine } from './worn-words.ts';
 
 const kept = {
@@ -109,5 +110,24 @@ describe('what a dog wears, in one line', () => {
   it('leads to the check of its own kind', () => {
     expect(goToStep('d1', { goTo: 'check', kind: 'remote', tone: 'open', sentence: '' })).toBe('/dogs/d1/check?kind=remote');
     expect(goToStep('d1', { goTo: 'tape', kind: null, tone: 'open', sentence: '' } as never)).toBe('/dogs/d1/tape');
+  });
+});
+
+describe('what the neck adds to it', () => {
+  const look = (id: string, grade: number, sore: object | null) =>
+    ({ ...kept, id, at: '2026-03-03T09:00:00.000Z', clock: 3, under: 'prong', grade, sore, note: 'By the plate.', photoId: null }) as never;
+  it('every look at the skin, with what to suspect', () => {
+    const [pink, clear] = skinEntries({ skinLooks: [look('s1', 1, { fit: 'loose', stayed: 'not-tried', metal: 'same' }), look('s2', 0, null)] });
+    expect(pink).toMatchObject({ title: 'Skin at 3 o’clock: pink.', tone: 'mind', by: 'Wenna Sedge', note: 'By the plate.' });
+    expect(pink!.reasons[0]!.text).toContain('Put the fit right');
+    expect(clear).toMatchObject({ tone: 'good', reasons: [] });
+  });
+  it('wears that broke a rule, and only those', () => {
+    const at = Date.UTC(2026, 2, 3, 9);
+    const wear = (marks: object[]) => ({ wear: { id: 'e1', from: at }, collar: { kind: 'prong', name: 'Hazel' }, marks, ask: false }) as never;
+    expect(markedWears({ events: [] }, [wear([])], contractSpeaker)).toEqual([]);
+    const [marked] = markedWears({ events: [] }, [wear([{ code: 'unsupervised', as: 'pinch', state: 'crated', from: at, to: at + 1 }])], contractSpeaker);
+    expect(marked).toMatchObject({ tone: 'stop', word: 'Wear', title: 'Worn not as it should be: prong «Hazel».' });
+    expect(inTimeOrder([marked!, ...skinEntries({ skinLooks: [look('s9', 0, null)] })]).map(({ id }) => id)).toEqual(['s9', 'e1']);
   });
 });

@@ -116,5 +116,10 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
       note: ending.note,
     };
   });
-  return [...endings, ...screenings, ...lifts, ...tapings, ...plans, ...checks].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
+  return inTimeOrder([...endings, ...screenings, ...lifts, ...tapings, ...plans, ...checks]);
+}
+
+/** The newest first; of the same instant the one made last. */
+export function inTimeOrder(entries: readonly TimelineEntry[]): TimelineEntry[] {
+  return [...entries].sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));
 }

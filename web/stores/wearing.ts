@@ -32,6 +32,8 @@ export const useWearing = defineStore('wearing', () => {
     alarms: computed(() =>
       wearing.value.flatMap((one) => one.alarms.filter(({ tone }) => tone === 'stop').map((alarm) => ({ ...alarm, ...one, since: alarm.from }))),
     ),
+    /** What may have been taken off and not told. */
+    asked: computed(() => wearing.value.filter(({ ask }) => ask)),
     on: (dogId: string) => wearing.value.filter((one) => one.dogId === dogId),
   };
 });

@@ -18,14 +18,20 @@ import { todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { goToStep, wornLine } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
-import { useDogPage } from '../stores/dog-page.ts';
+import { markedWears, skinEntries } from '../parts/neck-timeline.ts';
+import { useNeck } from '../stores/neck.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 
 const route = useRoute();
 const session = useSession();
 const units = useUnits();
-const { data, state, sentence, load, girths, fits } = useDogPage(String(route.params.id));
+const neck = useNeck(String(route.params.id));
+const { page: data, state, sentence, load, girths } = neck;
+const fits = computed(() => neck.dressed.value?.fits ?? []);
+const more = computed(() =>
+  data.value && neck.dressed.value ? [...skinEntries(data.value), ...markedWears(data.value, neck.dressed.value.wears, units.speak)] : [],
+);
 const kennel = computed(() => session.kennel!);
 const step = computed(() =>
   nextStep(
@@ -67,7 +73,7 @@ async function putAway(away: boolean) {
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
-    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
+    <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" :dressing="data!.dressing" />
     <p v-if="data!.dog.archivedAt" class="mb-4 rounded bg-mind-wash p-3 text-mind">
       Put away.
       <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button>
@@ -85,7 +91,7 @@ async function putAway(away: boolean) {
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div class="space-y-6 self-start">
         <section class="sheet" aria-label="The neck">
-          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel)" size="large" />
+          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel, data!.dressing)" size="large" />
           <p v-if="tape" class="mt-1 text-sm text-soft">
             Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
           </p>
@@ -131,7 +137,7 @@ async function putAway(away: boolean) {
         </section>
         <DogKit :page="data!" :dog="benchDog" />
       </div>
-      <DogTimeline :page="data!" :kennel="kennel" />
+      <DogTimeline :page="data!" :kennel="kennel" :more="more" />
     </div>
   </LoadFrame>
 </template>

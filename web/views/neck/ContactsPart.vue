@@ -27,9 +27,8 @@ function decision({ at, rotation, wear }: DressedContacts): { tone: VerdictTone;
       ? { tone: 'stop', sentence: 'It stays off: no place is free on this neck.' }
       : { tone: 'open', sentence: `It is off. Next it goes on at ${clockWords(rotation.next)}.` };
   if (at === null) return { tone: 'mind', sentence: 'It is on; tap the place where it sits.' };
-  const place = rotation.places.find(({ clock }) => clock % 12 === at % 12);
   const over = rotation.moveBy !== null && rotation.moveBy <= now;
-  const wrong = over || (place && !place.allowed);
+  const wrong = over || rotation.presentBar !== null;
   if (rotation.capacityHours <= 0 && rotation.wornHours > 0)
     return { tone: 'stop', sentence: `Take it off: worn ${speakHours(rotation.wornHours)} in the last 24 h.` };
   if (rotation.next === null)

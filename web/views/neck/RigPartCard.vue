@@ -11,7 +11,11 @@ const props = defineProps<{ part: FittedRigPart }>();
 const emit = defineEmits<{ change: [part: FittedRigPart]; remove: []; close: [] }>();
 const units = useUnits();
 const kind = computed(() => RIG_PART_KINDS[props.part.kind]);
-const tie = computed(() => kind.value.place === 'tie' && props.part.kind !== 'snap' && props.part.kind !== 'dead ring');
+const tie = computed(
+  () =>
+    (kind.value.place === 'tie' && props.part.kind !== 'snap' && props.part.kind !== 'dead ring') ||
+    (props.part.kind === 'slip lead' && props.part.from !== 'hand'),
+);
 const slack = ref(props.part.slackMm === null ? '' : units.gap(props.part.slackMm));
 const slackMm = ref<number | null>(props.part.slackMm);
 const mass = ref(props.part.massG === null ? '' : String(props.part.massG));

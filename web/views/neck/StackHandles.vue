@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /**
  * Bands that can be drawn up and down on the map itself, by mouse or finger: the band follows, and falls into the place it is
- * nearest to. The list beside the map does the same with keys.
+ * nearest to. A finger takes it at the grip by the throat, so that the page can be scrolled over the map; the list beside it does
+ * the same with keys.
  */
 import { computed, ref } from 'vue';
 
@@ -53,15 +54,36 @@ function drop() {
       :width="2 * halfMm"
       :height="band.widthMm + 4"
       fill="transparent"
-      class="touch-none"
       :style="{ cursor: dragged ? 'grabbing' : 'grab' }"
-      @pointerdown="take($event, band.id)"
+      @pointerdown="$event.pointerType !== 'touch' && take($event, band.id)"
       @pointermove="draw"
       @pointerup="drop"
       @pointercancel="dragged = null"
     >
       <title>{{ band.name }}: draw it up or down</title>
     </rect>
+    <g
+      v-for="band in bands"
+      :key="`grip ${band.id}`"
+      class="touch-none"
+      :data-grip-of="band.id"
+      :style="{ cursor: 'grab' }"
+      @pointerdown="take($event, band.id)"
+      @pointermove="draw"
+      @pointerup="drop"
+      @pointercancel="dragged = null"
+    >
+      <rect :x="-halfMm" :y="band.topMm - 2" :width="text * 2.6" :height="Math.max(band.widthMm + 4, text * 1.6)" fill="transparent" />
+      <g fill="var(--felt)" stroke="var(--ink)" stroke-width="0.8">
+        <circle
+          v-for="dot in 6"
+          :key="dot"
+          :cx="-halfMm + text * (0.95 + 0.6 * (dot % 2))"
+          :cy="band.topMm + band.widthMm / 2 + text * 0.55 * (Math.floor((dot - 1) / 2) - 1)"
+          :r="text * 0.17"
+        />
+      </g>
+    </g>
     <rect
       v-if="ghost"
       :x="-halfMm"

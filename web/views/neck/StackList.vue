@@ -12,7 +12,7 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
-import { nextPlaceOf, openWearOf, putOn, sinceWords } from './dress-words.ts';
+import { mayGoOn, nextPlaceOf, openWearOf, putOn, sinceWords } from './dress-words.ts';
 import StackExtra from './StackExtra.vue';
 
 const props = defineProps<{ neck: NeckOnScreen; state: WearState }>();
@@ -95,7 +95,7 @@ function toggle(item: DressedItem) {
               <ArrowDown :size="20" aria-hidden="true" />
               <span class="sr-only">{{ item.name }} down, towards the shoulders</span>
             </button>
-            <button v-if="item.fit" type="button" class="press press-plain shrink-0" @click="toggle(item)">
+            <button v-if="item.fit" type="button" class="press press-plain shrink-0" :disabled="!wearOf(item) && !mayGoOn(dressed, item)" @click="toggle(item)">
               {{ wearOf(item) ? 'Take off' : nextPlaceOf(dressed, item) === null ? 'Put on' : `Put on at ${nextPlaceOf(dressed, item)}` }}
               <span class="sr-only">: {{ item.name }}</span>
             </button>
@@ -104,6 +104,10 @@ function toggle(item: DressedItem) {
             </button>
           </span>
         </div>
+        <p v-if="!wearOf(item) && !mayGoOn(dressed, item)" class="mt-1 pl-10 text-sm text-stop">
+          It stays off: no place on this neck is free, by skin, school and windpipe.
+          <RouterLink :to="`/dogs/${neck.dogId}/neck/contacts`" class="underline">Why</RouterLink>
+        </p>
         <p v-for="alarm in alarmsOf(item)" :key="alarm.text" class="mt-1 pl-10">
           <VerdictMark class="text-sm" :tone="alarm.tone" :word="alarm.text" />
         </p>

@@ -4,7 +4,17 @@
  * would; what it refuses it says why.
  */
 import type { DressedContacts, DressedDog } from '@banter/contract';
-import { contactQuality, deviceAt, fingerSlack, STAND_IN_REFUSALS, standIn, type StandInCommand, type StandInProfile } from '@banter/core';
+import {
+  contactQuality,
+  deviceAt,
+  fingerSlack,
+  LOCK_OUT_SECONDS,
+  LONG_PRESS_SECONDS,
+  STAND_IN_REFUSALS,
+  standIn,
+  type StandInCommand,
+  type StandInProfile,
+} from '@banter/core';
 import { computed, ref } from 'vue';
 import type { Telling, ToldNow } from '../../stores/tell.ts';
 
@@ -114,6 +124,13 @@ const lamp = computed(() => (device.value.on !== true ? 'var(--line)' : device.v
       </button>
       <button type="button" class="press press-plain" @click="doIt({ do: 'try-lowest' }, `Tried at ${profile.scaleMin}.`)">
         Try at {{ profile.scaleMin }}, the lowest
+      </button>
+      <button
+        type="button"
+        class="press press-plain"
+        @click="doIt({ do: 'press', level: profile.scaleMin, seconds: LONG_PRESS_SECONDS }, `Held too long: it locks itself for ${LOCK_OUT_SECONDS} s.`)"
+      >
+        Hold the lowest too long
       </button>
       <button type="button" class="press press-plain" @click="doIt({ do: 'feel-contact' }, 'Contact felt.')">Feel contact</button>
     </div>

@@ -27,10 +27,14 @@ export const openWearOf = (dressed: Pick<DressedDog, 'wears'>, item: DressedItem
 export const nextPlaceOf = (dressed: Pick<DressedDog, 'contacts'>, item: DressedItem): number | null =>
   dressed.contacts.find(({ fit }) => fit === item.fit)?.rotation.next ?? null;
 
-/** What puts things on a dog, as events. */
+/** Whether a thing may go on now: contacts only where a place is free, and never on red skin. */
+export const mayGoOn = (dressed: Pick<DressedDog, 'contacts'>, item: DressedItem): boolean =>
+  !dressed.contacts.some(({ fit }) => fit === item.fit) || nextPlaceOf(dressed, item) !== null;
+
+/** What puts things on a dog, as events; what has no free place stays off. */
 export const putOn = (dogId: string, dressed: DressedDog, items: readonly DressedItem[], state: WearState): ToldNow[] =>
   items.flatMap((item): ToldNow[] =>
-    item.fit ? [{ event: 'put-on', dogId, collarId: item.fit.plan.inputs.collar.id, clock: nextPlaceOf(dressed, item), state }] : [],
+    item.fit && mayGoOn(dressed, item) ? [{ event: 'put-on', dogId, collarId: item.fit.plan.inputs.collar.id, clock: nextPlaceOf(dressed, item), state }] : [],
   );
 
 /** Since when something is on, and for how long. */
