@@ -2,7 +2,7 @@ import { addDog, enterDemo, expect, expectAccessible, makeKennel, openBench, ope
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`every screen can be used by everybody, ${scheme}`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(400_000);
     await page.emulateMedia({ colorScheme: scheme });
     await page.goto('/');
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

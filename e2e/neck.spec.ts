@@ -238,7 +238,7 @@ test('the check at the door, on a phone: never green by default, and green once 
   await expectAccessible(page);
   await fitsTheScreen();
   await page.getByRole('link', { name: /Rig/ }).click();
-  await page.getByRole('button', { name: /^Take\s*: Slip lead below/ }).click();
+  await page.getByRole('button', { name: /^Take\s*: Slip lead below, in the same hand/ }).click();
   await expect(heading(page)).toHaveText(/^Sound/);
   await fitsTheScreen();
   await part(page, 'Contacts').click();

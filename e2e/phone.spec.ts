@@ -51,7 +51,7 @@ test('the demo’s screens fit a phone', async ({ page }) => {
     '/house?show=people',
     '/dogs/new',
   ]) {
-    await page.goto(path);
+    await page.goto(path, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect([path, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([path, 0]);
   }
@@ -62,7 +62,7 @@ test('the demo’s screens fit a phone', async ({ page }) => {
   await openDog(page, 'Bramble');
   const dog = page.url();
   for (const path of ['neck', 'neck/rig', 'neck/contacts', 'neck/skin', 'neck/wear', 'door']) {
-    await page.goto(`${dog}/${path}`);
+    await page.goto(`${dog}/${path}`, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect([path, await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)]).toEqual([path, 0]);
   }

@@ -49,7 +49,7 @@ const origin = location.origin;
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the devices" @again="load">
-    <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
       <form class="sheet space-y-3 self-start" novalidate @submit.prevent="make">
         <h2>A bridge to your devices</h2>
         <p>

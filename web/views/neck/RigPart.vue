@@ -162,7 +162,7 @@ function remove(id: string) {
           <h2>What would mend it</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="one in proposals" :key="one.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
-              <span class="min-w-0 grow basis-56">
+              <span class="min-w-0 grow basis-44">
                 <span class="block font-semibold">{{ one.says }}</span>
                 <span class="block text-sm text-soft">
                   Mends {{ listWords(one.fixes.map((id) => nameOf(id)))
@@ -184,7 +184,7 @@ function remove(id: string) {
           </p>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="{ template, wants } in templates" :key="template.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
-              <span class="min-w-0 grow basis-56">
+              <span class="min-w-0 grow basis-44">
                 <span class="block font-semibold">{{ template.name }}</span>
                 <span class="block text-sm text-soft">{{ template.says }} {{ wantsWords(wants) }}</span>
               </span>

@@ -38,7 +38,7 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
     <ol class="mt-1 divide-y divide-line">
       <li v-for="step in steps" :key="step.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
         <VerdictMark class="text-sm" :tone="TONES[step.state]" :word="WORDS[step.state]" />
-        <span class="min-w-0 grow basis-40">
+        <span class="min-w-0 grow basis-28">
           <span class="block font-semibold">{{ step.name }}</span>
           <span class="block text-sm text-soft">
             {{ step.how }}
