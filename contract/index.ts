@@ -51,7 +51,8 @@ export { Dressing, DressingFacts, RigPartShape, STACK_EXTRAS, StackEntry } from 
 export { Entry, EVENT_NAMES, EventsKept, NeckEvent, NewEntry, NewEvent, type EventName } from './records/event.ts';
 export { NewSkinLook, Photo, SKIN_UNDER, SkinLook } from './records/skin-look.ts';
 export { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
-export { dressedDog, fitName, stackItems, type DressedContacts, type DressedDog, type DressedItem } from './neck/dressed-dog.ts';
+export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
+export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';
 export { dayOf, dayStart, momentOn, nightSpans } from './neck/kennel-days.ts';
 export { toldEvents } from './neck/told-events.ts';

@@ -205,17 +205,8 @@ export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/gir
 export { placeOnNeck, spansOnNeck, unrollNeck, type NeckPoint, type OutlineEdge, type UnrolledNeck } from './neck/unrolled-neck.ts';
 export { scaleBar } from './neck/scale-bar.ts';
 
-export {
-  distinctPlaces,
-  CONTACT_PLACES,
-  hoursWorn,
-  rotateContacts,
-  type ContactWear,
-  type PlaceBar,
-  type Rotation,
-  type RotationCase,
-  type RotationPlace,
-} from './contacts/rotation.ts';
+export { CONTACT_PLACES, distinctPlaces, hoursWorn, rotateContacts, type Rotation } from './contacts/rotation.ts';
+export type { ContactWear, PlaceBar, RotationCase, RotationFound, RotationPlace } from './contacts/rotation-case.ts';
 export { clockWords, ROTATION_REASON_WORDS, type RotationReason } from './contacts/rotation-reasons.ts';
 export { latestLooks, placesOverlap, SKIN_GRADE_WORDS, SKIN_GRADES, skinFlags, type SkinFlag, type SkinGrade, type SkinLook } from './contacts/skin-flags.ts';
 export { skinWarmth, WARMTH_STEPS } from './contacts/skin-warmth.ts';

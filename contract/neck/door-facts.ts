@@ -23,10 +23,9 @@ import type { Kennel } from '../records/kennel.ts';
 import { nextStep } from '../records/next-step.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
-import type { DressedContacts, DressedDog } from './dressed-dog.ts';
+import type { Dressed, DressedContacts } from './dressed.ts';
 import { dayOf, momentOn } from './kennel-days.ts';
 
-type Dressed = Omit<DressedDog, 'door'>;
 type Said = { tone: FitTone; says: string };
 const DAY_MS = 86_400_000;
 

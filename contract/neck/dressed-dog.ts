@@ -7,21 +7,14 @@ import {
   rotateContacts,
   skinFlags,
   stackOnNeck,
-  type ContactWear,
-  type DeviceEvent,
   type DoorVerdict,
   type FittingDog,
   type House,
   type RigCollar,
   type RigOnDog,
   type RingAndSide,
-  type Rotation,
-  type RoutineStep,
-  type SkinFlag,
   type SkinLook as SkinLookOfCore,
   type Speaker,
-  type StackItem,
-  type Wear,
 } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { StackEntry } from '../records/dressing.ts';
@@ -32,47 +25,12 @@ import { fittingDog } from '../records/plan.ts';
 import { latestGirths } from '../records/taping.ts';
 import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
-import { dressedWears, footprintOf, hasContacts, type DressedWear } from './dressed-wears.ts';
+import type { Dressed, DressedContacts, DressedItem, DrawnFit } from './dressed.ts';
+import { dressedWears, footprintOf, hasContacts } from './dressed-wears.ts';
 import { toldEvents } from './told-events.ts';
 
-/** One thing of the stack with what it is made of: the fit it stands for, or the entry beside. */
-export type DressedItem<Fit extends DrawnFit = CurrentFit> = StackItem & { entry: StackEntry; fit: Fit | null };
-type DrawnFit = Pick<CurrentFit, 'plan' | 'check'>;
-
-/** The contacts of an electronic collar on this dog. */
-export type DressedContacts = {
-  fit: CurrentFit;
-  girthMm: number;
-  footprintMm: number;
-  wear: Wear | null;
-  /** Where it sits now; null while it is off. */
-  at: number | null;
-  rotation: Rotation;
-  /** Where contacts of any of the dog’s electronic collars have sat. */
-  worn: ContactWear[];
-  routine: RoutineStep[];
-  device: DeviceEvent[];
-};
-
-/** A dog as it stands dressed: everything that the screen Neck and the check at the door show, from its records and an instant. */
-export type DressedDog = {
-  dog: FittingDog;
-  house: House;
-  fits: CurrentFit[];
-  /** Whether somebody has laid the stack out; else it stands in the usual order. */
-  laidOut: boolean;
-  items: DressedItem[];
-  stack: ReturnType<typeof stackOnNeck>;
-  ring: RingAndSide | null;
-  rig: ReturnType<typeof judgeRig> | null;
-  rigOnDog: RigOnDog;
-  worn: readonly RigCollar[];
-  wears: DressedWear[];
-  contacts: DressedContacts[];
-  skin: SkinLookOfCore[];
-  flags: SkinFlag[];
-  door: DoorVerdict;
-};
+/** A dog as it stands dressed, and whether it may go out of the door. */
+export type DressedDog = Dressed & { door: DoorVerdict };
 
 const EXTRA_LAYER = { 'flat collar': 'holding', 'tag collar': 'holding', 'parasite band': 'other', harness: 'other', other: 'other' } as const;
 const EXTRA_RIG: Partial<Record<Extract<StackEntry, { as: 'extra' }>['what'], RigCollar>> = { 'flat collar': 'flat', harness: 'harness' };

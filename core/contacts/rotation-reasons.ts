@@ -3,7 +3,7 @@ import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { listWords } from '../units/count-words.ts';
 import { speakHours } from '../units/speak-hours.ts';
-import type { ContactWear, Rotation } from './rotation.ts';
+import type { ContactWear, RotationFound } from './rotation-case.ts';
 import { SKIN_GRADE_WORDS, type SkinFlag, type SkinGrade } from './skin-flags.ts';
 
 export type RotationReason =
@@ -50,7 +50,7 @@ const HOUR_MS = 3_600_000;
 
 /** What decided a rotation, in the order in which it is told. */
 export function rotationReasons(
-  found: Omit<Rotation, 'reasons'>,
+  found: RotationFound,
   {
     flags,
     present,

@@ -1,49 +1,14 @@
-import { clearOfWindpipe, hoursApart, placeInSchool, type PlacementSchool } from '../neck/contact-place.ts';
+import { clearOfWindpipe, hoursApart, placeInSchool } from '../neck/contact-place.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
+import type { ContactWear, PlaceBar, RotationCase, RotationFound, RotationPlace } from './rotation-case.ts';
 import { rotationReasons, type RotationReason } from './rotation-reasons.ts';
-import { placesOverlap, skinFlags, type SkinLook } from './skin-flags.ts';
+import { placesOverlap, skinFlags } from './skin-flags.ts';
 
 /** The places between which contacts are moved: the whole hours. Common practice. */
 export const CONTACT_PLACES = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 
-/** A stretch during which contacts sat at a clock place; instants in ms since 1970, `to` null while they still do. */
-export type ContactWear = { clock: number; from: number; to: number | null };
-
-/** What a rotation is reckoned from: neck and footprint in mm, where it has been, what the skin looked like, and now in ms. */
-export type RotationCase = {
-  girthMm: number;
-  footprintMm: number;
-  school: PlacementSchool;
-  now: number;
-  worn: readonly ContactWear[];
-  skin: readonly SkinLook[];
-};
-
-/** Why a place is not allowed now; null when it is. */
-export type PlaceBar = 'school' | 'windpipe' | 'skin' | null;
-
-export type RotationPlace = {
-  clock: number;
-  allowed: boolean;
-  barred: PlaceBar;
-  /** Hours since an overlapping wear ended; 0 while one lasts; null when there was none. */
-  restedHours: number | null;
-};
-
-export type Rotation = {
-  places: RotationPlace[];
-  next: number | null;
-  /** What speaks against the place where it sits now, whole or half hour; null when nothing does or it is off. */
-  presentBar: PlaceBar;
-  /** When the present wear has to move, ms. */
-  moveBy: number | null;
-  /** Distinct places: the most allowed ones that do not overlap. */
-  distinct: number[];
-  /** Hours worn in the 24 h before now. */
-  wornHours: number;
-  capacityHours: number;
-  reasons: RotationReason[];
-};
+/** What was found, and why. */
+export type Rotation = RotationFound & { reasons: RotationReason[] };
 
 const HOUR_MS = 3_600_000;
 const DAY_HOURS = 24;

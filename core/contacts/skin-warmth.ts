@@ -1,5 +1,5 @@
 import { hoursApart } from '../neck/contact-place.ts';
-import type { ContactWear } from './rotation.ts';
+import type { ContactWear } from './rotation-case.ts';
 
 /** The skin round the neck in quarter hours of the clock, from 12 on: how many hours contacts lay on it; a place is under the footprint up to its edge. */
 export const WARMTH_STEPS = 48;
