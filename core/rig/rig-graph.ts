@@ -124,7 +124,7 @@ function partsThatCarry(parts: readonly RigPart[], steps: ReadonlyMap<string, St
  * The routes of a rig from hand to dog, and the parts on which everything hangs.
  *
  * Parts are edges; a rig is sound when two routes have no part in common, which is so exactly when no single part parts hand
- * from dog (Menger 1927, for edges). Loops and loose ends are no error: they carry nothing, and are named.
+ * from dog. Source: Menger 1927, for edges; flow and blocks as cited at their functions. Loops and loose ends are no error: they carry nothing, and are named.
  *
  * @example rigRoutes([{ id: 'a', kind: 'leash', from: 'hand', to: 'dog' }]).singlePoints // ['a']
  */

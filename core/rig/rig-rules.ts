@@ -29,6 +29,7 @@ export type RigReason =
   | { code: 'not-load-rated' }
   | { code: 'load-rating-unknown' }
   | { code: 'clip-too-heavy'; massG: number; ratio: number; limit: number; weightKg: number }
+  | { code: 'clip-on-small-dog'; weightKg: number; limitKg: number }
   | { code: 'backup-loads-early'; slackMm: number; neededMm: number; against: 'closing' | 'travel' }
   | { code: 'backup-slack-unknown'; neededMm: number; against: 'closing' | 'travel' }
   | { code: 'backup-hangs-free'; slackMm: number; neededMm: number; against: 'closing' | 'travel' }
@@ -49,6 +50,7 @@ const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
   'not-load-rated': 'stop',
   'load-rating-unknown': 'mind',
   'clip-too-heavy': 'mind',
+  'clip-on-small-dog': 'mind',
   'backup-loads-early': 'stop',
   'backup-slack-unknown': 'mind',
   'backup-hangs-free': 'good',
@@ -83,6 +85,8 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
   'load-rating-unknown': () => 'Nobody has said whether the carabiner is rated for load: look for the rating stamped on it.',
   'clip-too-heavy': (r, speak) =>
     `A clip of ${Math.round(r.massG)} g is ${percent(r.ratio)} of a dog of ${speak.weight(r.weightKg)}, more than the ${percent(r.limit)} allowed: a coupler is lighter.`,
+  'clip-on-small-dog': (r, speak) =>
+    `A carabiner hangs on a dog of ${speak.weight(r.weightKg)}, under the ${speak.weight(r.limitKg)} of a small dog, and nobody has weighed it: a coupler is lighter.`,
   'backup-loads-early': (r, speak) =>
     `The backup loads too early: ${speak.gap(r.slackMm)} of slack, and it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
   'backup-slack-unknown': (r, speak) => `The backup’s slack is not measured: it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
@@ -140,7 +144,9 @@ export function judgeRig(parts: readonly FittedRigPart[], dog: RigOnDog, rules: 
     if (loadRated === false) reasons.push({ code: 'not-load-rated' });
     if (loadRated === null) reasons.push({ code: 'load-rating-unknown' });
   }
-  for (const { massG } of ties) {
+  for (const { massG, kind } of ties) {
+    if (massG === null && kind === 'carabiner' && dog.weightKg !== null && dog.weightKg < rules.smallDogKg)
+      reasons.push({ code: 'clip-on-small-dog', weightKg: dog.weightKg, limitKg: rules.smallDogKg });
     if (massG === null || dog.weightKg === null) continue;
     const ratio = massG / 1000 / dog.weightKg;
     if (ratio > rules.clipMassRatio) reasons.push({ code: 'clip-too-heavy', massG, ratio, limit: rules.clipMassRatio, weightKg: dog.weightKg });

@@ -239,6 +239,9 @@ describe('what the trade asks of a backup', () => {
     // 30 g on 5 kg is 0.6 %, on 30 kg 0.1 %.
     expect(codes([clip({ massG: 30 })], { weightKg: 5 })).toContain('clip-too-heavy');
     expect(codes([clip({ massG: 30 })])).not.toContain('clip-too-heavy');
+    // Not weighed, on a small dog, it is asked about.
+    expect(codes([clip({})], { weightKg: 5 })).toContain('clip-on-small-dog');
+    expect(codes([clip({})])).not.toContain('clip-on-small-dog');
   });
   it('a flat collar that comes over the head, or nobody has checked, is no known anchor; a plastic buckle is weak', () => {
     expect(codes([clip({})], { flat: { holds: false, plastic: false } })).toContain('anchor-comes-off');
