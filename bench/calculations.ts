@@ -2,7 +2,26 @@
  * `npm run bench`: how long the calculations take, as ratios to a reference loop on the same machine, beside the budget of
  * 2 ms a call, 50 ms for a dog against 5,000 collars, and a frame (16 ms) for a step of a slider. Medians of many runs after a warm-up.
  */
-import { chooseProng, fingerSlack, houseRules, median, taping, unrollNeck, type ProngCollar, benchSpeaker, houseSchools, type FittingDog } from '@banter/core';
+import {
+  chooseProng,
+  fingerSlack,
+  houseRules,
+  median,
+  taping,
+  unrollNeck,
+  type ProngCollar,
+  benchSpeaker,
+  houseSchools,
+  type FittingDog,
+  rotateContacts,
+  rigOfTemplate,
+  RIG_TEMPLATES,
+  rigProposals,
+  rigRoutes,
+  wearMarks,
+  wearsOf,
+  type WearEvent,
+} from '@banter/core';
 import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind } from '@banter/contract';
 import { choose } from '../web/workers/choose.ts';
 
@@ -94,6 +113,30 @@ function sliderStep() {
   ];
 }
 
+/** Contacts moved every four hours for a quarter of a year, and a look at the skin a week. */
+const HOUR_MS = 3_600_000;
+const NOW = Date.UTC(2026, 5, 10, 9);
+const worn = Array.from({ length: 540 }, (_none, n) => ({
+  clock: ((n * 5) % 12) + 1,
+  from: NOW - (n + 1) * 4 * HOUR_MS,
+  to: n === 0 ? null : NOW - n * 4 * HOUR_MS,
+}));
+const skin = Array.from({ length: 13 }, (_none, n) => ({ clock: (n % 12) + 1, grade: (n % 3 === 0 ? 1 : 0) as 0 | 1, at: NOW - n * 168 * HOUR_MS }));
+const rotation = { girthMm: 398, footprintMm: 62, school: 'clear-of-throat' as const, now: NOW, worn, skin };
+const rig = rigOfTemplate(RIG_TEMPLATES.find(({ id }) => id === 'coupler-second-snap')!);
+/** Two months of wearing: 60 days of four wears with a move and a state each, told in any order. */
+const told: WearEvent[] = Array.from({ length: 240 }, (_none, n) => {
+  const at = NOW - n * 6 * HOUR_MS;
+  const own = { dogId: 'd', collarId: `c${n % 2}` };
+  return [
+    { id: `${n}a`, at, event: 'put-on' as const, clock: 3, state: 'worked' as const, ...own },
+    { id: `${n}b`, at: at + HOUR_MS, event: 'moved' as const, clock: 9, ...own },
+    { id: `${n}c`, at: at + 2 * HOUR_MS, event: 'state' as const, state: 'crated' as const, ...own },
+    { id: `${n}d`, at: at + 3 * HOUR_MS, event: 'taken-off' as const, ...own },
+  ];
+}).flat();
+const context = { now: NOW + 12 * HOUR_MS, nights: [], skin, girthMm: 398, footprintMm: 62, rules, schools: houseSchools() };
+
 const reference = millisecondsOf(referenceLoop);
 const rows: [string, number, number][] = [
   ['tape, ten readings', millisecondsOf(() => taping({ site: 'high', readingsMm, weightKg: 29, neckBuild: 'average' }, rules)), 2],
@@ -104,6 +147,16 @@ const rows: [string, number, number][] = [
   ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), 60), 50],
   ['the same and every school', millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, house, length: 'cm', mass: 'kg' }), 30), 200],
   ['one step of a slider', millisecondsOf(sliderStep), 16],
+  ['rotation, a quarter of a year', millisecondsOf(() => rotateContacts(rotation, rules)), 2],
+  ['rig, its routes and proposals', millisecondsOf(() => [rigRoutes(rig), rigProposals(rig, ['prong', 'flat'])]), 2],
+  [
+    'two months of wears and their marks',
+    millisecondsOf(() => {
+      const { wears } = wearsOf(told);
+      return wears.map((wear) => wearMarks(wear, 'contacts', wears, context));
+    }),
+    16,
+  ],
   ['unrolled neck', millisecondsOf(() => unrollNeck({ highMm: 398, midMm: 442, baseMm: 500 })), 2],
 ];
 console.log(`reference loop: ${reference.toFixed(3)} ms (1.00)`);
