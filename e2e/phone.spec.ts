@@ -70,3 +70,32 @@ test('the demo’s screens fit a phone', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
 });
+
+test('a finger draws a band of the stack by its grip on the map, and scrolls the page anywhere else on it', async ({ page, context }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble');
+  await page.goto(`${page.url()}/neck`, { waitUntil: 'networkidle' });
+  const order = page.getByRole('list', { name: 'From the ears down' }).getByRole('listitem');
+  await expect(order).toContainText(['prong', 'remote', 'flat']);
+  const finger = await context.newCDPSession(page);
+  const draw = async (from: { x: number; y: number }, up: number) => {
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [from] });
+    for (let step = 1; step <= 8; step += 1) {
+      await finger.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [{ x: from.x, y: from.y - (up * step) / 8 }] });
+      await page.waitForTimeout(20);
+    }
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  };
+  const middleOf = async (selector: string) => {
+    const box = (await page.locator(selector).boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  await page.locator('[data-band="remote"]').scrollIntoViewIfNeeded();
+  await draw(await middleOf('[data-band="remote"]'), 40);
+  await expect(order).toContainText(['prong', 'remote', 'flat']);
+  await draw(await middleOf('[data-grip-of="remote"]'), 40);
+  await expect(order).toContainText(['remote', 'prong', 'flat']);
+  // As it was, for whoever comes next.
+  await page.getByRole('button', { name: 'Put them in order' }).tap();
+  await expect(order).toContainText(['prong', 'remote', 'flat']);
+});

@@ -7,6 +7,7 @@
 import { computed, ref } from 'vue';
 
 export type HandledBand = { id: string; name: string; topMm: number; widthMm: number };
+// An element of a drawing is inline by default, and what is inline knows no touch-action: hence `block` on the grips.
 const props = defineProps<{ bands: readonly HandledBand[]; halfMm: number; text: number }>();
 const emit = defineEmits<{ move: [id: string, to: number] }>();
 const dragged = ref<{ id: string; startMm: number; nowMm: number } | null>(null);
@@ -65,7 +66,7 @@ function drop() {
     <g
       v-for="band in bands"
       :key="`grip ${band.id}`"
-      class="touch-none"
+      class="block touch-none"
       :data-grip-of="band.id"
       :style="{ cursor: 'grab' }"
       @pointerdown="take($event, band.id)"
@@ -73,7 +74,7 @@ function drop() {
       @pointerup="drop"
       @pointercancel="dragged = null"
     >
-      <rect :x="-halfMm" :y="band.topMm - 2" :width="text * 2.6" :height="Math.max(band.widthMm + 4, text * 1.6)" fill="transparent" />
+      <rect :x="-halfMm" :y="band.topMm - 2" :width="text * 3.4" :height="Math.max(band.widthMm + 4, text * 1.6)" fill="transparent" class="block touch-none" />
       <g fill="var(--felt)" stroke="var(--ink)" stroke-width="0.8">
         <circle
           v-for="dot in 6"
