@@ -296,13 +296,40 @@ test('with no connection a tap waits, keeps its time, and is told once', async (
   await expect(heading(page)).toHaveText(/^Put on/);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Put all of it on' }).click();
-  await expect(page.getByText('Not kept yet: it is sent as soon as it works')).toBeVisible();
+  await expect(page.getByText('Not kept yet: it is safe on this device')).toBeVisible();
   const tapped = Date.now();
   await page.waitForTimeout(2500);
   await context.setOffline(false);
   await expect(heading(page)).toHaveText(/^Yarrow wears/, { timeout: 20_000 });
   const { events } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string; at: string }[] };
   expect(events).toHaveLength(2);
+  for (const event of events) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
+});
+
+test('taps with no connection wait in a row, and a closed tab sends them when it is opened again, each with its own time', async ({
+  page,
+  context,
+  expectFaults,
+}) => {
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText(/^Put on/);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: /^Put on\s*: prong/ }).click();
+  await expect(page.getByText('Not kept yet: it is safe on this device')).toBeVisible();
+  await page.waitForTimeout(1200);
+  await page.getByRole('button', { name: /^Put on at 3\s*: remote/ }).click();
+  await expect(page.getByText('Not kept yet (2 taps)')).toBeVisible();
+  const tapped = Date.now();
+  await page.close();
+  await context.setOffline(false);
+  const again = await context.newPage();
+  await again.goto(`/dogs/${dogId}/neck`);
+  await expect(heading(again)).toHaveText(/^Yarrow wears/, { timeout: 20_000 });
+  const { events } = (await (await again.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string; at: string }[] };
+  expect(events.map(({ event }) => event)).toEqual(['put-on', 'put-on']);
+  expect(Date.parse(events[1]!.at) - Date.parse(events[0]!.at)).toBeGreaterThan(1000);
   for (const event of events) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
 });
 

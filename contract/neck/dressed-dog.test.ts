@@ -114,6 +114,13 @@ describe('a dog as it stands dressed', () => {
     expect(contacts[0]!.rotation).toMatchObject({ next: 9, moveBy: NOW + HOUR });
   });
 
+  it('says what the other school of placement would', () => {
+    const { contacts } = of();
+    expect(contacts[0]!.other.school).toBe('clear-of-throat');
+    const allowed = contacts[0]!.other.rotation.places.filter((place) => place.allowed).map(({ clock }) => clock);
+    // 62 mm on 400 mm: 31 mm either side of 4 and 8 stay clear of the windpipe, 33.3 mm away.
+    expect(allowed).toEqual([1, 2, 3, 4, 8, 9, 10, 11, 12]);
+  });
   it('a wear that was taken back is no wear', () => {
     const told = on(5, 'remote', 3);
     expect(of({ events: [told, event(1, { event: 'void', eventId: told.id })] }).wears).toEqual([]);

@@ -2,6 +2,7 @@ import {
   doorCheck,
   judgeRig,
   morningRoutine,
+  PLACEMENT_SCHOOLS,
   ringAndSide,
   rightOrder,
   rotateContacts,
@@ -165,6 +166,8 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
         one.places.map(({ value, from, to }) => ({ clock: value, from, to: to ?? (one.collarId === id ? null : now) })),
       );
       const placement = (fit.plan.choices as { options: { placement: House['schools']['placementSchool'] } }).options.placement;
+      const otherSchool = PLACEMENT_SCHOOLS.find((school) => school !== placement)!;
+      const question = { girthMm, footprintMm, now, worn, skin };
       const since = dayStart(now, timeZone);
       const device = told.device.filter(({ collarId }) => collarId === id);
       // The steps before it goes on belong to the day's first wear; contact is felt again after each fitting.
@@ -180,7 +183,8 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
           wear,
           at: wear?.places.at(-1)?.value ?? null,
           worn,
-          rotation: rotateContacts({ girthMm, footprintMm, school: placement, now, worn, skin }, rules),
+          rotation: rotateContacts({ ...question, school: placement }, rules),
+          other: { school: otherSchool, rotation: rotateContacts({ ...question, school: otherSchool }, rules) },
           routine: morningRoutine(
             device.filter(({ at }) => at >= routineSince),
             first && { from: first.from, to: todays.at(-1)!.to },

@@ -4,6 +4,7 @@ import type {
   FittingDog,
   House,
   judgeRig,
+  PlacementSchool,
   RigCollar,
   RigOnDog,
   RingAndSide,
@@ -32,6 +33,8 @@ export type DressedContacts = {
   /** Where it sits now; null while it is off. */
   at: number | null;
   rotation: Rotation;
+  /** What the other school of placement would say. */
+  other: { school: PlacementSchool; rotation: Rotation };
   /** Where contacts of any of the dog’s electronic collars have sat. */
   worn: ContactWear[];
   routine: RoutineStep[];

@@ -8,7 +8,8 @@ defineProps<{ telling: Telling }>();
 <template>
   <div role="status" aria-live="polite" class="no-print sticky bottom-2 z-10">
     <p v-if="telling.keeping.state.value === 'waiting'" class="mt-3 rounded bg-mind-wash p-3 text-mind">
-      {{ telling.keeping.sentence.value }} Not kept yet: it is sent as soon as it works, with the time of the tap.
+      {{ telling.keeping.sentence.value }} Not kept yet{{ telling.waiting.value.length > 1 ? ` (${telling.waiting.value.length} taps)` : '' }}: it is safe on
+      this device, and is sent as soon as it works, with the time of the tap.
       <button type="button" class="font-semibold underline" @click="telling.keeping.tryNow()">Try now</button>
     </p>
     <p v-else-if="telling.keeping.state.value === 'refused'" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">

@@ -51,7 +51,7 @@ export function useNeck(dogId: string) {
     page,
     dressed,
     dressing,
-    telling: useTell(load),
+    telling: useTell(dogId, load),
     girths: computed(() => latestGirths(page.value?.tapings ?? [])),
   };
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Where the contacts of an electronic collar sit, have been, and go next; moved with one tap; its routine and its stand-in. */
 import { momentOn, type DressedContacts } from '@banter/contract';
-import { clockWords, contractSpeaker, ROTATION_REASON_WORDS, speakHours, wordReason } from '@banter/core';
+import { clockWords, contractSpeaker, HOUSE_SCHOOL_WORDS, listWords, ROTATION_REASON_WORDS, speakHours, wordReason } from '@banter/core';
 import { computed } from 'vue';
 import ContactClock from '../../neck/ContactClock.vue';
 import ReasonList from '../../parts/ReasonList.vue';
@@ -52,6 +52,23 @@ function takeOff({ fit }: DressedContacts) {
   const { id, name } = fit.plan.inputs.collar;
   void props.neck.telling.tell(`«${name}» is off.`, [{ event: 'taken-off', dogId: dog.value.id, collarId: id }]);
 }
+/** What the other school of placement would say, and why they differ. */
+function otherSays({ rotation, other }: DressedContacts): string {
+  const allowed = (one: DressedContacts['rotation']) => one.places.filter((place) => place.allowed).map(({ clock }) => clock);
+  const [own, theirs] = [allowed(rotation), allowed(other.rotation)];
+  const more = theirs.filter((clock) => !own.includes(clock));
+  const less = own.filter((clock) => !theirs.includes(clock));
+  const { name, says } = HOUSE_SCHOOL_WORDS.placementSchool.options[other.school];
+  const differ =
+    more.length > 0
+      ? `would allow ${listWords(more.map(String))} besides`
+      : less.length > 0
+        ? `would not allow ${listWords(less.map(String))}`
+        : 'would allow the same places here';
+  const next =
+    other.rotation.next === rotation.next ? '' : other.rotation.next === null ? '; it would find no place' : `; next would be ${other.rotation.next}`;
+  return `The other school, «${name}» (${says.replace(/\.$/, '').toLowerCase()}), ${differ}${next}.`;
+}
 const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, contractSpeaker));
 </script>
 
@@ -93,6 +110,7 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
               of wear left today on {{ contacts.rotation.distinct.length }} distinct {{ contacts.rotation.distinct.length === 1 ? 'place' : 'places' }}
             </p>
             <ReasonList class="mt-2" :reasons="words(contacts)" />
+            <p class="mt-2 text-sm text-soft">{{ otherSays(contacts) }}</p>
           </section>
           <RoutineCard :contacts="contacts" :telling="neck.telling" :now="neck.now" />
           <StandInPanel :contacts="contacts" :dressed="neck.dressed" :telling="neck.telling" :now="neck.now" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The stack on the unrolled neck: what goes on in order from the ears down, put on and taken off with a tap; ring and side. */
 import type { StackEntry } from '@banter/contract';
-import { RING_TRAVEL_MM, rightOrder, clockWords, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
+import { HOUSE_SCHOOL_WORDS, RING_TRAVEL_MM, rightOrder, clockWords, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
 import { computed, ref } from 'vue';
 import { drawnItems } from '../../neck/drawn-collar.ts';
 import { neckTapeOf } from '../../neck/neck-tape.ts';
@@ -72,6 +72,7 @@ const wrongOrder = computed(() => dressed.value.stack.reasons.some(({ code }) =>
 const reasons = computed(() => dressed.value.stack.reasons.map((reason) => wordReason(STACK_REASON_WORDS, reason, units.speak)));
 const cautions = computed(() => [...new Set(dressed.value.items.flatMap((item) => cautionOf(item) ?? []))]);
 const prongRing = computed(() => dressed.value.rigOnDog.prong?.ring ?? null);
+const otherRing = computed(() => HOUSE_SCHOOL_WORDS.ringSchool.options[prongRing.value === 'live' ? 'both' : 'live']);
 /** Said in inches, as the trade does, and beside it in the screen's own unit. */
 const travel = computed(() => {
   if (!prongRing.value) return null;
@@ -113,6 +114,7 @@ const travel = computed(() => {
               <p v-if="travel">Travel: the leash hand moves {{ travel }} before it closes.</p>
               <p v-for="line in dressed.ring.see" :key="line" class="text-[0.95rem]">{{ line }}</p>
               <LetterDrawing v-if="dressed.ring.letter" :works-on="dog.worksOn" class="max-w-32" />
+              <p v-if="prongRing" class="text-sm text-soft">The other school, «{{ otherRing.name }}»: {{ otherRing.says }}</p>
               <RouterLink v-if="prongRing" :to="`/dogs/${dog.id}/bench/prong`" class="text-sm underline">Change ring or place at the bench</RouterLink>
             </div>
           </div>
