@@ -32,10 +32,11 @@ export function useTell(dogId: string, after: () => Promise<void>) {
       // Left in the row: the page is gone, or the sign-in has ended; it goes when somebody is back.
       if (!kept && (keeping.state.value !== 'refused' || keeping.signedOut.value)) break;
       waiting.value = waiting.value.slice(1);
+      // Told to the hand only once the screen knows it: the next tap is judged by what the screen shows.
+      if (kept) await after();
       done.get(id)?.(kept !== null);
       done.delete(id);
       if (!kept) break;
-      await after();
     }
     running = false;
   }
