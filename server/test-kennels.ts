@@ -108,6 +108,14 @@ export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping 
   ...more,
 });
 
+/** A dog of a kennel; answers its id. */
+export async function newDog(agent: TestAgent, more: Partial<DogFacts> = {}): Promise<string> {
+  const id = uuidv7();
+  const response = await agent.put(`/api/dogs/${id}`).send({ ...someDog, ...more });
+  if (response.status !== 201) throw new Error(`a dog answered ${response.status}: ${response.text}`);
+  return id;
+}
+
 /** A dog, taped, with a collar in the locker and a plan for it. Answers their ids. */
 export async function fittedDog(agent: TestAgent) {
   const ids = { place: uuidv7(), screening: uuidv7(), dog: uuidv7(), collar: uuidv7(), high: uuidv7(), head: uuidv7(), plan: uuidv7(), check: uuidv7() };

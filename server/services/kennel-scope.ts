@@ -11,6 +11,9 @@ import {
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { Failure } from './failure.ts';
 
+/** How often a transaction that the database undid for another's sake is done in all. */
+const MOST_TRIES = 5;
+
 type OfKennel = { id: string; kennelId: string };
 
 /**
@@ -35,12 +38,27 @@ export class KennelScope {
 
   /** Runs several writes as one. */
   inOne<T>(work: (scope: KennelScope) => Promise<T>): Promise<T> {
-    return this.manager.transaction((manager) => work(new KennelScope(manager, this)));
+    return this.onceMore(() => this.manager.transaction((manager) => work(new KennelScope(manager, this))));
   }
 
   /** Runs several writes as one, each read of which sees what others have kept meanwhile: for what is judged after a lock was waited for. */
   inOneAsItStands<T>(work: (scope: KennelScope) => Promise<T>): Promise<T> {
-    return this.manager.transaction('READ COMMITTED', (manager) => work(new KennelScope(manager, this)));
+    return this.onceMore(() => this.manager.transaction('READ COMMITTED', (manager) => work(new KennelScope(manager, this))));
+  }
+
+  /**
+   * When two transactions wait for each other the database undoes one of them whole, and it is done again. Only the outermost can
+   * be: an inner one lies in what was undone.
+   */
+  private async onceMore<T>(whole: () => Promise<T>): Promise<T> {
+    if (this.manager.queryRunner?.isTransactionActive) return await whole();
+    for (let left = MOST_TRIES - 1; ; left -= 1) {
+      try {
+        return await whole();
+      } catch (error) {
+        if (left === 0 || (error as { code?: string }).code !== 'ER_LOCK_DEADLOCK') throw error;
+      }
+    }
   }
 
   /** Holds the kennel until the end of the transaction, so that what must be counted is changed by one person at a time. */
