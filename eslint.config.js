@@ -38,7 +38,7 @@ export default ts.config(
       'vue/require-default-prop': 'off',
     },
   },
-  wall(['core/**/*.ts'], '^(?!\\.)|/(contract|server|web)/', 'core imports nothing but core.', {
+  wall(['core/**/*.ts'], '^(?!\\.|d3-random$)|/(contract|server|web)/', 'core imports nothing but core and, for chance by seed, d3-random.', {
     'no-restricted-globals': ['error', ...noClock.map((name) => ({ name, message: 'core has no clock, no page and no I/O: pass it in.' }))],
   }),
   wall(['contract/**/*.ts'], '^(?!\\.|@banter/core$|zod$|luxon$)|/(server|web)/', 'contract imports core, zod and, for days in a zone, luxon.'),

@@ -52,6 +52,18 @@ const fields = {
   tapeHighRatio: ratio,
   ewmaLambda: between(0.01, 1),
   ewmaLimit: between(0.1, 10),
+  cusumSlack: between(0, 5),
+  cusumLimit: between(0.1, 20),
+  baselineSessions: z.number().int().min(3).max(60),
+  workingChance: between(0.5, 0.95),
+  levelWidthSteps: between(0.1, 20),
+  tellWithinSeconds: between(0.1, 10),
+  heldSeconds: between(0.1, 30),
+  askEndHours: between(0.25, 48),
+  dogRestMinutes: between(0, 1440),
+  dogSessionsPerDay: z.number().int().min(1).max(24),
+  onAroundMinutes: between(0, 240),
+  tellTaleChance: between(0.001, 0.5),
 } satisfies Record<HouseRuleName, z.ZodNumber>;
 
 /** House rules overridden, by name; what is left out takes the default. Lengths mm, weights kg, times hours. */

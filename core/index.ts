@@ -261,3 +261,19 @@ export {
 export { morningRoutine, ROUTINE_STEPS, type RoutineStep, type RoutineStepId } from './device/morning-routine.ts';
 export { SORE_STEPS, SORE_WORDS, soreStep, type SoreCase, type SoreStep } from './skin/rub-or-metal.ts';
 export { DOOR_LINES, DOOR_NAMES, doorCheck, type DoorFacts, type DoorLine, type DoorLineName, type DoorVerdict } from './door/door-check.ts';
+export { chanceOfNoticing, fitLogistic, levelAtChance, trialsShape, type LogisticCurve, type Trial, type TrialsShape } from './levels/logistic-threshold.ts';
+export { findThreshold, THRESHOLD_REASON_WORDS, type Threshold, type ThresholdReason } from './levels/threshold.ts';
+export { levelWords } from './levels/level-words.ts';
+export { DRIFT_REASON_WORDS, driftCharts, driftReasons, type DriftAlarm, type DriftCase, type DriftCharts, type DriftReason } from './levels/drift.ts';
+export {
+  ENOUGH_REVERSALS,
+  STAIRCASE_RULE_WORDS,
+  STAIRCASE_RULES,
+  staircase,
+  type LevelScale,
+  type StaircaseRule,
+  type StaircaseState,
+} from './levels/staircase.ts';
+export { trialsWanted, type TrialsWanted } from './levels/trials-wanted.ts';
+export { mutualInformation, type Counts, type MutualInformation } from './tell-tale/mutual-information.ts';
+export { TELL_TALE_REASON_WORDS, tellTaleReasons, type TellTaleReason } from './tell-tale/tell-tale-reasons.ts';

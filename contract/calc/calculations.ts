@@ -1,6 +1,7 @@
 import type { Calculation } from './calculation.ts';
 import { clipOnSlip } from './clip-on-slip.ts';
 import { contacts } from './contacts.ts';
+import { drift } from './drift.ts';
 import { fingerSlack } from './finger-slack.ts';
 import { headCollar } from './head-collar.ts';
 import { martingale } from './martingale.ts';
@@ -10,6 +11,8 @@ import { rotation } from './rotation.ts';
 import { slip } from './slip.ts';
 import { strap } from './strap.ts';
 import { tape } from './tape.ts';
+import { tellTale } from './tell-tale.ts';
+import { threshold } from './threshold.ts';
 
 /** Every calculation of the contract by the name in its address, `POST /api/calc/NAME`. */
 export const CALCULATIONS = {
@@ -24,6 +27,9 @@ export const CALCULATIONS = {
   contacts,
   rotation,
   rig,
+  threshold,
+  drift,
+  'tell-tale': tellTale,
 } as const;
 
 export type CalculationName = keyof typeof CALCULATIONS;

@@ -47,18 +47,45 @@ export type HouseRules = {
   pupDays: number;
   ewmaLambda: number;
   ewmaLimit: number;
+  cusumSlack: number;
+  cusumLimit: number;
+  baselineSessions: number;
+  workingChance: number;
+  levelWidthSteps: number;
+  tellWithinSeconds: number;
+  heldSeconds: number;
+  askEndHours: number;
+  dogRestMinutes: number;
+  dogSessionsPerDay: number;
+  onAroundMinutes: number;
+  tellTaleChance: number;
 };
 
 export type HouseRuleName = keyof HouseRules;
 
 /** What is measured by a rule, so that it can be shown in the kennel's units. */
-export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'days' | 'percent' | 'number';
+export type HouseRuleMeasure = 'gap' | 'weight' | 'ratio' | 'links' | 'hours' | 'days' | 'percent' | 'number' | 'seconds' | 'minutes';
 
 /** One row of the catalogue: the default, what it measures, where it belongs, why it is so, where it comes from. */
 export type HouseRule = {
   default: number | null;
   measure: HouseRuleMeasure;
-  group: 'tape' | 'prong' | 'gauge' | 'slip' | 'martingale' | 'back-out' | 'head collar' | 'contacts' | 'wear' | 'stack' | 'rig' | 'screen' | 'levels';
+  group:
+    | 'tape'
+    | 'prong'
+    | 'gauge'
+    | 'slip'
+    | 'martingale'
+    | 'back-out'
+    | 'head collar'
+    | 'contacts'
+    | 'wear'
+    | 'stack'
+    | 'rig'
+    | 'screen'
+    | 'levels'
+    | 'handling'
+    | 'programme';
   title: string;
   why: string;
   source: 'common practice' | 'from memory';
@@ -169,6 +196,46 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   pupDays: rule('screen', 'days', 183, 'Too young for pinch or stimulation under', 'Under about six months: no prong, no stimulation.'),
   ewmaLambda: rule('levels', 'number', 0.3, 'Weight of the newest level (EWMA)', 'Between a quick and a steady chart.', 'from memory'),
   ewmaLimit: rule('levels', 'number', 3, 'Alarm distance (EWMA)', 'Three standard errors.', 'from memory'),
+  cusumSlack: rule(
+    'levels',
+    'number',
+    0.5,
+    'Slack of the running sum (CUSUM)',
+    'Half of the smallest change worth finding, in standard deviations.',
+    'from memory',
+  ),
+  cusumLimit: rule('levels', 'number', 4, 'Alarm of the running sum (CUSUM)', 'Four standard deviations; five alarm more rarely.', 'from memory'),
+  baselineSessions: rule(
+    'levels',
+    'number',
+    8,
+    'Sessions that say what is usual',
+    'Fewer do not tell how much the levels scatter by themselves.',
+    'from memory',
+  ),
+  workingChance: rule(
+    'levels',
+    'ratio',
+    0.75,
+    'Chance at which a level is noticed reliably',
+    'The working level is the lowest that is noticed this often.',
+    'from memory',
+  ),
+  levelWidthSteps: rule('levels', 'number', 1, 'How well a level is to be known, in steps either side', 'Narrower than a step cannot be set.', 'from memory'),
+  tellWithinSeconds: rule('handling', 'seconds', 1, 'Tell the dog within', 'Later, it does not know what it was told for.'),
+  heldSeconds: rule('handling', 'seconds', 1, 'Pressure held longer than', 'Held pressure teaches the dog to bear it.', 'from memory'),
+  askEndHours: rule('handling', 'hours', 2, 'Ask whether a session is over after', 'Nothing was logged for this long.', 'from memory'),
+  dogRestMinutes: rule('programme', 'minutes', 60, 'Rest of a dog between two sessions', 'A tired dog learns nothing.', 'from memory'),
+  dogSessionsPerDay: rule('programme', 'number', 3, 'Most sessions of a dog in a day', 'Short and seldom keeps it keen.', 'from memory'),
+  onAroundMinutes: rule('programme', 'minutes', 30, 'Collars are on before and after work for', 'So that putting one on tells nothing of what follows.'),
+  tellTaleChance: rule(
+    'programme',
+    'ratio',
+    0.05,
+    'A collar tells too much when chance says as much this rarely',
+    'Small counts always seem to tell something; this asks whether it is more than that.',
+    'from memory',
+  ),
 };
 
 /** All default values. */

@@ -261,3 +261,65 @@ describe('where contacts go, and what a rig hangs on', () => {
     expect((await ask('rig', { parts: [] })).status).toBe(422);
   });
 });
+
+describe('levels, drift and what a collar gives away', () => {
+  const trials = [3, 4, 4, 5, 5, 6, 6, 7].map((level, index) => ({ level, noticed: [false, false, true, false, true, true, false, true][index]! }));
+
+  it('threshold: a curve where levels overlap; symmetric trials settle in their middle', async () => {
+    const found = (await ask('threshold', { trials })).body;
+    expect(found.converged).toBe(true);
+    expect(found.level).toBeCloseTo(5, 6);
+    expect(found.high95 - found.level).toBeCloseTo(found.level - found.low95, 9);
+    expect(found.intercept + found.slope * found.level).toBeCloseTo(0, 9);
+    const target = (await ask('threshold', { trials, target: 0.75 })).body;
+    expect(1 / (1 + Math.exp(-(found.intercept + found.slope * target.level)))).toBeCloseTo(0.75, 9);
+  });
+  it('threshold: without a curve, the levels to try next', async () => {
+    const apart = (await ask('threshold', { trials: [trials[0], { level: 6, noticed: true }] })).body;
+    expect(apart).toMatchObject({ level: null, low95: null, high95: null, intercept: null, slope: null, converged: false });
+    expect(apart.reasons).toEqual([{ code: 'apart', text: expect.stringContaining('Try levels 3 to 6 again next.') }]);
+  });
+  it('drift: the house’s λ and limit unless the call names others', async () => {
+    const series = { values: [10, 12, 12, 13], mean: 10, sd: 1, k: 0.5, h: 4 };
+    const house = (await ask('drift', series)).body;
+    expect(house.ewma[1]).toBeCloseTo(10.6, 9);
+    expect(house.ewmaHigh).toBeCloseTo(10 + 3 * Math.sqrt(0.3 / 1.7), 9);
+    expect(house.cusumHigh).toEqual([0, 1.5, 3, 5.5]);
+    // 11.02 and then 11.614 against 11.26; 5.5 against 4.
+    expect(house.alarms).toEqual([
+      { index: 3, chart: 'ewma', side: 'high' },
+      { index: 3, chart: 'cusum', side: 'high' },
+    ]);
+    expect(house.reasons.map(({ code }: { code: string }) => code)).toEqual(['ewma-alarm', 'cusum-alarm', 'contact-first']);
+    const other = (await ask('drift', { ...series, lambda: 1, limit: 2 })).body;
+    expect(other.ewma).toEqual([10, 12, 12, 13]);
+    expect(other.ewmaLow).toBe(8);
+    expect((await ask('drift', { ...series, rules: { ewmaLambda: 1, ewmaLimit: 2 } })).body).toEqual(other);
+  });
+  it('tell-tale: a whole bit where the collar says it all, none where it says nothing', async () => {
+    expect((await ask('tell-tale', { counts: [[9, 0], [0, 9]] })).body).toMatchObject({ bits: 1, rowBits: 1, columnBits: 1 }); // prettier-ignore
+    expect((await ask('tell-tale', { counts: [[4, 4], [2, 2]] })).body.bits).toBeCloseTo(0, 12); // prettier-ignore
+    expect((await ask('tell-tale', { counts: [[0]] })).body).toMatchObject({ bits: 0, reasons: [{ code: 'nothing-counted' }] });
+  });
+  it.each([
+    ['threshold', { trials: [] }, 'trials'],
+    ['threshold', { trials: [{ level: '4', noticed: true }] }, 'trials[0].level'],
+    ['threshold', { trials, target: 0.49 }, 'target'],
+    ['threshold', { trials, target: 0.96 }, 'target'],
+    ['drift', { values: [], mean: 1, sd: 1, k: 1, h: 1 }, 'values'],
+    ['drift', { values: [1], mean: 1, sd: -1, k: 1, h: 1 }, 'sd'],
+    ['drift', { values: [1], mean: 1, sd: 1, k: 1, h: 1, lambda: 0 }, 'lambda'],
+    ['drift', { values: [1], mean: 1, sd: 1, k: 1, h: 1, lambda: 1.01 }, 'lambda'],
+    ['drift', { values: [1, null], mean: 1, sd: 1, k: 1, h: 1 }, 'values[1]'],
+    ['drift', { values: [1], mean: 1, sd: 1 }, 'k'],
+    ['tell-tale', { counts: [] }, 'counts'],
+    ['tell-tale', { counts: [[]] }, 'counts[0]'],
+    ['tell-tale', { counts: [[1, 2], [3]] }, 'counts[1]'],
+    ['tell-tale', { counts: [[1.5]] }, 'counts[0][0]'],
+    ['tell-tale', { counts: [[-1]] }, 'counts[0][0]'],
+  ])('%s refuses %j at %s', async (name, body, path) => {
+    const response = await ask(name, body);
+    expect(response.status).toBe(422);
+    expect(response.body.errors.map((error: { path: string }) => error.path)).toContain(path);
+  });
+});

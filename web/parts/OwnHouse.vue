@@ -23,7 +23,9 @@ defineProps<{ error: (path: string) => string | undefined }>();
 const session = useSession();
 
 /** The limits that a dog may have of its own: those of collars, not of the tape or the law. */
-const OWN_RULES = (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, { group }]) => !['tape', 'levels', 'screen'].includes(group));
+const OWN_RULES = (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(
+  ([, { group }]) => !['tape', 'levels', 'screen', 'handling', 'programme'].includes(group),
+);
 const asHouse = houseRules(session.kennel!.rules);
 const asHere = computed(() => houseRules({ ...session.kennel!.rules, ...(own.value?.rules ?? {}) }));
 

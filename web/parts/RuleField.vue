@@ -58,7 +58,12 @@ function read(text: string): number | null | undefined {
 }
 const written = computed(() => read(typed.value));
 watch(written, (now) => emit('change', now));
-const unit = computed(() => ({ gap: '', weight: '', ratio: '', links: 'links', hours: 'hours', days: 'days', percent: '%', number: '' })[props.row.measure]);
+const unit = computed(
+  () =>
+    ({ gap: '', weight: '', ratio: '', links: 'links', hours: 'hours', days: 'days', percent: '%', number: '', seconds: 's', minutes: 'min' })[
+      props.row.measure
+    ],
+);
 const fault = computed(() => (written.value === undefined ? 'This cannot be read as a number yet.' : (props.error ?? '')));
 const byDefault = computed(() => (props.row.default === null ? '3 from 3.0 mm wire up, 6 below' : `${said(props.row.default)} ${unit.value}`.trim()));
 const changed = computed(() => written.value !== props.row.default);

@@ -43,6 +43,8 @@ const groupNames: Record<HouseRule['group'], string> = {
   rig: 'Rig',
   screen: 'Screening and law',
   levels: 'Levels',
+  handling: 'Handling and sessions',
+  programme: 'Programme',
 };
 const groups = (Object.keys(groupNames) as HouseRule['group'][]).map((group) => ({
   group,
