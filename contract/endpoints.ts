@@ -8,6 +8,9 @@ import { Dog, DogFacts } from './records/dog.ts';
 import { Dressing, DressingFacts } from './records/dressing.ts';
 import { Ending, NewEnding } from './records/ending.ts';
 import { Entry, EventsKept, NewEntry, NewEvent } from './records/event.ts';
+import { FieldBatch, FieldBatchKept, FieldSessionPage, LevelCap, NewLevelCap } from './records/field-log.ts';
+import { FieldPage } from './records/field-page.ts';
+import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
@@ -27,6 +30,8 @@ export type Endpoint = {
   signIn: boolean;
   versioned?: boolean;
   request?: z.ZodType;
+  /** What stands behind the question mark of a get. */
+  asks?: z.ZodObject;
   /** What else than JSON it takes: an image, or lines of JSON; and whether it answers an image. */
   takes?: 'image' | 'lines';
   gives?: 'image';
@@ -107,6 +112,27 @@ export const ENDPOINTS: readonly Endpoint[] = [
     request: NewEntry,
     answer: Entry,
   },
+  { method: 'get', path: '/api/field', summary: 'All that a phone needs to log in the field without a connection.', signIn: true, answer: FieldPage },
+  {
+    method: 'post',
+    path: '/api/field-log',
+    summary:
+      'What a phone logged, in order; each event is kept once, however often it is sent. What cannot stand is named and stays with the phone. A phone whose clock is off answers 409 clock-off until somebody has decided.',
+    signIn: true,
+    request: FieldBatch,
+    answer: FieldBatchKept,
+  },
+  { method: 'get', path: '/api/field-sessions/{id}', summary: 'One session with everything that was told of it.', signIn: true, answer: FieldSessionPage },
+  { method: 'get', path: '/api/dogs/{id}/levels', summary: 'What the screen Levels shows of a dog, but its single presses.', signIn: true, answer: LevelsPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/presses',
+    summary: 'Presses of a span on one device: each for itself where they are few, else put together.',
+    signIn: true,
+    asks: PressesAsked,
+    answer: PressesPage,
+  },
+  ...record('level-caps', 'cap of a level', NewLevelCap, LevelCap, false),
   { method: 'get', path: '/api/photos/{id}', summary: 'A photo.', signIn: true, answer: z.string(), gives: 'image' },
   {
     method: 'put',

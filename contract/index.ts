@@ -31,7 +31,7 @@ export { StrapNumbersShape } from './collars/strap.ts';
 export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, type ProngCheckOutcome, type ProngPlanOutcome } from './collars/prong.ts';
 export { ProngNumbers } from './collars/prong-numbers.ts';
 
-export { Instant, RecordId } from './records/common.ts';
+export { Instant, RecordId, SettingId } from './records/common.ts';
 export { Doorstep, Me, MeasuredFinger, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 export { FIRST_SETTINGS, USUAL_HEAD_COLLAR_CHART } from './records/first-settings.ts';
 export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
@@ -51,6 +51,24 @@ export { Dressing, DressingFacts, RigPartShape, STACK_EXTRAS, StackEntry } from 
 export { Entry, EVENT_NAMES, EventsKept, NeckEvent, NewEntry, NewEvent, type EventName } from './records/event.ts';
 export { NewSkinLook, Photo, SKIN_UNDER, SkinLook } from './records/skin-look.ts';
 export { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
+export {
+  CLOCK_OFF_MS,
+  ClockOff,
+  FieldBatch,
+  FieldBatchKept,
+  fieldEventOf,
+  FieldResult,
+  FieldSession,
+  FieldSessionPage,
+  KeptFieldEvent,
+  LevelCap,
+  MOST_FIELD_EVENTS,
+  NewFieldEvent,
+  NewLevelCap,
+} from './records/field-log.ts';
+export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
+export { pressFacts } from './field/press-facts.ts';
+export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';

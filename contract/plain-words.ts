@@ -62,3 +62,14 @@ export const inOrder =
       issues.push({ code: 'custom', path: [high], input: value[high], message: `This must not be below ${low}.` });
     }
   };
+
+/** Refuses a second of the same in a list. */
+export const oneEach =
+  <Key extends string>(key: Key) =>
+  ({ value, issues }: z.core.ParsePayload<readonly Record<Key, string>[]>): void => {
+    const seen = new Set<string>();
+    value.forEach((one, index) => {
+      if (seen.has(one[key])) issues.push({ code: 'custom', path: [index, key], input: one[key], message: `Another one has this ${key} already.` });
+      seen.add(one[key]);
+    });
+  };

@@ -12,6 +12,7 @@ export const PROBLEMS = {
   'newer-version': { status: 409, title: 'Somebody has changed this since.' },
   'already-recorded': { status: 409, title: 'Something else is already recorded under this id.' },
   'not-enough-links': { status: 409, title: 'There are not that many links where they should come from.' },
+  'clock-off': { status: 409, title: 'This device’s clock and ours do not agree.' },
   'email-taken': { status: 409, title: 'That e-mail already has a kennel.' },
   'too-large': { status: 413, title: 'The request is too large.' },
   'wrong-type': { status: 415, title: 'The request must be application/json.' },

@@ -277,3 +277,24 @@ export {
 export { trialsWanted, type TrialsWanted } from './levels/trials-wanted.ts';
 export { mutualInformation, type Counts, type MutualInformation } from './tell-tale/mutual-information.ts';
 export { TELL_TALE_REASON_WORDS, tellTaleReasons, type TellTaleReason } from './tell-tale/tell-tale-reasons.ts';
+export {
+  DIRECTION_WORDS,
+  DIRECTIONS,
+  MORE_CAUSES,
+  noticedBy,
+  RESPONSE_WORDS,
+  RESPONSES,
+  SESSION_PURPOSES,
+  WORK_SETTINGS,
+  type Direction,
+  type DogResponse,
+  type FieldEvent,
+  type FieldEventName,
+  type MoreCause,
+  type SessionPurpose,
+} from './field-log/field-event.ts';
+export { askWhetherEnded, overlapping, sessionStory, standingEvents, type SessionPress, type SessionStory } from './field-log/session-story.ts';
+export { correctionsPerTenMinutes, rewardsPerCorrection, sessionTally, tensionShare, type SessionTally } from './field-log/session-tally.ts';
+export { MORE_STEPS, PRESS_GUARD_TONES, PRESS_GUARD_WORDS, pressGuards, type PressFacts, type PressGuard } from './field-log/press-guards.ts';
+export { ceilingOf, ladderRung, WORKING_LEVEL_REASON_WORDS, type FindingTrial, type LadderRung, type WorkingLevelReason } from './levels/level-ladder.ts';
+export { NEEDED_REASON_WORDS, neededDrift, type NeededAlarm, type NeededDrift, type NeededLevel, type NeededReason } from './levels/needed-drift.ts';

@@ -8,6 +8,7 @@ import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
+import { fieldRoutes } from './http/field-routes.ts';
 import { contentPolicy, sameOriginOnly } from './http/guards.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
@@ -78,6 +79,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       cookieName: COOKIE_NAME,
     }),
     eventRoutes(dataSource),
+    fieldRoutes(dataSource),
     photoRoutes(dataSource),
     recordRoutes(dataSource),
   );

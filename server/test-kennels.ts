@@ -93,6 +93,28 @@ export const someCollar = {
   numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 },
 };
 
+export const someRemote = {
+  kind: 'remote',
+  name: 'Curlew',
+  metal: null,
+  condition: 'sound',
+  measuredOn: '2026-03-01',
+  note: '',
+  retiredAt: null,
+  numbers: {
+    scaleMin: 1,
+    scaleMax: 100,
+    scaleStep: 1,
+    modes: ['momentary'],
+    massG: 92,
+    footprintMm: 62,
+    spacingMm: 37,
+    postsMm: [12, 16],
+    strapMinMm: 200,
+    strapMaxMm: 700,
+  },
+};
+
 export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping => ({
   dogId,
   site: 'high',

@@ -4,6 +4,9 @@ import { z } from '../plain-words.ts';
 export const RecordId = z.uuid({ version: 'v7' }).toLowerCase();
 export type RecordId = z.infer<typeof RecordId>;
 
+/** Where a dog is worked, by the word its kennel keeps for it. */
+export const SettingId = z.string().regex(/^[a-z0-9]([a-z0-9-]{0,38}[a-z0-9])?$/, 'A setting is named by small letters, digits and dashes.');
+
 /** An instant in UTC, ISO 8601; taken to the millisecond, so that the same instant is the same text however it was written. */
 export const Instant = z.iso.datetime().overwrite((text) => (Number.isNaN(Date.parse(text)) ? text : new Date(text).toISOString()));
 

@@ -14,4 +14,5 @@ export const FIRST_SETTINGS = {
   rules: {},
   screen: {},
   headCollarChart: USUAL_HEAD_COLLAR_CHART,
+  moreSettings: [],
 } satisfies Partial<KennelSettings>;

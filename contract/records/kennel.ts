@@ -11,9 +11,9 @@ import {
   type HouseSchools,
 } from '@banter/core';
 import { LengthMm } from '../measures.ts';
-import { inOrder, z } from '../plain-words.ts';
+import { inOrder, oneEach, z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
-import { namedLine, RecordId } from './common.ts';
+import { namedLine, RecordId, SettingId } from './common.ts';
 
 const zoneIsKnown = (zone: string) => {
   try {
@@ -47,6 +47,8 @@ const ChartRow = z
   .check(inOrder('neckMinMm', 'neckMaxMm'))
   .check(inOrder('noseMinMm', 'noseMaxMm'));
 
+const WorkSetting = z.strictObject({ id: SettingId, name: namedLine(40) });
+
 /** What a kennel sets for itself: name, units, zone, schools, limits that differ from the defaults, screening levels and size charts. */
 export const KennelSettings = z.strictObject({
   name: namedLine(80),
@@ -57,6 +59,8 @@ export const KennelSettings = z.strictObject({
   rules: RuleOverrides,
   screen: ScreenLevels,
   headCollarChart: z.array(ChartRow).max(30),
+  /** Where its dogs are worked besides home, yard, street and strong distraction, from easy to hard. */
+  moreSettings: z.array(WorkSetting).max(12).default([]).check(oneEach('id')),
 });
 export type KennelSettings = z.infer<typeof KennelSettings>;
 

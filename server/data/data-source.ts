@@ -5,6 +5,7 @@ import { DogEntity } from './entities/dog.ts';
 import { DressingEntity } from './entities/dressing.ts';
 import { EndingEntity } from './entities/ending.ts';
 import { EventEntity } from './entities/event.ts';
+import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity } from './entities/field-log.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
 import { KennelEntity } from './entities/kennel.ts';
@@ -51,6 +52,10 @@ export function makeDataSource(url: string): DataSource {
       SkinLookEntity,
       BridgeEntity,
       EventEntity,
+      FieldEventEntity,
+      FieldSessionEntity,
+      PressEntity,
+      LevelCapEntity,
     ],
     migrations,
     migrationsTransactionMode: 'none',

@@ -7,7 +7,7 @@ import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fittedDog, newKennel, openBanter, someCollar, someDog, taping, type TestBanter } from '../test-kennels.ts';
+import { fittedDog, newKennel, openBanter, someCollar, someDog, someRemote, taping, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -18,28 +18,6 @@ beforeAll(async () => {
   banter = await openBanter();
 });
 afterAll(() => banter.close());
-
-const someRemote = {
-  kind: 'remote',
-  name: 'Curlew',
-  metal: null,
-  condition: 'sound',
-  measuredOn: '2026-03-01',
-  note: '',
-  retiredAt: null,
-  numbers: {
-    scaleMin: 1,
-    scaleMax: 100,
-    scaleStep: 1,
-    modes: ['momentary'],
-    massG: 92,
-    footprintMm: 62,
-    spacingMm: 37,
-    postsMm: [12, 16],
-    strapMinMm: 200,
-    strapMaxMm: 700,
-  },
-};
 
 beforeEach(async () => {
   agent = await newKennel(banter.app);

@@ -11,7 +11,8 @@ const bodyType = ({ takes }: Endpoint) => (takes === 'image' ? 'image/*' : takes
 
 function failuresOf(endpoint: Endpoint): string[] {
   return [
-    ...(endpoint.request ? ['400', '413', '422'] : []),
+    ...(endpoint.request ? ['400', '413', '422'] : endpoint.asks ? ['422'] : []),
+    ...(endpoint.path === '/api/field-log' ? ['409'] : []),
     ...(endpoint.signIn ? ['401', '404'] : []),
     ...(endpoint.method === 'put' && endpoint.takes === undefined ? ['409'] : []),
     ...(endpoint.takes === 'image' ? ['415'] : []),
@@ -33,6 +34,12 @@ function operationOf(endpoint: Endpoint): object {
           },
         ]
       : []),
+    ...Object.entries(endpoint.asks?.shape ?? {}).map(([name, schema]) => ({
+      name,
+      in: 'query',
+      required: !(schema as z.ZodType).safeParse(undefined).success,
+      schema: schemaOf(schema as z.ZodType, 'output'),
+    })),
     ...(endpoint.versioned
       ? [
           {

@@ -6,6 +6,7 @@ import {
   GearFacts,
   NewEnding,
   NewFitCheck,
+  NewLevelCap,
   NewLift,
   NewLinkMove,
   NewPlan,
@@ -26,6 +27,7 @@ import { dressingKind } from '../services/dressings.ts';
 import { endingKind } from '../services/endings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
+import { levelCapKind } from '../services/levels.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { lockerPage } from '../services/locker-page.ts';
 import { neckPage, wearingPage } from '../services/neck-page.ts';
@@ -61,6 +63,7 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/dressings',
       '/skin-looks',
       '/bridges',
+      '/level-caps',
     ],
     signedIn,
   );
@@ -140,5 +143,6 @@ export function recordRoutes(dataSource: DataSource): Router {
   versioned('dressings', DressingFacts, dressingKind);
   versioned('bridges', BridgeFacts, bridgeKind);
   appended('skin-looks', NewSkinLook, skinLookKind);
+  appended('level-caps', NewLevelCap, levelCapKind);
   return routes;
 }

@@ -66,13 +66,15 @@ export class KennelScope {
     await this.manager.findOne(KennelEntity, { where: { id: this.kennelId }, lock: { mode: 'pessimistic_write' } });
   }
 
-  /** A query in SQL of one's own, which must name `:kennelId` in every table it reads. */
-  async raw<Row>(sql: string): Promise<Row[]> {
-    const names = [...sql.matchAll(/:kennelId/g)];
-    return await this.manager.query(
-      sql.replaceAll(':kennelId', '?'),
-      names.map(() => this.kennelId),
-    );
+  /** A query in SQL of one's own, which must name `:kennelId` in every table it reads; other values stand under their names. */
+  async raw<Row>(sql: string, values: Record<string, string | number | Date> = {}): Promise<Row[]> {
+    const all: Record<string, string | number | Date> = { ...values, kennelId: this.kennelId };
+    const given: (string | number | Date)[] = [];
+    const text = sql.replaceAll(/:([a-zA-Z]+)/g, (_all, name: string) => {
+      given.push(all[name]!);
+      return '?';
+    });
+    return await this.manager.query(text, given);
   }
 
   async find<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T | null> {
@@ -137,6 +139,17 @@ export class KennelScope {
 
   async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
     if (rows.length > 0) await this.manager.insert(entity, rows.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
+  }
+
+  /** Makes rows that are worked out from others what they now are. */
+  async putMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
+    if (rows.length > 0)
+      await this.manager.upsert(entity, rows.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[], ['id']);
+  }
+
+  /** Takes rows away that are worked out from others and no longer follow from them. */
+  async removeMany<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<void> {
+    if (ids.length > 0) await this.manager.delete(entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
   }
 
   /** Changes a record if it is still at this version; answers whether it was. */

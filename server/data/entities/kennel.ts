@@ -17,6 +17,7 @@ export const KennelEntity = new EntitySchema<KennelRow>({
     rules: { type: 'json' },
     screen: { type: 'json' },
     headCollarChart: { type: 'json' },
+    moreSettings: { type: 'json' },
     demo: { type: 'boolean' },
     createdAt: { type: 'datetime', precision: 3 },
   },

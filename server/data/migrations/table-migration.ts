@@ -12,3 +12,16 @@ export function makesTable(name: string, table: string, definition: string): new
     }
   };
 }
+
+/** A migration that adds one column to a table. */
+export function addsColumn(name: string, table: string, column: string, definition: string): new () => MigrationInterface {
+  return class implements MigrationInterface {
+    name = name;
+    async up(runner: QueryRunner): Promise<void> {
+      await runner.query(`ALTER TABLE \`${table}\` ADD COLUMN \`${column}\` ${definition}`);
+    }
+    async down(runner: QueryRunner): Promise<void> {
+      await runner.query(`ALTER TABLE \`${table}\` DROP COLUMN \`${column}\``);
+    }
+  };
+}

@@ -1,0 +1,49 @@
+import { STIMULATION_MODES } from '@banter/core';
+import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
+import { z } from '../plain-words.ts';
+import { Instant, RecordId } from './common.ts';
+import { FieldSession } from './field-log.ts';
+
+/** A device on a dog, as the field log's guards need it: facts with their instants, so that a phone without connection judges them as of now. */
+export const FieldDevice = z.object({
+  collarId: RecordId,
+  name: z.string(),
+  scale: z.object({ min: z.number(), max: z.number(), step: z.number() }),
+  modes: z.array(z.enum(STIMULATION_MODES)),
+  ceiling: z.number().nullable(),
+  cap: z.number().nullable(),
+  /** The working level, or what was last needed, by setting. */
+  usual: z.record(z.string(), z.object({ level: z.number(), how: z.enum(['working', 'needed']) })),
+  worn: z.object({ from: Instant, clock: z.number().nullable(), placeSince: Instant }).nullable(),
+  contact: z.object({ made: z.boolean(), at: Instant }).nullable(),
+  triedAt: Instant.nullable(),
+  battery: z.object({ percent: z.number(), at: Instant, on: z.boolean() }).nullable(),
+  lockedUntil: Instant.nullable(),
+  /** What the skin forbids this device: red anywhere, pink where the contacts sit. */
+  skin: z.object({ clock: z.number(), grade: z.union([z.literal(1), z.literal(2), z.literal(3)]), until: Instant.nullable() }).nullable(),
+});
+export type FieldDevice = z.infer<typeof FieldDevice>;
+
+export const FieldDog = z.object({
+  id: RecordId,
+  name: z.string(),
+  breed: z.string(),
+  worksOn: z.enum(['left', 'right']),
+  /** The collars it is fitted with, for the way corrections go. */
+  kinds: z.array(z.enum(COLLAR_KIND_NAMES)),
+  devices: z.array(FieldDevice),
+  moveByHours: z.number(),
+});
+export type FieldDog = z.infer<typeof FieldDog>;
+
+/** All that a phone needs to log in the field without a connection, in one request. */
+export const FieldPage = z.object({
+  kennelId: RecordId,
+  asOf: Instant,
+  dogs: z.array(FieldDog),
+  handlers: z.array(z.object({ id: RecordId, name: z.string() })),
+  settings: z.array(z.object({ id: z.string(), name: z.string() })),
+  /** Sessions that nobody has ended, of the last two weeks. */
+  open: z.array(FieldSession),
+});
+export type FieldPage = z.infer<typeof FieldPage>;

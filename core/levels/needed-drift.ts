@@ -1,0 +1,96 @@
+import type { HouseRules } from '../rules/house-rules.ts';
+import type { ReasonWords } from '../reasons/reason.ts';
+import { driftCharts, type DriftCharts } from './drift.ts';
+import { levelWords } from './level-words.ts';
+
+/** The level needed in a session: the median level that drew a sign, on one device in one setting. */
+export type NeededLevel = { sessionId: string; at: number; level: number };
+
+/** What the charts of one device and setting say. */
+export type NeededDrift = {
+  /** Mean and scatter of the sessions that say what is usual; null while there are too few. */
+  baseline: { mean: number; sd: number; sessions: number } | null;
+  /** Over the sessions after the baseline; indices into `after`. */
+  charts: DriftCharts | null;
+  after: NeededLevel[];
+  alarm: NeededAlarm | null;
+  wants: number;
+};
+
+/** A level needed that is no longer what it was. */
+export type NeededAlarm = {
+  side: 'high' | 'low';
+  /** The first session out of limits, and the one with which the change seems to have begun, ms. */
+  firstAt: number;
+  sinceAt: number;
+  /** Mean since then less what was usual; signed. */
+  by: number;
+  chart: 'ewma' | 'cusum';
+};
+
+const SMALLEST_SD_STEPS = 1 / Math.sqrt(12);
+
+const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+
+/**
+ * Charts the levels needed, session by session, against the first ones. Fewer than `baselineSessions` say nothing yet. Levels lie
+ * on a scale, so that they scatter by no less than a step's rounding, step/√12. The change is dated to the session after the CUSUM
+ * was last at nothing. Sources: NIST/SEMATECH e-Handbook §6.3.2; the date of a change, Montgomery, Introduction to Statistical
+ * Quality Control (6th ed. 2009), §9.1.
+ */
+export function neededDrift(
+  levels: readonly NeededLevel[],
+  step: number,
+  rules: Pick<HouseRules, 'baselineSessions' | 'ewmaLambda' | 'ewmaLimit' | 'cusumSlack' | 'cusumLimit'>,
+): NeededDrift {
+  const ordered = [...levels].sort((a, b) => a.at - b.at);
+  const first = ordered.slice(0, rules.baselineSessions).map(({ level }) => level);
+  const wants = Math.max(0, rules.baselineSessions - ordered.length);
+  if (wants > 0) return { baseline: null, charts: null, after: [], alarm: null, wants };
+  const usual = mean(first);
+  const scatter = Math.sqrt(first.reduce((sum, one) => sum + (one - usual) ** 2, 0) / (first.length - 1));
+  const sd = Math.max(scatter, step * SMALLEST_SD_STEPS);
+  const after = ordered.slice(rules.baselineSessions);
+  const charts = driftCharts({
+    values: after.map(({ level }) => level),
+    mean: usual,
+    sd,
+    lambda: rules.ewmaLambda,
+    limit: rules.ewmaLimit,
+    k: rules.cusumSlack * sd,
+    h: rules.cusumLimit * sd,
+  });
+  const baseline = { mean: usual, sd, sessions: first.length };
+  const last = charts.alarms.at(-1);
+  // What has come back inside is past: only an alarm that lasts to the latest session is told.
+  if (!last || last.index !== after.length - 1) return { baseline, charts, after, alarm: null, wants: 0 };
+  const { side } = last;
+  const sums = side === 'high' ? charts.cusumHigh : charts.cusumLow;
+  const begins = sums.findLastIndex((sum, index) => index < last.index && sum === 0) + 1;
+  const out = (index: number) => charts.alarms.some((alarm) => alarm.index === index && alarm.side === side);
+  let firstOut = last.index;
+  while (firstOut > 0 && out(firstOut - 1)) firstOut -= 1;
+  const since = after.slice(begins).map(({ level }) => level);
+  return {
+    baseline,
+    charts,
+    after,
+    wants: 0,
+    alarm: { side, firstAt: after[firstOut]!.at, sinceAt: after[begins]!.at, by: mean(since) - usual, chart: last.chart },
+  };
+}
+
+export type NeededReason =
+  | { code: 'needs-sessions'; more: number }
+  | { code: 'as-usual'; mean: number }
+  | { code: 'needs-more'; by: number; since: string; contactChecked: string | null }
+  | { code: 'needs-less'; by: number; since: string };
+
+/** Days are passed in as they are said in the kennel's zone. */
+export const NEEDED_REASON_WORDS: ReasonWords<NeededReason> = {
+  'needs-sessions': (r) => `Another ${r.more} ${r.more === 1 ? 'session' : 'sessions'} here until it can be said what is usual.`,
+  'as-usual': (r) => `The level needed is what it was, about ${levelWords(r.mean)}.`,
+  'needs-more': (r) =>
+    `The level needed rose by ${levelWords(r.by)} since ${r.since}; ${r.contactChecked === null ? 'contact has not been checked since it was first recorded' : `contact was last checked on ${r.contactChecked}`}. Contact first, then skin and place, then the battery, then the distraction.`,
+  'needs-less': (r) => `The level needed fell by ${levelWords(-r.by)} since ${r.since}: work lower.`,
+};

@@ -1,0 +1,247 @@
+import { FieldBatchKept, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type FieldBatch, type NewFieldEvent } from '@banter/contract';
+import type TestAgent from 'supertest/lib/agent.js';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { fittedDog, newDog, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+let agent: TestAgent;
+let dog: string;
+let remote: string;
+let me: string;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+
+const must = async (path: string, body: object) => {
+  const response = await agent.put(path).send(body);
+  if (response.status !== 201) throw new Error(`${path} answered ${response.status}: ${response.text}`);
+};
+beforeEach(async () => {
+  agent = await newKennel(banter.app);
+  dog = (await fittedDog(agent)).dog;
+  remote = uuidv7();
+  const place = uuidv7();
+  await must(`/api/places/${place}`, { ...somePlace, name: 'Far field', collars: { remote: 'allowed' } });
+  await must(`/api/tapings/${uuidv7()}`, taping(dog, { site: 'coat-depth', readingsMm: [2, 2, 2], typed: ['2', '2', '2'] }));
+  await must(`/api/collars/${remote}`, someRemote);
+  const choices = { options: { placement: 'upper-half' }, on: { strapMm: 437, postMm: 12, clock: 3 } };
+  await must(`/api/plans/${uuidv7()}`, plan(dog, remote, { kind: 'remote', choices, placeId: place }));
+  me = (await agent.get('/api/doorstep')).body.me.person.id;
+});
+
+const MINUTE = 60_000;
+/** A session that began some minutes ago; each event so many seconds into it. */
+function session(minutesAgo = 30, sessionId = uuidv7()) {
+  const from = Date.now() - minutesAgo * MINUTE;
+  const event = (seconds: number, own: object): NewFieldEvent =>
+    ({ id: uuidv7(), sessionId, at: new Date(from + seconds * 1000).toISOString(), ...own }) as NewFieldEvent;
+  const begin = (own: object = {}) => event(0, { event: 'begin', dogId: dog, setting: 'yard', handlerId: me, purpose: 'work', ...own });
+  const press = (seconds: number, level: number, own: object = {}) => event(seconds, { event: 'press', collarId: remote, level, mode: 'momentary', ...own });
+  const response = (seconds: number, pressId: string, said: string, latencyMs: number | null = 900) =>
+    event(seconds, { event: 'response', pressId, response: said, latencyMs });
+  return { sessionId, event, begin, press, response };
+}
+const batch = (events: readonly object[], more: object = {}): FieldBatch =>
+  ({ phone: 'pocket phone', sentAt: new Date().toISOString(), clock: null, events, ...more }) as FieldBatch;
+const send = async (events: readonly object[], more: object = {}, who = agent) => {
+  const response = await who.post('/api/field-log').send(batch(events, more));
+  if (response.status !== 200) throw new Error(`the log answered ${response.status}: ${response.text}`);
+  return FieldBatchKept.parse(response.body).results;
+};
+const statuses = async (events: readonly object[], more: object = {}) => (await send(events, more)).map(({ status }) => status);
+const page = async (id: string) => FieldSessionPage.parse((await agent.get(`/api/field-sessions/${id}`)).body);
+const levels = async () => LevelsPage.parse((await agent.get(`/api/dogs/${dog}/levels`)).body);
+
+describe('what a phone logged', () => {
+  it('is kept once each, however often it is sent, whole or in part', async () => {
+    const { sessionId, begin, press, response, event } = session();
+    const first = press(60, 12);
+    const events = [begin(), first, response(61, first.id, 'small'), event(62, { event: 'reward' }), event(600, { event: 'end' })];
+    expect(await statuses(events)).toEqual(['kept', 'kept', 'kept', 'kept', 'kept']);
+    expect(await statuses(events)).toEqual(['known', 'known', 'known', 'known', 'known']);
+    expect(await statuses(events.slice(2, 4))).toEqual(['known', 'known']);
+    const { session: kept, events: told } = await page(sessionId);
+    expect(told).toHaveLength(5);
+    expect(kept).toMatchObject({ dogId: dog, handlerName: 'Tester', settings: ['yard'], purpose: 'work' });
+    expect(kept.tally).toMatchObject({
+      presses: 1,
+      rewards: 1,
+      lastedMs: 600_000,
+      latencyMs: 900,
+      needed: [{ collarId: remote, setting: 'yard', level: 12, presses: 1 }],
+    });
+    expect((await send([{ ...events[1]!, level: 13 }]))[0]).toMatchObject({ status: 'refused', message: 'Something else is already recorded under this id.' });
+  });
+
+  it('in whatever order it comes; what waits for another is told so, and kept when that is there', async () => {
+    const { sessionId, begin, press, response, event } = session();
+    const [start, first] = [begin(), press(60, 12)];
+    const answer = response(61, first.id, 'did');
+    const end = event(90, { event: 'end' });
+    expect(await statuses([answer])).toEqual(['waits']);
+    expect(await statuses([start, answer])).toEqual(['kept', 'waits']);
+    expect(await statuses([end, first])).toEqual(['kept', 'kept']);
+    expect(await statuses([answer])).toEqual(['kept']);
+    expect((await page(sessionId)).session.tally.responses).toEqual({ none: 0, small: 0, did: 1, 'too-much': 0 });
+  });
+
+  it('two phones on one session merge, at the same moment too', async () => {
+    const { sessionId, begin, press, event } = session();
+    await send([begin()]);
+    const one = Array.from({ length: 20 }, (_x, i) => press(10 + i, 5 + i));
+    const other = Array.from({ length: 20 }, (_x, i) => event(10.5 + i, { event: i % 2 ? 'reward' : 'cue' }));
+    const results = await Promise.all([
+      ...[0, 5, 10, 15].map((from) => send(one.slice(from, from + 5), { phone: 'first phone' })),
+      ...[0, 5, 10, 15].map((from) => send(other.slice(from, from + 5), { phone: 'second phone' })),
+    ]);
+    expect(results.flat().every(({ status }) => status === 'kept')).toBe(true);
+    const { session: kept, events } = await page(sessionId);
+    expect(events).toHaveLength(41);
+    expect(kept.tally).toMatchObject({ presses: 20, rewards: 10, cues: 10 });
+    expect(new Set(events.map(({ phone }) => phone)).size).toBe(3);
+  });
+
+  it('taking back: the press and its response no longer count, and stay in the record', async () => {
+    const { sessionId, begin, press, response, event } = session();
+    const [first, second] = [press(10, 12), press(20, 40)];
+    const much = response(21, second.id, 'too-much');
+    await send([begin(), first, second, much]);
+    expect((await levels()).ceilings).toEqual([{ collarId: remote, level: 40, at: second.at }]);
+    expect(await statuses([event(25, { event: 'void', eventId: second.id })])).toEqual(['kept']);
+    const { session: kept, events } = await page(sessionId);
+    expect(kept.tally.presses).toBe(1);
+    expect(events).toHaveLength(5);
+    expect((await levels()).ceilings).toEqual([]);
+  });
+
+  it.each([
+    ['a press off the scale', { level: 101 }, 'This device’s scale goes from 1 to 100 in steps of 1.'],
+    ['a press between two steps', { level: 5.5 }, 'This device’s scale goes from 1 to 100 in steps of 1.'],
+    ['a press of an unknown device', { collarId: uuidv7() }, 'There is no such device in this kennel.'],
+    ['a press in the future', { at: new Date(Date.now() + 10 * MINUTE).toISOString() }, 'This time lies in the future.'],
+    ['a press before the session', { at: new Date(Date.now() - 31 * MINUTE).toISOString() }, 'This lies before the session began.'],
+  ])('refuses %s in words, and keeps the rest', async (_what, own, message) => {
+    const { begin, press, event } = session();
+    const results = await send([begin(), press(10, 5, own), event(20, { event: 'reward' })]);
+    expect(results.map(({ status }) => status)).toEqual(['kept', 'refused', 'kept']);
+    expect(results[1]!.message).toBe(message);
+  });
+  it('refuses a device that was not fitted to this dog, a setting nobody has, a second beginning', async () => {
+    const other = uuidv7();
+    await must(`/api/collars/${other}`, { ...someRemote, name: 'Heron' });
+    const { begin, press, event } = session();
+    const results = await send([begin(), press(10, 5, { collarId: other }), event(20, { event: 'setting', setting: 'moon' }), begin()]);
+    expect(results.map(({ message }) => message)).toEqual([
+      '',
+      '«Heron» has not been fitted to this dog.',
+      'This kennel has no such setting.',
+      'This session has been begun already.',
+    ]);
+  });
+  it('a kennel’s own setting is one of its settings', async () => {
+    const { id: _id, version, demo: _demo, ...settings } = (await agent.get('/api/kennel')).body;
+    const changed = await agent.put('/api/kennel').set('If-Match', `"${version}"`).send({ ...settings, moreSettings: [{ id: 'bog', name: 'cranberry bog' }] }); // prettier-ignore
+    expect(changed.status).toBe(200);
+    const { begin } = session();
+    expect(await statuses([begin({ setting: 'bog' })])).toEqual(['kept']);
+    expect(FieldPage.parse((await agent.get('/api/field')).body).settings.at(-1)).toEqual({ id: 'bog', name: 'cranberry bog' });
+  });
+
+  it('a phone whose clock is an hour off is asked about; decided, both times are kept', async () => {
+    const { sessionId, begin } = session();
+    const hour = 60 * MINUTE;
+    const start = { ...begin(), at: new Date(Date.now() + hour - 5 * MINUTE).toISOString() };
+    const ahead = { sentAt: new Date(Date.now() + hour).toISOString() };
+    const asked = await agent.post('/api/field-log').send(batch([start], ahead));
+    expect(asked.status).toBe(409);
+    expect(asked.body).toMatchObject({ code: 'clock-off', current: { phoneAt: ahead.sentAt } });
+    expect(Math.abs(asked.body.current.aheadMs - hour)).toBeLessThan(5000);
+    expect((await agent.get(`/api/field-sessions/${sessionId}`)).status).toBe(404);
+    expect(await statuses([start], { ...ahead, clock: { aheadMs: hour } })).toEqual(['kept']);
+    const { session: kept, events } = await page(sessionId);
+    expect(Date.parse(start.at) - Date.parse(kept.begunAt)).toBe(hour);
+    expect(events[0]!.saidAt).toBe(start.at);
+    expect(await statuses([start], { ...ahead, clock: { aheadMs: hour } })).toEqual(['known']);
+  });
+
+  it('nobody sees another kennel’s sessions, nor writes into them', async () => {
+    const { sessionId, begin, press } = session();
+    const first = press(10, 5);
+    await send([begin(), first]);
+    const stranger = await newKennel(banter.app);
+    expect((await stranger.get(`/api/field-sessions/${sessionId}`)).status).toBe(404);
+    expect((await stranger.get(`/api/dogs/${dog}/levels`)).status).toBe(404);
+    expect((await stranger.get(`/api/dogs/${dog}/presses?collar=${remote}&from=2026-01-01T00:00:00Z&to=2027-01-01T00:00:00Z`)).status).toBe(404);
+    const results = await send([press(20, 6), first, { ...begin(), dogId: dog }], {}, stranger);
+    expect(results.map(({ status }) => status)).toEqual(['refused', 'refused', 'refused']);
+    expect((await page(sessionId)).events).toHaveLength(2);
+  });
+
+  it('contact felt in the field counts for the routine of the device, and taken back it does not', async () => {
+    const { begin, event } = session();
+    const felt = event(30, { event: 'contact', collarId: remote, made: true });
+    await send([begin(), felt]);
+    const device = async () => (await agent.get(`/api/dogs/${dog}/neck`)).body.events.map((one: { event: string }) => one.event);
+    expect(await device()).toEqual(['contact']);
+    expect((await levels()).contactChecks).toEqual([{ collarId: remote, at: felt.at, made: true }]);
+    await send([event(40, { event: 'void', eventId: felt.id })]);
+    expect(await device()).toEqual(['contact', 'void']);
+    expect((await levels()).contactChecks).toEqual([]);
+  });
+});
+
+describe('what is shown of it', () => {
+  it('a phone gets every dog with its device, cap, ceiling, what is usual, and sessions nobody ended', async () => {
+    const { sessionId, begin, press, response } = session();
+    const presses = [press(10, 11), press(20, 13), press(30, 13), press(40, 60)];
+    await send([begin(), ...presses, ...presses.map(({ id }, i) => response(11 + i * 10, id, i === 3 ? 'too-much' : 'did'))]);
+    await must(`/api/level-caps/${uuidv7()}`, { dogId: dog, collarId: remote, cap: 30, note: 'Decided with the owner.', at: new Date().toISOString() });
+    const field = FieldPage.parse((await agent.get('/api/field')).body);
+    const [own] = field.dogs.find(({ id }) => id === dog)!.devices;
+    expect(own).toMatchObject({
+      name: 'Curlew',
+      scale: { min: 1, max: 100, step: 1 },
+      ceiling: 60,
+      cap: 30,
+      usual: { yard: { level: 13, how: 'needed' } },
+      worn: null,
+    });
+    expect(field.open).toMatchObject([{ id: sessionId, endedAt: null }]);
+    expect(field.handlers).toEqual([{ id: me, name: 'Tester' }]);
+  });
+  it('presses of a span: each for itself while they are few, else put together, with nothing lost', async () => {
+    const { begin, press, response } = session(120);
+    const presses = Array.from({ length: 150 }, (_x, i) => press(10 + i * 20, 5 + (i % 7)));
+    await send([begin(), ...presses]);
+    await send(presses.map(({ id }, i) => response(11 + i * 20, id, ['none', 'small', 'did'][i % 3]!)));
+    const ask = async (most: number) =>
+      PressesPage.parse(
+        (
+          await agent
+            .get(`/api/dogs/${dog}/presses`)
+            .query({ collar: remote, from: new Date(Date.now() - 180 * MINUTE).toISOString(), to: new Date().toISOString(), most })
+        ).body,
+      );
+    const each = await ask(200);
+    expect(each).toMatchObject({ total: 150, bins: null });
+    expect(each.presses!.map(({ level }) => level)).toEqual(presses.map((one) => (one as { level: number }).level));
+    const together = await ask(40);
+    expect(together.presses).toBeNull();
+    expect(together.bins!.length).toBeLessThanOrEqual(40);
+    const sum = (of: 'count' | 'none' | 'small' | 'did' | 'tooMuch') => together.bins!.reduce((all, bin) => all + bin[of], 0);
+    expect([sum('count'), sum('none'), sum('small'), sum('did'), sum('tooMuch')]).toEqual([150, 50, 50, 50, 0]);
+    const first = together.bins![0]!;
+    const inFirst = presses.filter(({ at }) => at >= first.from && at < first.to);
+    expect(first.count).toBe(inFirst.length);
+    expect(first.high).toBe(Math.max(...inFirst.map((one) => (one as { level: number }).level)));
+    const wrong = await agent.get(`/api/dogs/${dog}/presses`).query({ collar: remote, from: 'yesterday', to: 'now' });
+    expect(wrong.body.errors.map(({ path }: { path: string }) => path)).toEqual(['from', 'to']);
+  });
+  it('a dog without a session has an empty page of levels', async () => {
+    const other = await newDog(agent, { name: 'Sorrel' });
+    const empty = LevelsPage.parse((await agent.get(`/api/dogs/${other}/levels`)).body);
+    expect(empty).toMatchObject({ sessions: [], findings: [], ceilings: [], collars: [] });
+  });
+});

@@ -1,0 +1,248 @@
+import { isDeepStrictEqual } from 'node:util';
+import {
+  CLOCK_OFF_MS,
+  collarKind,
+  ElectronicNumbersShape,
+  fieldEventOf,
+  NewFieldEvent,
+  type FieldBatch,
+  type FieldBatchKept,
+  type FieldResult,
+  type FieldSession,
+  type FieldSessionPage,
+} from '@banter/contract';
+import { sessionStory, sessionTally, WORK_SETTINGS } from '@banter/core';
+import { In } from 'typeorm';
+import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
+import { EventEntity, type EventRow } from '../data/entities/event.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { FieldEventEntity, FieldSessionEntity, PressEntity, type FieldEventRow, type FieldSessionRow, type PressRow } from '../data/entities/field-log.ts';
+import { PersonEntity } from '../data/entities/person.ts';
+import { PlanEntity } from '../data/entities/plan.ts';
+import { Failure } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
+
+/** A phone whose clock agrees may still be a little ahead. */
+const AHEAD_MS = 2 * 60_000;
+
+/** The event as its phone told it, out of its row; `at` is what the phone's clock said. */
+function saidOf({ id, event, sessionId, data, saidAt }: FieldEventRow): NewFieldEvent {
+  return NewFieldEvent.parse({ event, id, sessionId, at: saidAt.toISOString(), ...data });
+}
+/** The event with the time that counts. */
+export const standsOf = (row: FieldEventRow): NewFieldEvent => ({ ...saidOf(row), at: row.at.toISOString() });
+
+/** What is known of the sessions that a batch speaks of, before it and as it is read. */
+type Known = {
+  sessions: Map<string, { dogId: string; begunAt: number }>;
+  events: Map<string, { event: NewFieldEvent['event']; sessionId: string; collarId: string | null }>;
+};
+type Around = {
+  dogs: ReadonlySet<string>;
+  people: ReadonlySet<string>;
+  collars: ReadonlyMap<string, CollarRow>;
+  fitted: ReadonlySet<string>;
+  settings: ReadonlySet<string>;
+  now: number;
+};
+
+type Verdict = { status: 'refused' | 'waits'; message: string } | null;
+const refused = (message: string): Verdict => ({ status: 'refused', message });
+const waits = (message: string): Verdict => ({ status: 'waits', message });
+
+/** What is wrong with an event, against what is known. `at` is the time that counts, ms. */
+function verdictOn(event: NewFieldEvent, at: number, known: Known, around: Around): Verdict {
+  if (at > around.now + AHEAD_MS) return refused('This time lies in the future.');
+  const session = known.sessions.get(event.sessionId);
+  if (event.event === 'begin') {
+    if (session) return refused('This session has been begun already.');
+    if (!around.dogs.has(event.dogId)) return refused('There is no such dog in this kennel.');
+    if (!around.people.has(event.handlerId)) return refused('There is no such handler in this kennel.');
+    return around.settings.has(event.setting) ? null : refused('This kennel has no such setting.');
+  }
+  if (!session) return waits('Its session has not arrived yet.');
+  if (at < session.begunAt) return refused('This lies before the session began.');
+  if (event.event === 'setting') return around.settings.has(event.setting) ? null : refused('This kennel has no such setting.');
+  if (event.event === 'response') {
+    const press = known.events.get(event.pressId);
+    if (!press) return waits('Its press has not arrived yet.');
+    return press.event === 'press' && press.sessionId === event.sessionId ? null : refused('What it answers is no press of this session.');
+  }
+  if (event.event === 'void') {
+    const target = known.events.get(event.eventId);
+    if (!target) return waits('What it takes back has not arrived yet.');
+    if (target.sessionId !== event.sessionId || target.event === 'void') return refused('This is nothing of this session that can be taken back.');
+    return target.event === 'begin' ? refused('A session’s beginning is not taken back; its other events are.') : null;
+  }
+  if (event.event !== 'press' && event.event !== 'looked-into' && event.event !== 'contact') return null;
+  const collar = around.collars.get(event.collarId);
+  if (!collar || collarKind(collar.kind).onNeck.wornAs !== 'contacts') return refused('There is no such device in this kennel.');
+  if (!around.fitted.has(`${session.dogId} ${event.collarId}`)) return refused(`«${collar.name}» has not been fitted to this dog.`);
+  if (event.event !== 'press' || event.mode === 'tone' || event.mode === 'vibration') return null;
+  const { scaleMin, scaleMax, scaleStep } = ElectronicNumbersShape.parse(collar.numbers);
+  const steps = (event.level - scaleMin) / scaleStep;
+  if (event.level < scaleMin || event.level > scaleMax || Math.abs(steps - Math.round(steps)) > 1e-6)
+    return refused(`This device’s scale goes from ${scaleMin} to ${scaleMax} in steps of ${scaleStep}.`);
+  return null;
+}
+
+/** What a batch is judged against: its sessions, dogs, people, devices, and what has been told before under its ids. */
+async function surroundings(scope: KennelScope, batch: FieldBatch, now: number) {
+  const ids = batch.events.map(({ id }) => id);
+  const sessionIds = [...new Set(batch.events.map(({ sessionId }) => sessionId))];
+  const before = await scope.someOf(FieldSessionEntity, sessionIds);
+  const begins = batch.events.flatMap((event) => (event.event === 'begin' ? [event] : []));
+  const dogIds = [...new Set([...before.map(({ dogId }) => dogId), ...begins.map(({ dogId }) => dogId)])];
+  // One phone at a time works on a dog's sessions.
+  const dogs = await scope.holdSome(DogEntity, dogIds);
+  const targets = batch.events.flatMap((event) => (event.event === 'response' ? [event.pressId] : event.event === 'void' ? [event.eventId] : []));
+  const collarIds = [...new Set(batch.events.flatMap((event) => ('collarId' in event ? [event.collarId] : [])))];
+  const rows = await scope.someOf(FieldEventEntity, [...new Set([...ids, ...targets])]);
+  const kennel = await kennelOf(scope);
+  const plans = collarIds.length === 0 ? [] : await scope.all(PlanEntity, { dogId: In(dogIds), collarId: In(collarIds) }, { at: 'ASC' });
+  const people = await scope.someOf(PersonEntity, [...new Set(begins.map(({ handlerId }) => handlerId))]);
+  return {
+    told: new Map(rows.map((row) => [row.id, row])),
+    elsewhere: new Set([...(await scope.elsewhere(FieldEventEntity, ids)), ...(await scope.elsewhere(FieldSessionEntity, sessionIds))]),
+    known: {
+      sessions: new Map((await scope.someOf(FieldSessionEntity, sessionIds)).map(({ id, dogId, begunAt }) => [id, { dogId, begunAt: begunAt.getTime() }])),
+      events: new Map(
+        rows.map(({ id, event, sessionId, data }) => [id, { event, sessionId, collarId: typeof data.collarId === 'string' ? data.collarId : null }]),
+      ),
+    } satisfies Known,
+    around: {
+      dogs: new Set(dogs.map(({ id }) => id)),
+      people: new Set(people.map(({ id }) => id)),
+      collars: new Map((await scope.someOf(CollarEntity, collarIds)).map((row) => [row.id, row])),
+      fitted: new Set(plans.map(({ dogId, collarId }) => `${dogId} ${collarId}`)),
+      settings: new Set([...WORK_SETTINGS, ...kennel.moreSettings].map(({ id }) => id)),
+      now,
+    } satisfies Around,
+  };
+}
+
+/** Works out anew what stands of sessions and of their presses. */
+async function retell(scope: KennelScope, sessionIds: readonly string[]): Promise<void> {
+  if (sessionIds.length === 0) return;
+  const rows = await scope.all(FieldEventEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC', id: 'ASC' });
+  const before = new Map((await scope.all(PressEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC' })).map((row) => [row.id, row]));
+  const changed: Omit<PressRow, 'kennelId'>[] = [];
+  for (const sessionId of sessionIds) {
+    const story = sessionStory(sessionId, rows.map((row) => fieldEventOf(standsOf(row)))); // prettier-ignore
+    if (!story?.dogId || !story.handlerId) continue;
+    const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
+    await scope.putMany(FieldSessionEntity, [
+      {
+        id: sessionId,
+        dogId,
+        handlerId,
+        purpose,
+        settings,
+        begunAt: new Date(begunAt),
+        endedAt: endedAt === null ? null : new Date(endedAt),
+        lastAt: new Date(lastAt),
+        tally: sessionTally(story),
+      },
+    ]);
+    for (const { id, at, collarId, level, mode, setting, response, latencyMs } of story.presses) {
+      const row = { id, sessionId, dogId, collarId, setting, purpose, level, mode, response, latencyMs, at: new Date(at) };
+      const { kennelId: _kennel, ...was } = before.get(id) ?? { kennelId: '' };
+      if (!isDeepStrictEqual({ ...was }, row)) changed.push(row);
+      before.delete(id);
+    }
+  }
+  await scope.putMany(PressEntity, changed);
+  await scope.removeMany(PressEntity, [...before.keys()]);
+}
+
+/** Contact felt in the field is told of the device, too: its morning routine and the check at the door go by it. */
+function feltContact(
+  { id, event, data, dogId, personId, at, recordedAt }: Omit<FieldEventRow, 'kennelId'>,
+  known: Known['events'],
+): Omit<EventRow, 'kennelId'> | null {
+  const told = { id, personId, bridgeId: null, source: 'hand' as const, at, recordedAt };
+  if (event === 'contact') return { ...told, event, dogId: null, collarId: String(data.collarId), eventId: null, data: { made: data.made } };
+  const target = event === 'void' ? known.get(String(data.eventId)) : undefined;
+  return target?.event === 'contact' ? { ...told, event: 'void', dogId, collarId: target.collarId, eventId: String(data.eventId), data: {} } : null;
+}
+
+async function keepIn(scope: KennelScope, batch: FieldBatch, now: number): Promise<FieldResult[]> {
+  const { told, elsewhere, known, around } = await surroundings(scope, batch, now);
+  const aheadMs = batch.clock?.aheadMs ?? 0;
+  const fresh: Omit<FieldEventRow, 'kennelId'>[] = [];
+  const results = batch.events.map((event): FieldResult => {
+    const { id, sessionId, at: said, event: name, ...data } = event;
+    const result = (status: FieldResult['status'], message = ''): FieldResult => ({ id, status, message });
+    if (elsewhere.has(id) || elsewhere.has(sessionId)) return result('refused', 'This id cannot be used here.');
+    const earlier = told.get(id);
+    if (earlier) return isDeepStrictEqual(saidOf(earlier), event) ? result('known') : result('refused', 'Something else is already recorded under this id.');
+    const at = Date.parse(said) - aheadMs;
+    const verdict = verdictOn(event, at, known, around);
+    if (verdict) return result(verdict.status, verdict.message);
+    if (event.event === 'begin') known.sessions.set(sessionId, { dogId: event.dogId, begunAt: at });
+    known.events.set(id, { event: name, sessionId, collarId: 'collarId' in event ? event.collarId : null });
+    const { dogId } = known.sessions.get(sessionId)!;
+    fresh.push({
+      id,
+      sessionId,
+      dogId,
+      event: name,
+      data,
+      phone: batch.phone,
+      personId: scope.personId,
+      saidAt: new Date(said),
+      at: new Date(at),
+      recordedAt: new Date(now),
+    });
+    return result('kept');
+  });
+  await scope.insertMany(FieldEventEntity, fresh);
+  await scope.insertMany(EventEntity, fresh.flatMap((row) => feltContact(row, known.events) ?? [])); // prettier-ignore
+  await retell(scope, [...new Set(fresh.map(({ sessionId }) => sessionId))]);
+  return results;
+}
+
+/**
+ * Keeps what a phone logged: each event once by its id, however often it is sent; what cannot stand is named and stays with the
+ * phone. A phone whose clock is off is asked about before anything of it is kept.
+ */
+export async function keepFieldBatch(scope: KennelScope, batch: FieldBatch, now: Date): Promise<FieldBatchKept> {
+  const aheadMs = Date.parse(batch.sentAt) - now.getTime();
+  if (batch.clock === null && Math.abs(aheadMs) > CLOCK_OFF_MS)
+    throw new Failure('clock-off', { current: { phoneAt: batch.sentAt, serverAt: now.toISOString(), aheadMs } });
+  const results = await scope.inOneAsItStands((within) => keepIn(within, batch, now.getTime()));
+  return { results, serverAt: now.toISOString() };
+}
+
+/** Sessions as they are answered, with the names of their handlers. */
+export async function sessionAnswers(scope: KennelScope, rows: readonly FieldSessionRow[]): Promise<FieldSession[]> {
+  const people = await scope.someOf(PersonEntity, [...new Set(rows.map(({ handlerId }) => handlerId))]);
+  const names = new Map(people.map(({ id, name }) => [id, name]));
+  return rows.map(({ kennelId: _kennel, begunAt, endedAt, lastAt, ...row }) => ({
+    ...row,
+    handlerName: names.get(row.handlerId) ?? '',
+    begunAt: begunAt.toISOString(),
+    endedAt: endedAt?.toISOString() ?? null,
+    lastAt: lastAt.toISOString(),
+  }));
+}
+
+/** One session with everything that was told of it. */
+export async function fieldSessionPage(scope: KennelScope, id: string): Promise<FieldSessionPage> {
+  const row = await scope.get(FieldSessionEntity, id);
+  const rows = await scope.all(FieldEventEntity, { sessionId: id }, { at: 'ASC', id: 'ASC' });
+  const people = await scope.someOf(PersonEntity, [...new Set(rows.map(({ personId }) => personId))]);
+  const names = new Map(people.map((person) => [person.id, person.name]));
+  const [session] = await sessionAnswers(scope, [row]);
+  return {
+    session: session!,
+    events: rows.map((one) => ({
+      event: standsOf(one),
+      saidAt: one.saidAt.toISOString(),
+      recordedAt: one.recordedAt.toISOString(),
+      personName: names.get(one.personId) ?? '',
+      phone: one.phone,
+    })),
+  };
+}

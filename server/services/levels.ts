@@ -1,0 +1,166 @@
+import type { LevelCap, LevelsPage, NewLevelCap, PressBin, PressesAsked, PressesPage } from '@banter/contract';
+import type { DogResponse } from '@banter/core';
+import { Between, In, MoreThanOrEqual } from 'typeorm';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { EventEntity } from '../data/entities/event.ts';
+import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type LevelCapRow } from '../data/entities/field-log.ts';
+import { PlanEntity } from '../data/entities/plan.ts';
+import { TapingEntity } from '../data/entities/taping.ts';
+import { collarAnswer } from './collars.ts';
+import { dogAnswer } from './dogs.ts';
+import { badField } from './failure.ts';
+import { sessionAnswers } from './field-log.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { happenedNow, keptAnswers } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+import { tapingKind } from './tapings.ts';
+
+const DAY_MS = 86_400_000;
+/** Sessions and findings are shown for two years. */
+const SHOWN_DAYS = 730;
+/** A curve wants no more trials than this of one device and setting. */
+const MOST_FINDINGS = 4000;
+
+export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {
+  entity: LevelCapEntity,
+  compute: async (scope, id, sent) => {
+    await scope.get(DogEntity, sent.dogId);
+    if (!(await scope.find(CollarEntity, sent.collarId))) throw badField('collarId', 'There is no such collar in this kennel.');
+    return { ...sent, id, ...happenedNow(scope, sent.at) };
+  },
+  sentOf: ({ dogId, collarId, cap, note, at }) => ({ dogId, collarId, cap, note, at: at.toISOString() }),
+  toAnswers: keptAnswers,
+};
+
+/** Whether contact was felt to touch: told by a device or a hand, or found when a dog needed more than usual. */
+async function contactChecks(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<LevelsPage['contactChecks']> {
+  if (collarIds.length === 0) return [];
+  const felt = await scope.all(EventEntity, { collarId: In([...collarIds]), event: 'contact', at: MoreThanOrEqual(since) }, { at: 'ASC' });
+  const taken = new Set((await scope.all(EventEntity, { event: 'void', collarId: In([...collarIds]) }, { at: 'ASC' })).flatMap(({ eventId }) => eventId ?? []));
+  const looked = await scope.all(FieldEventEntity, { dogId, event: 'looked-into', at: MoreThanOrEqual(since) }, { at: 'ASC' });
+  return [
+    ...felt.filter(({ id }) => !taken.has(id)).map(({ collarId, data, at }) => ({ collarId: collarId!, at: at.toISOString(), made: data.made === true })),
+    ...looked.map(({ data, at }) => ({ collarId: String(data.collarId), at: at.toISOString(), made: data.found !== 'contact' })),
+  ].sort((a, b) => (a.at < b.at ? -1 : 1));
+}
+
+/** What the screen Levels shows of a dog, but the single presses. */
+export async function levelsPage(scope: KennelScope, dogId: string, now: Date): Promise<LevelsPage> {
+  const dog = await scope.get(DogEntity, dogId);
+  const since = new Date(now.getTime() - SHOWN_DAYS * DAY_MS);
+  const [sessions, caps, plans, tapings, findings, ceilings, presses] = await Promise.all([
+    scope.all(FieldSessionEntity, { dogId, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' }),
+    scope.all(LevelCapEntity, { dogId }, { at: 'ASC', id: 'ASC' }),
+    scope.all(PlanEntity, { dogId }, { at: 'ASC' }),
+    scope.all(TapingEntity, { dogId }, { at: 'ASC' }),
+    scope
+      .query(PressEntity)
+      .andWhere('record.dogId = :dogId AND record.purpose = :finding AND record.response IS NOT NULL AND record.at >= :since', {
+        dogId,
+        finding: 'finding',
+        since,
+      })
+      .orderBy('record.at', 'DESC')
+      .take(MOST_FINDINGS)
+      .getMany(),
+    scope.raw<{ collarId: string; level: number; at: Date }>(
+      `SELECT collarId, level, MAX(at) AS at FROM presses record WHERE kennelId = :kennelId AND dogId = :dogId AND response = 'too-much'
+         AND level = (SELECT MIN(lowest.level) FROM presses lowest WHERE lowest.kennelId = :kennelId AND lowest.dogId = record.dogId
+           AND lowest.collarId = record.collarId AND lowest.response = 'too-much')
+       GROUP BY collarId, level`,
+      { dogId },
+    ),
+    scope.raw<{ collarId: string; setting: string; count: string; firstAt: Date; lastAt: Date }>(
+      `SELECT collarId, setting, COUNT(*) AS count, MIN(at) AS firstAt, MAX(at) AS lastAt FROM presses
+       WHERE kennelId = :kennelId AND dogId = :dogId GROUP BY collarId, setting`,
+      { dogId },
+    ),
+  ]);
+  const collarIds = [...new Set([...plans.map(({ collarId }) => collarId), ...presses.map(({ collarId }) => collarId)])];
+  const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => kind === 'remote' || kind === 'fence');
+  return {
+    dog: dogAnswer(dog),
+    girths: await tapingKind.toAnswers(scope, tapings),
+    collars: collars.map(collarAnswer),
+    sessions: await sessionAnswers(scope, sessions),
+    caps: await keptAnswers(scope, caps),
+    findings: findings.reverse().map(({ collarId, setting, level, response, at, sessionId }) => ({
+      collarId,
+      setting,
+      level,
+      response: response!,
+      at: at.toISOString(),
+      sessionId,
+    })),
+    ceilings: ceilings.map(({ collarId, level, at }) => ({ collarId, level, at: at.toISOString() })),
+    contactChecks: await contactChecks(
+      scope,
+      dogId,
+      collars.map(({ id }) => id),
+      since,
+    ),
+    presses: presses.map(({ collarId, setting, count, firstAt, lastAt }) => ({
+      collarId,
+      setting,
+      count: Number(count),
+      firstAt: firstAt.toISOString(),
+      lastAt: lastAt.toISOString(),
+    })),
+  };
+}
+
+type BinRow = { bin: string; count: string; low: number; high: number; mean: number; none: string; small: string; did: string; tooMuch: string };
+
+/** The presses of a span: each for itself where they are few, else put together in so many spans of one length. */
+export async function pressesOf(scope: KennelScope, dogId: string, asked: PressesAsked): Promise<PressesPage> {
+  await scope.get(DogEntity, dogId);
+  const [from, to] = [new Date(asked.from), new Date(asked.to)];
+  if (to <= from) throw badField('to', 'This span ends before it begins.');
+  const which = `kennelId = :kennelId AND dogId = :dogId AND collarId = :collar AND at >= :from AND at < :to${asked.setting === undefined ? '' : ' AND setting = :setting'}`;
+  const values = { dogId, collar: asked.collar, from, to, ...(asked.setting === undefined ? {} : { setting: asked.setting }) };
+  const [counted] = await scope.raw<{ total: string }>(`SELECT COUNT(*) AS total FROM presses WHERE ${which}`, values);
+  const total = Number(counted!.total);
+  if (total <= asked.most) {
+    const setting = asked.setting === undefined ? {} : { setting: asked.setting };
+    const rows = await scope.all(
+      PressEntity,
+      { dogId, collarId: asked.collar, at: Between(from, new Date(to.getTime() - 1)), ...setting },
+      { at: 'ASC', id: 'ASC' },
+    );
+    const presses = rows.map(({ id, at, sessionId, level, mode, response, latencyMs }) => ({
+      id,
+      at: at.toISOString(),
+      sessionId,
+      level,
+      mode,
+      response,
+      latencyMs,
+    }));
+    return { total, bins: null, presses };
+  }
+  const widthMs = Math.ceil((to.getTime() - from.getTime()) / asked.most);
+  const of = (response: DogResponse) => `SUM(response = '${response}')`;
+  const rows = await scope.raw<BinRow>(
+    `SELECT FLOOR(TIMESTAMPDIFF(MICROSECOND, :from, at) / 1000 / :widthMs) AS bin, COUNT(*) AS count, MIN(level) AS low, MAX(level) AS high, AVG(level) AS mean,
+       COALESCE(${of('none')}, 0) AS none, COALESCE(${of('small')}, 0) AS small, COALESCE(${of('did')}, 0) AS did, COALESCE(${of('too-much')}, 0) AS tooMuch
+     FROM presses WHERE ${which} GROUP BY bin ORDER BY bin`,
+    { ...values, widthMs },
+  );
+  const bins = rows.map((row): PressBin => {
+    const begins = from.getTime() + Number(row.bin) * widthMs;
+    return {
+      from: new Date(begins).toISOString(),
+      to: new Date(Math.min(begins + widthMs, to.getTime())).toISOString(),
+      count: Number(row.count),
+      low: row.low,
+      high: row.high,
+      mean: row.mean,
+      none: Number(row.none),
+      small: Number(row.small),
+      did: Number(row.did),
+      tooMuch: Number(row.tooMuch),
+    };
+  });
+  return { total, bins, presses: null };
+}
