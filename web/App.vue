@@ -11,7 +11,7 @@ const session = useSession();
 const connection = useConnection();
 const route = useRoute();
 /** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
-const screen = computed(() => (route.name === 'neck' ? `neck ${String(route.params.id)}` : route.fullPath));
+const screen = computed(() => (route.name === 'neck' ? `neck ${String(route.params.id)}` : route.name === 'field' ? 'field' : route.fullPath));
 </script>
 
 <template>

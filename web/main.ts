@@ -9,3 +9,6 @@ const app = createApp(App);
 app.use(createPinia());
 useTheme();
 app.use(router).mount('#app');
+
+// Only a built page has one; where browsers know none, or forbid it, everything but opening without a connection works.
+if (import.meta.env.PROD && 'serviceWorker' in navigator) addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => {}));

@@ -1,10 +1,39 @@
 import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [vue(), tailwindcss()],
+  plugins: [
+    vue(),
+    tailwindcss(),
+    // The pages lie on the device, so that the field log opens without a connection. Records are never cached here: each screen keeps its own.
+    VitePWA({
+      strategies: 'generateSW',
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Banter',
+        short_name: 'Banter',
+        description: 'Measures, sizes, fits and keeps the record of training collars.',
+        start_url: '/field',
+        display: 'standalone',
+        background_color: '#e4e9e3',
+        theme_color: '#1f4a45',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        clientsClaim: true,
+        skipWaiting: true,
+        cleanupOutdatedCaches: true,
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        sourcemap: false,
+      },
+    }),
+  ],
   build: { outDir: '../dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false } },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
 });

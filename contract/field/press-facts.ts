@@ -14,7 +14,9 @@ export function pressFacts(
   const gone = new Set(session.flatMap((event) => (event.event === 'void' ? [event.eventId] : [])));
   const standing = session.filter(({ id }) => !gone.has(id));
   const felt = standing.flatMap((event) => (event.event === 'contact' && event.collarId === device.collarId ? [{ made: event.made, at: event.at }] : []));
-  const contact = [...(device.contact ? [device.contact] : []), ...felt].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1) ?? null;
+  // Felt since it went on where it sits; of a collar that nobody said is on, only what this session felt counts.
+  const before = device.contact && device.worn && device.contact.at >= device.worn.placeSince ? [device.contact] : [];
+  const contact = [...before, ...felt].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1) ?? null;
   const answers = new Map(standing.flatMap((event) => (event.event === 'response' ? [[event.pressId, event.response] as const] : [])));
   const much = standing.flatMap((event) =>
     event.event === 'press' && event.collarId === device.collarId && answers.get(event.id) === 'too-much' ? [event.level] : [],
@@ -28,7 +30,7 @@ export function pressFacts(
     cap: device.cap,
     usual: device.usual[setting]?.level ?? null,
     worn: worn !== null,
-    contactMade: contact && (worn === null || contact.at >= worn.placeSince) ? contact.made : null,
+    contactMade: contact?.made ?? null,
     triedToday: device.triedAt !== null && Date.parse(device.triedAt) >= dayStart(now, timeZone),
     hoursInPlace: worn && worn.clock !== null ? (now - Date.parse(worn.placeSince)) / HOUR_MS : null,
     moveByHours: dog.moveByHours,

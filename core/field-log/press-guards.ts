@@ -68,7 +68,7 @@ export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
   'place-pink': (r) => `The contacts sit at ${clockWords(r.clock)}, which is pink: move them first.`,
   'not-worn': () => 'Nobody has said that it is on the dog.',
   'contact-lost': () => 'The contacts did not touch when last felt: strap, hair and posts first.',
-  'contact-unknown': () => 'Contact has not been felt since it was put on or moved: feel it first.',
+  'contact-unknown': () => 'Contact has not been felt since it went on: feel it first.',
   'not-tried': () => 'It has not been tried at the lowest level today.',
   'wear-over': (r) => `It has sat in one place for ${speakHours(r.hours)}; after ${speakHours(r.moveByHours)} it is moved.`,
   'battery-flat': () => 'The battery is flat.',
@@ -92,7 +92,7 @@ export function pressGuards(level: number, facts: PressFacts): PressGuard[] {
   if (cap !== null && level > cap) guards.push({ code: 'above-cap', level, cap });
   if (facts.contactMade === false) guards.push({ code: 'contact-lost' });
   if (!facts.worn) guards.push({ code: 'not-worn' });
-  else if (facts.contactMade === null) guards.push({ code: 'contact-unknown' });
+  if (facts.contactMade === null) guards.push({ code: 'contact-unknown' });
   if (usual !== null && level > usual) guards.push({ code: 'more-than-usual', level, usual });
   if (skin && skin.grade === 1) guards.push({ code: 'place-pink', clock: skin.clock });
   if (facts.hoursInPlace !== null && facts.hoursInPlace >= facts.moveByHours)

@@ -17,6 +17,7 @@ const router = useRouter();
 
 const screens = [
   { to: '/dogs', label: 'Dogs' },
+  { to: '/field', label: 'Field log' },
   { to: '/locker', label: 'Locker' },
   { to: '/house', label: 'House rules' },
 ];
@@ -33,6 +34,7 @@ async function leave() {
 
 useScreenKeys('Everywhere', [
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
+  { key: 'f', does: 'Field log', run: () => void router.push('/field') },
   { key: 'l', does: 'Locker', run: () => void router.push('/locker') },
   { key: 'u', does: 'Switch between inches and centimetres', run: () => units.switchOver() },
 ]);

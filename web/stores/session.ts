@@ -1,7 +1,9 @@
 import { Doorstep, Me, type Kennel, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
+import { readStored, writeStored } from './stored.ts';
 
 /** Who is at the bench, and whether there is a demo to look round. */
 export const useSession = defineStore('session', () => {
@@ -12,15 +14,25 @@ export const useSession = defineStore('session', () => {
   const lastKennel = shallowRef<Kennel | null>(null);
   watch(me, (now) => (lastKennel.value = now?.kennel ?? lastKennel.value), { flush: 'sync' });
 
+  /** Who was signed in on this device last: without a connection the field log opens for them. It opens nothing on the server. */
+  const REMEMBERED = 'banter.last-me';
+  watch(me, (now) => known.value && writeStored(REMEMBERED, now), { flush: 'sync' });
+
   async function look(): Promise<void> {
-    const doorstep = await send('GET', '/api/doorstep', Doorstep);
-    me.value = doorstep.me;
-    demo.value = doorstep.demo;
-    known.value = true;
+    try {
+      const doorstep = await send('GET', '/api/doorstep', Doorstep);
+      known.value = true;
+      me.value = doorstep.me;
+      demo.value = doorstep.demo;
+      writeStored(REMEMBERED, doorstep.me);
+    } catch (failure) {
+      if (failure instanceof RequestFailure && failure.mayPass) me.value = readStored(REMEMBERED, Me);
+      throw failure;
+    }
   }
   const entered = (now: Me) => {
-    me.value = now;
     known.value = true;
+    me.value = now;
   };
 
   return {

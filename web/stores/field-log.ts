@@ -1,0 +1,216 @@
+import { FieldBatchKept, FieldPage, fieldEventOf, type ClockOff, type FieldDog, type FieldSession, type NewFieldEvent } from '@banter/contract';
+import { sessionStory, type SessionStory } from '@banter/core';
+import { defineStore } from 'pinia';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import { failureSentence, RequestFailure } from '../api/failure.ts';
+import { send } from '../api/request.ts';
+import { FieldBox, type BoxedEvent } from '../field/field-box.ts';
+import { sendBox, toSend } from '../field/field-sender.ts';
+import { useConnection } from './connection.ts';
+import { useSession } from './session.ts';
+
+type Own<Event> = Event extends NewFieldEvent ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
+/** What happened in a session, before it has an id and a time. */
+export type FieldTold = Own<NewFieldEvent>;
+
+const FIRST_WAIT_MS = 2000;
+const LONGEST_WAIT_MS = 60_000;
+/** What the server has is forgotten here after this long. */
+const KEPT_HERE_MS = 2 * 86_400_000;
+
+/**
+ * The field log of this phone: every tap is written down at once on the phone, shown at once, and sent when there is a
+ * connection, in order and once each. Works from a cold start without one.
+ */
+export const useFieldLog = defineStore('field-log', () => {
+  const session = useSession();
+  const connection = useConnection();
+  const box = shallowRef<FieldBox | null>(null);
+  const boxKennel = ref('');
+  const page = shallowRef<FieldPage | null>(null);
+  const events = shallowRef<BoxedEvent[]>([]);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const sentence = ref('');
+  const sending = ref<'still' | 'sending' | 'away' | 'signed-out' | 'failed'>('still');
+  const clockAsk = shallowRef<ClockOff | null>(null);
+  /** Where the last tap lies when the phone has no room. */
+  const full = ref<'no' | 'spilled' | 'nowhere'>('no');
+  let phone = '';
+  let wait = FIRST_WAIT_MS;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function open(): Promise<void> {
+    const kennelId = session.kennel?.id;
+    if (!kennelId) return;
+    if (boxKennel.value !== kennelId) {
+      boxKennel.value = kennelId;
+      state.value = 'loading';
+      const opened = await FieldBox.open(kennelId);
+      box.value = opened;
+      phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
+      events.value = await opened.all();
+      page.value = await opened.page();
+      if (page.value) state.value = 'ready';
+      void navigator.storage?.persist?.().catch(() => {});
+    }
+    await refresh();
+    void trySend();
+  }
+
+  async function refresh(): Promise<void> {
+    try {
+      const now = await send('GET', '/api/field', FieldPage);
+      connection.reached();
+      page.value = now;
+      state.value = 'ready';
+      await box.value?.putPage(now);
+    } catch (failure) {
+      const passing = failure instanceof RequestFailure && failure.mayPass;
+      if (passing) connection.missed();
+      if (failure instanceof RequestFailure && failure.problem?.status === 401) session.lost();
+      if (page.value === null) {
+        state.value = 'failed';
+        sentence.value = failureSentence(failure);
+      }
+    }
+  }
+
+  function put(changed: readonly BoxedEvent[]) {
+    const by = new Map(changed.map((one) => [one.event.id, one]));
+    const there = new Set(events.value.map(({ event }) => event.id));
+    events.value = [...events.value.map((one) => by.get(one.event.id) ?? one), ...changed.filter(({ event }) => !there.has(event.id))];
+  }
+
+  /** One lock for all tabs of this phone: what one sends, no other sends meanwhile. */
+  const alone = <T>(work: () => Promise<T>): Promise<T> => (navigator.locks ? navigator.locks.request(`banter-field-${boxKennel.value}`, work) : work());
+
+  let running = false;
+  async function trySend(): Promise<void> {
+    clearTimeout(timer);
+    if (running || !box.value || clockAsk.value) return;
+    running = true;
+    const opened = box.value;
+    sending.value = 'sending';
+    const outcome = await alone(() =>
+      sendBox(opened, (batch) => send('POST', '/api/field-log', FieldBatchKept, batch), { phone, now: () => Date.now(), heard: put }),
+    ).catch(() => ({ is: 'away' as const }));
+    running = false;
+    if (outcome.is === 'done') {
+      sending.value = 'still';
+      wait = FIRST_WAIT_MS;
+      connection.reached();
+      await forgetOld();
+      if (toSend(events.value).some(({ status }) => status === 'to-send')) void trySend();
+    } else if (outcome.is === 'clock') {
+      sending.value = 'still';
+      clockAsk.value = outcome.off;
+    } else if (outcome.is === 'signed-out') {
+      sending.value = 'signed-out';
+      session.lost();
+    } else {
+      sending.value = outcome.is;
+      if (outcome.is === 'failed') sentence.value = outcome.sentence;
+      else connection.missed();
+      timer = setTimeout(() => void trySend(), wait);
+      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+    }
+  }
+  addEventListener('online', () => void trySend());
+  document.addEventListener('visibilitychange', () => !document.hidden && void trySend());
+
+  async function forgetOld(): Promise<void> {
+    const old = Date.now() - KEPT_HERE_MS;
+    const active = new Set(sessions.value.filter(({ endedAt }) => endedAt === null).map(({ sessionId }) => sessionId));
+    const gone = events.value.filter(({ event, status }) => status === 'kept' && Date.parse(event.at) < old && !active.has(event.sessionId));
+    if (gone.length === 0) return;
+    const ids = new Set(gone.map(({ event }) => event.id));
+    events.value = events.value.filter(({ event }) => !ids.has(event.id));
+    await box.value?.remove([...ids]);
+  }
+
+  /** Writes down what happened now; answers its id. */
+  function tell(sessionId: string, told: FieldTold, { at = Date.now(), id = uuidv7() } = {}): string {
+    const seq = (events.value.at(-1)?.seq ?? 0) + 1;
+    const one: BoxedEvent = { seq, event: { ...told, id, sessionId, at: new Date(at).toISOString() } as NewFieldEvent, status: 'to-send', message: '' };
+    events.value = [...events.value, one];
+    void box.value?.put([one]).then((lies) => {
+      full.value = lies === 'kept' ? 'no' : lies;
+      void trySend();
+    });
+    return id;
+  }
+
+  /** Lets go of an event that the server refused, after somebody has read why. */
+  async function letGo(id: string): Promise<void> {
+    events.value = events.value.filter(({ event }) => event.id !== id);
+    await box.value?.remove([id]);
+  }
+
+  async function decideClock(phoneIsWrong: boolean): Promise<void> {
+    const off = clockAsk.value;
+    if (!off) return;
+    await box.value?.putClock({ aheadMs: phoneIsWrong ? off.aheadMs : 0, measuredMs: off.aheadMs });
+    clockAsk.value = null;
+    void trySend();
+  }
+
+  const told = computed(() => events.value.filter(({ status }) => status !== 'refused').map(({ event }) => event));
+  /** Sessions as this phone knows them, the latest first. */
+  const sessions = computed((): SessionStory[] => {
+    const all = told.value.map(fieldEventOf);
+    return [...new Set(all.map(({ sessionId }) => sessionId))]
+      .flatMap((id) => sessionStory(id, all) ?? [])
+      .filter(({ dogId }) => dogId !== null)
+      .sort((a, b) => b.begunAt - a.begunAt);
+  });
+  const eventsOf = (sessionId: string) => told.value.filter((event) => event.sessionId === sessionId);
+  const dogOf = (id: string | null): FieldDog | null => page.value?.dogs.find((dog) => dog.id === id) ?? null;
+  /** Sessions that others began and nobody ended, which this phone knows nothing of. */
+  const openElsewhere = computed((): FieldSession[] => {
+    const own = new Set(sessions.value.map(({ sessionId }) => sessionId));
+    return (page.value?.open ?? []).filter(({ id }) => !own.has(id));
+  });
+
+  return {
+    page,
+    state,
+    sentence,
+    sending,
+    clockAsk,
+    full,
+    events,
+    waiting: computed(() => toSend(events.value).length),
+    refused: computed(() => events.value.filter(({ status }) => status === 'refused')),
+    sessions,
+    openElsewhere,
+    eventsOf,
+    dogOf,
+    open,
+    refresh,
+    tell,
+    letGo,
+    decideClock,
+    trySend,
+    /** Follows a session that another phone began: its beginning is known here, and not told again. */
+    follow(one: FieldSession) {
+      const begin: BoxedEvent = {
+        seq: (events.value.at(-1)?.seq ?? 0) + 1,
+        event: {
+          event: 'begin',
+          id: uuidv7(),
+          sessionId: one.id,
+          at: one.begunAt,
+          dogId: one.dogId,
+          setting: one.settings[0]!,
+          handlerId: one.handlerId,
+          purpose: one.purpose,
+        },
+        status: 'kept',
+        message: '',
+      };
+      events.value = [...events.value, begin];
+      void box.value?.put([begin]);
+    },
+  };
+});

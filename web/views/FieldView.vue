@@ -1,0 +1,30 @@
+<script setup lang="ts">
+/** The field log: a session as it happens. Phone first, one tap a thing, kept on the phone at once, with or without a connection. */
+import { computed, onMounted } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import LoadFrame from '../parts/LoadFrame.vue';
+import { useFieldLog } from '../stores/field-log.ts';
+import BeginSession from './field/BeginSession.vue';
+import ClockAsk from './field/ClockAsk.vue';
+import RefusedList from './field/RefusedList.vue';
+import SendState from './field/SendState.vue';
+import SessionPad from './field/SessionPad.vue';
+
+const log = useFieldLog();
+const route = useRoute();
+const router = useRouter();
+onMounted(() => void log.open());
+
+const open = computed(() => log.sessions.find(({ sessionId }) => sessionId === route.query.session) ?? null);
+const enter = (sessionId: string | null) => void router.replace({ path: '/field', query: sessionId ? { session: sessionId } : {} });
+</script>
+
+<template>
+  <LoadFrame :state="log.state" :sentence="log.sentence" thing="the field log" @again="log.open()">
+    <ClockAsk v-if="log.clockAsk" :off="log.clockAsk" @decide="log.decideClock" />
+    <SessionPad v-if="open && log.dogOf(open.dogId)" :key="open.sessionId" :story="open" :dog="log.dogOf(open.dogId)!" @leave="enter(null)" />
+    <BeginSession v-else @enter="enter" />
+    <RefusedList v-if="log.refused.length > 0" :refused="log.refused" @let-go="log.letGo" />
+    <SendState />
+  </LoadFrame>
+</template>

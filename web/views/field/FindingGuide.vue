@@ -1,0 +1,120 @@
+<script setup lang="ts">
+/** Finding the level a dog notices: an up-down run with its rule shown, from the lowest, never to a ceiling or past a cap. */
+import type { FieldDevice } from '@banter/contract';
+import {
+  contractSpeaker,
+  ENOUGH_REVERSALS,
+  levelWords,
+  noticedBy,
+  PRESS_GUARD_TONES,
+  pressGuards,
+  STAIRCASE_RULE_WORDS,
+  STAIRCASE_RULES,
+  staircase,
+  WORKING_LEVEL_REASON_WORDS,
+  ladderRung,
+  wordReason,
+  type DogResponse,
+  type HouseRules,
+  type PressFacts,
+  type SessionStory,
+  type StaircaseRule,
+} from '@banter/core';
+import { z } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed } from 'vue';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import { usePressClock } from '../../field/press-clock.ts';
+import { stored } from '../../stores/stored.ts';
+import type { FieldTold } from '../../stores/field-log.ts';
+import GuardLines from './GuardLines.vue';
+import ResponseRow from './ResponseRow.vue';
+import StairDrawing from './StairDrawing.vue';
+
+const props = defineProps<{
+  device: FieldDevice;
+  facts: PressFacts;
+  story: SessionStory;
+  rules: HouseRules;
+  tell: (told: FieldTold, more?: { id?: string; at?: number }) => string;
+}>();
+const rule = stored('banter.stair-rule', z.enum(STAIRCASE_RULES), 'up-down');
+const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
+const answered = computed(() => pressed.value.filter(({ response }) => response !== null));
+const trials = computed(() => answered.value.map(({ level, response }) => ({ level, noticed: noticedBy(response!) })));
+const limits = computed(() => ({ scale: props.device.scale, below: props.facts.ceiling, atMost: props.facts.cap }));
+const stairs = computed(() => staircase(trials.value, { rule: rule.value, ...limits.value }));
+const open = computed(() => pressed.value.find(({ response }) => response === null) ?? null);
+const rung = computed(() =>
+  ladderRung(
+    answered.value.map(({ level, response, at }) => ({ level, response: response!, at })),
+    { scale: props.device.scale, ceiling: props.facts.ceiling, cap: props.facts.cap, rules: props.rules },
+  ),
+);
+/** More than usual is no question here: the run goes by its rule. Contact must have been felt before it begins. */
+const guards = computed(() => (stairs.value.next === null ? [] : pressGuards(stairs.value.next, { ...props.facts, usual: null })));
+const contactFirst = computed(() => props.facts.contactMade !== true);
+const barred = computed(() => contactFirst.value || guards.value.some(({ code }) => PRESS_GUARD_TONES[code] === 'stop'));
+const why = computed(() => {
+  const last = trials.value.at(-1);
+  if (!last) return 'From the lowest of its scale.';
+  if (last.noticed) return stairs.value.inARow > 0 ? `Once more at the same level: ${STAIRCASE_RULE_WORDS[rule.value].name}.` : 'A step down after a sign.';
+  return 'A step up after no sign.';
+});
+const clock = usePressClock();
+function press() {
+  if (stairs.value.next === null) return;
+  const id = uuidv7();
+  clock.begin(id);
+  props.tell(
+    {
+      event: 'press',
+      collarId: props.device.collarId,
+      level: stairs.value.next,
+      mode: props.device.modes.includes('momentary') ? 'momentary' : props.device.modes[0]!,
+    },
+    { id },
+  );
+}
+function respond(response: DogResponse) {
+  if (open.value) props.tell({ event: 'response', pressId: open.value.id, response, latencyMs: clock.latency(open.value.id) });
+}
+</script>
+
+<template>
+  <section class="sheet mt-3" aria-label="Level finding">
+    <h2>
+      <template v-if="stairs.over === 'turned-enough'">{{ ENOUGH_REVERSALS }} turns: that is a run.</template>
+      <template v-else-if="stairs.over === 'limit'">Stop here: contact first.</template>
+      <template v-else-if="contactFirst">Feel the contact first.</template>
+      <template v-else>Next: {{ levelWords(stairs.next!) }}</template>
+    </h2>
+    <p class="text-soft">
+      <template v-if="stairs.over === 'turned-enough'"
+        >Its turning levels average {{ levelWords(stairs.estimate!) }}. Another run on another day sharpens it.</template
+      >
+      <template v-else-if="stairs.over === 'limit'"
+        >The next step of the rule would reach the ceiling, the cap or the end of the scale. Look at contact, skin and place, battery, distraction.</template
+      >
+      <template v-else>{{ why }}</template>
+    </p>
+    <StairDrawing v-if="answered.length > 0" class="mt-3" :trials="trials" :reversals="stairs.reversals.length" :next="stairs.next" :scale="device.scale" />
+    <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" />
+    <ResponseRow v-if="open" :press="open" @respond="respond" />
+    <button v-else-if="stairs.next !== null && !barred" type="button" class="press press-main mt-3 min-h-20 w-full text-xl" @click="press">
+      Press {{ levelWords(stairs.next) }}
+    </button>
+    <p v-if="answered.length > 2" class="mt-3">{{ wordReason(WORKING_LEVEL_REASON_WORDS, rung.workingReason, contractSpeaker).text }}</p>
+    <ChoiceRow
+      v-if="answered.length === 0"
+      class="mt-4"
+      quiet
+      label="Rule"
+      :hint="STAIRCASE_RULE_WORDS[rule].says"
+      :model-value="rule"
+      :answers="STAIRCASE_RULES.map((one) => ({ value: one, label: STAIRCASE_RULE_WORDS[one].name }))"
+      @update:model-value="(value) => value && (rule = value as StaircaseRule)"
+    />
+    <p v-else class="mt-3 text-sm text-soft">Rule: {{ STAIRCASE_RULE_WORDS[rule].name }}. {{ STAIRCASE_RULE_WORDS[rule].says }}</p>
+  </section>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+/** What speaks against a press, before it is logged: the gravest first, with contact one tap away. */
+import { contractSpeaker, PRESS_GUARD_TONES, PRESS_GUARD_WORDS, wordReason, type PressGuard } from '@banter/core';
+import { computed } from 'vue';
+
+const props = defineProps<{ guards: readonly PressGuard[] }>();
+defineEmits<{ contact: [made: boolean]; more: [] }>();
+const lines = computed(() =>
+  props.guards.map((guard) => ({ code: guard.code, tone: PRESS_GUARD_TONES[guard.code], text: wordReason(PRESS_GUARD_WORDS, guard, contractSpeaker).text })),
+);
+</script>
+
+<template>
+  <ul v-if="lines.length > 0" class="mt-3 grid gap-1.5" aria-label="Before the press" aria-live="polite">
+    <li
+      v-for="line in lines"
+      :key="line.code"
+      class="rounded px-3 py-2"
+      :class="line.tone === 'stop' ? 'bg-stop-wash font-semibold text-stop' : 'bg-mind-wash text-mind'"
+    >
+      {{ line.text }}
+      <span v-if="line.code === 'contact-unknown' || line.code === 'contact-lost'" class="mt-1.5 flex flex-wrap gap-2">
+        <button type="button" class="press press-plain" @click="$emit('contact', true)">Felt: both touch</button>
+        <button v-if="line.code === 'contact-unknown'" type="button" class="press press-plain" @click="$emit('contact', false)">They do not touch</button>
+      </span>
+      <span v-if="line.code === 'more-than-usual'" class="mt-1.5 block">
+        <button type="button" class="press press-plain" @click="$emit('more')">Look why it needs more</button>
+      </span>
+    </li>
+  </ul>
+</template>

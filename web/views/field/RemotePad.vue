@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/**
+ * The remote on the screen: a stand-in that logs what the hand does. It opens at what this dog needs here and never moves to a
+ * higher level by itself; what speaks against a press stands above it.
+ */
+import type { FieldDevice } from '@banter/contract';
+import { levelWords, PRESS_GUARD_TONES, pressGuards, type DogResponse, type PressFacts, type SessionStory, type StimulationMode } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import type { FieldTold } from '../../stores/field-log.ts';
+import { usePressClock } from '../../field/press-clock.ts';
+import GuardLines from './GuardLines.vue';
+import NeedsMore from './NeedsMore.vue';
+import ResponseRow from './ResponseRow.vue';
+
+const props = defineProps<{
+  device: FieldDevice;
+  facts: PressFacts;
+  story: SessionStory;
+  setting: string;
+  settingName: string;
+  now: number;
+  tell: (told: FieldTold, more?: { id?: string; at?: number }) => string;
+}>();
+const scale = computed(() => props.device.scale);
+const usual = computed(() => props.device.usual[props.setting] ?? null);
+const mode = ref<StimulationMode>(props.device.modes[0]!);
+const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
+/** Where the hand left it; at first what is usual here, else the lowest. */
+const level = ref(pressed.value.at(-1)?.level ?? usual.value?.level ?? scale.value.min);
+const step = (steps: number) => {
+  const { min, max, step: one } = scale.value;
+  level.value = Math.round(Math.min(max, Math.max(min, level.value + steps * one)) * 1e6) / 1e6;
+};
+function type(text: string) {
+  const number = Number(text.replace(',', '.'));
+  if (text.trim() !== '' && Number.isFinite(number)) level.value = number;
+}
+const silent = computed(() => mode.value === 'tone' || mode.value === 'vibration');
+const guards = computed(() =>
+  pressGuards(level.value, props.facts).filter(({ code }) => !silent.value || !['off-scale', 'at-ceiling', 'above-cap', 'more-than-usual'].includes(code)),
+);
+const barred = computed(() => guards.value.some(({ code }) => PRESS_GUARD_TONES[code] === 'stop'));
+const offScale = computed(() => guards.value.some(({ code }) => code === 'off-scale'));
+const looking = ref(false);
+
+const clock = usePressClock();
+const last = computed(() => pressed.value.at(-1) ?? null);
+function press() {
+  const id = uuidv7();
+  clock.begin(id);
+  props.tell({ event: 'press', collarId: props.device.collarId, level: silent.value ? 0 : level.value, mode: mode.value }, { id });
+}
+function respond(response: DogResponse) {
+  if (last.value) props.tell({ event: 'response', pressId: last.value.id, response, latencyMs: clock.latency(last.value.id) });
+}
+</script>
+
+<template>
+  <section class="sheet mt-3" :aria-label="`Remote «${device.name}»`">
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h2>«{{ device.name }}»</h2>
+      <p class="text-sm text-soft">
+        <template v-if="usual">{{ usual.how === 'working' ? 'works' : 'last needed' }} at {{ levelWords(usual.level) }} here ({{ settingName }})</template>
+        <template v-else>not yet known in this setting</template>
+        <template v-if="device.cap !== null"> · cap {{ levelWords(device.cap) }}</template>
+        <template v-if="facts.ceiling !== null"> · {{ levelWords(facts.ceiling) }} was too much</template>
+      </p>
+    </div>
+    <div v-if="device.modes.length > 1" class="mt-2 flex flex-wrap gap-2" role="group" aria-label="What is pressed">
+      <button
+        v-for="one in device.modes"
+        :key="one"
+        type="button"
+        class="press"
+        :class="one === mode ? 'border-deep! bg-deep text-on-deep' : 'press-plain'"
+        :aria-pressed="one === mode"
+        @click="mode = one"
+      >
+        {{ one }}
+      </button>
+    </div>
+    <div v-if="!silent" class="mt-3 grid grid-cols-[4.5rem_minmax(0,1fr)_4.5rem] items-stretch gap-2">
+      <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step down" @click="step(-1)">−</button>
+      <label class="block">
+        <span class="sr-only">Level</span>
+        <input
+          class="field h-full text-center font-display text-4xl! font-bold"
+          inputmode="decimal"
+          :value="levelWords(level)"
+          :aria-invalid="offScale"
+          @change="type(($event.target as HTMLInputElement).value)"
+        />
+      </label>
+      <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step up" @click="step(1)">+</button>
+    </div>
+    <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" @more="looking = true" />
+    <NeedsMore
+      v-if="looking"
+      :device="device"
+      @found="(found) => (tell({ event: 'looked-into', collarId: device.collarId, found }), (looking = false))"
+      @close="looking = false"
+    />
+    <button v-if="!barred" type="button" class="press press-main mt-3 min-h-20 w-full text-xl" @click="press">
+      Press {{ silent ? mode : levelWords(level) }}
+    </button>
+    <button v-else-if="!offScale" type="button" class="press press-plain mt-3 min-h-14 w-full" @click="press">
+      It was pressed on the device: log {{ levelWords(level) }}
+    </button>
+    <ResponseRow v-if="last" :press="last" @respond="respond" />
+  </section>
+</template>

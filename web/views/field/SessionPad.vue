@@ -1,0 +1,138 @@
+<script setup lang="ts">
+/** A session as it runs: the remote, what the dog does, corrections, tension, rewards; each with one tap, each taken back with one. */
+import { pressFacts, type FieldDog } from '@banter/contract';
+import { houseRules, sessionTally, type SessionStory } from '@banter/core';
+import { computed, ref } from 'vue';
+import { useFieldLog, type FieldTold } from '../../stores/field-log.ts';
+import { useNow } from '../../stores/now.ts';
+import { useScreenKeys } from '../../stores/keys.ts';
+import { useSession } from '../../stores/session.ts';
+import { spanWords } from '../../field/span-words.ts';
+import CorrectionPad from './CorrectionPad.vue';
+import FindingGuide from './FindingGuide.vue';
+import LogTail from './LogTail.vue';
+import RemotePad from './RemotePad.vue';
+import SessionEnd from './SessionEnd.vue';
+import TensionBar from './TensionBar.vue';
+
+const props = defineProps<{ story: SessionStory; dog: FieldDog }>();
+const emit = defineEmits<{ leave: [] }>();
+const log = useFieldLog();
+const session = useSession();
+const { now } = useNow(1000);
+
+const rules = computed(() => houseRules(session.kennel!.rules));
+const events = computed(() => log.eventsOf(props.story.sessionId));
+const setting = computed(() => props.story.settings.at(-1) ?? '');
+const settingName = computed(() => log.page!.settings.find(({ id }) => id === setting.value)?.name ?? setting.value);
+const chosen = ref(props.dog.devices[0]?.collarId ?? null);
+const device = computed(() => props.dog.devices.find(({ collarId }) => collarId === chosen.value) ?? null);
+const facts = computed(() =>
+  device.value
+    ? pressFacts(props.dog, device.value, { setting: setting.value, now: now.value, timeZone: session.kennel!.timeZone, session: events.value })
+    : null,
+);
+const tally = computed(() => sessionTally(props.story));
+const lasted = computed(() => spanWords((props.story.endedAt ?? now.value) - props.story.begunAt));
+
+const tell = (told: FieldTold, more?: { id?: string; at?: number }) => log.tell(props.story.sessionId, told, more);
+/** The last tap that stands and can be taken back. */
+const lastTap = computed(() => props.story.events.filter(({ event }) => event !== 'begin').at(-1) ?? null);
+function undo() {
+  if (lastTap.value) tell({ event: 'void', eventId: lastTap.value.id });
+}
+const TAPS = [
+  { event: 'cue', label: 'Cue', key: 'c' },
+  { event: 'marker', label: 'Marker', key: 'm' },
+  { event: 'reward', label: 'Reward', key: 'r' },
+  { event: 'pushed-up', label: 'Collar pushed up', key: 'p' },
+] as const;
+const counts = computed(() => ({ cue: tally.value.cues, marker: tally.value.markers, reward: tally.value.rewards, 'pushed-up': tally.value.pushedUp }));
+useScreenKeys('Field log', [
+  ...TAPS.map(({ event, label, key }) => ({ key, does: label, run: () => void tell({ event }) })),
+  { key: 'z', does: 'Take the last tap back', run: undo },
+]);
+</script>
+
+<template>
+  <div class="max-w-[44rem]">
+    <header class="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <h1 class="text-[1.6rem]!">{{ dog.name }}</h1>
+      <p class="tabular-nums">{{ lasted }}</p>
+      <label class="ml-auto flex items-center gap-2">
+        <span class="sr-only">Where</span>
+        <select
+          class="field w-auto!"
+          :value="setting"
+          :disabled="story.endedAt !== null"
+          @change="tell({ event: 'setting', setting: ($event.target as HTMLSelectElement).value })"
+        >
+          <option v-for="one in log.page!.settings" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
+    </header>
+
+    <SessionEnd v-if="story.endedAt !== null" :tally="tally" :dog="dog" @again="emit('leave')" @undo="undo" />
+    <template v-else>
+      <div v-if="dog.devices.length > 1" class="mt-3 flex gap-2" role="group" aria-label="Device">
+        <button
+          v-for="one in dog.devices"
+          :key="one.collarId"
+          type="button"
+          class="press"
+          :class="one.collarId === chosen ? 'border-deep! bg-deep text-on-deep' : 'press-plain'"
+          :aria-pressed="one.collarId === chosen"
+          @click="chosen = one.collarId"
+        >
+          «{{ one.name }}»
+        </button>
+      </div>
+      <FindingGuide
+        v-if="story.purpose === 'finding' && device && facts"
+        :key="`finding ${device.collarId}`"
+        :device="device"
+        :facts="facts"
+        :story="story"
+        :rules="rules"
+        :tell="tell"
+      />
+      <RemotePad
+        v-else-if="device && facts"
+        :key="device.collarId"
+        :device="device"
+        :facts="facts"
+        :story="story"
+        :setting="setting"
+        :setting-name="settingName"
+        :now="now"
+        :tell="tell"
+      />
+      <section class="mt-4 grid grid-cols-2 gap-2" aria-label="What happened">
+        <button
+          v-for="one in TAPS"
+          :key="one.event"
+          type="button"
+          class="press press-plain min-h-16 justify-between! text-left"
+          @click="tell({ event: one.event })"
+        >
+          {{ one.label }}
+          <span class="text-soft tabular-nums" :aria-label="`${counts[one.event]} so far`">{{ counts[one.event] }}</span>
+        </button>
+      </section>
+      <CorrectionPad class="mt-4" :dog="dog" :directions="tally.directions" @correct="(direction) => tell({ event: 'correction', direction })" />
+      <TensionBar
+        class="mt-4"
+        :story="story"
+        :now="now"
+        :held-seconds="rules.heldSeconds"
+        @hold="tell({ event: 'hold' })"
+        @let-go="tell({ event: 'let-go' })"
+      />
+    </template>
+    <LogTail class="mt-5" :story="story" :can-undo="lastTap !== null" @undo="undo" @note="(text) => tell({ event: 'note', text })" />
+    <div v-if="story.endedAt === null" class="mt-6 flex flex-wrap gap-2">
+      <button type="button" class="press press-plain min-h-14" @click="tell({ event: 'end' })">End the session</button>
+      <button type="button" class="press press-quiet" @click="emit('leave')">Another dog meanwhile</button>
+    </div>
+  </div>
+</template>
