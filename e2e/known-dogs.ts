@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
+import { makeKennel } from './bench-hand.ts';
 
 /** This moment, as the interface takes it. */
 export const now = () => new Date().toISOString();
@@ -48,3 +49,48 @@ export async function tapedDog(page: Page, name: string, weightKg: number, tapes
 
 /** A grown dog measured all over, mm. */
 export const WHOLE: Taped = { high: 398, mid: 440, head: 472, muzzle: 240, stop: 290, 'muzzle-length': 96, 'coat-depth': 2 };
+
+export const PRONG_NUMBERS = { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 };
+export const REMOTE_NUMBERS = {
+  scaleMin: 1,
+  scaleMax: 100,
+  scaleStep: 1,
+  modes: ['momentary'],
+  massG: 92,
+  footprintMm: 62,
+  spacingMm: 37,
+  postsMm: [12, 16],
+  strapMinMm: 200,
+  strapMaxMm: 700,
+};
+
+/** A dog in a kennel of its own with a prong and a remote collar decided and found good on it. */
+export async function dressedDog(page: Page, name = 'Yarrow', neckLength = 168): Promise<string> {
+  await makeKennel(page);
+  const placeId = uuidv7();
+  await put(page, `/api/places/${placeId}`, {
+    name: 'Home field',
+    collars: { prong: 'allowed', remote: 'allowed' },
+    checkedBy: 'Robin',
+    checkedOn: now().slice(0, 10),
+    source: '',
+    retiredAt: null,
+  });
+  const dogId = await tapedDog(page, name, 29, { ...WHOLE, 'neck-length': neckLength } as never, placeId);
+  const collar = { metal: null, condition: 'sound', measuredOn: '2026-03-01', note: '', retiredAt: null };
+  const [prong, remote] = [uuidv7(), uuidv7()];
+  await put(page, `/api/collars/${prong}`, { ...collar, kind: 'prong', name: 'Hazel', metal: 'stainless', numbers: PRONG_NUMBERS });
+  await put(page, `/api/collars/${remote}`, { ...collar, kind: 'remote', name: 'Curlew', numbers: REMOTE_NUMBERS });
+  const split = { left: 6, right: 5 };
+  const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split, start: null, ring: 'live', ringPlace: 'nape' };
+  const planned = { dogId, placeId, note: '', at: now() };
+  const [prongPlan, remotePlan] = [uuidv7(), uuidv7()];
+  await put(page, `/api/plans/${prongPlan}`, { ...planned, collarId: prong, kind: 'prong', choices });
+  const on = { strapMm: 437, postMm: 12, clock: 3 };
+  await put(page, `/api/plans/${remotePlan}`, { ...planned, collarId: remote, kind: 'remote', choices: { options: { placement: 'upper-half' }, on } });
+  const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId, planId: prongPlan, kind: 'prong', on: split, answers, note: '', at: now() });
+  const felt = { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'clear' };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId, planId: remotePlan, kind: 'remote', on, answers: felt, note: '', at: now() });
+  return dogId;
+}

@@ -1,4 +1,4 @@
-import type { FieldBatchKept} from '@banter/contract';
+import type { FieldBatchKept } from '@banter/contract';
 import { ClockOff, MOST_FIELD_EVENTS, CLOCK_OFF_MS, type FieldBatch } from '@banter/contract';
 import { RequestFailure } from '../api/failure.ts';
 import type { BoxedEvent, ClockDecision, FieldBox } from './field-box.ts';

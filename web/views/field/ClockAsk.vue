@@ -14,7 +14,7 @@ const time = (at: string) =>
     dateStyle: Math.abs(props.off.aheadMs) > 20 * 3_600_000 ? 'medium' : undefined,
     timeZone: session.kennel!.timeZone,
   }).format(new Date(at));
-const by = computed(() => `${speakHours(Math.abs(props.off.aheadMs) / 3_600_000)} ${props.off.aheadMs > 0 ? 'ahead of' : 'behind'}`);
+const by = computed(() => `${speakHours(Math.round(Math.abs(props.off.aheadMs) / 60_000) / 60)} ${props.off.aheadMs > 0 ? 'ahead of' : 'behind'}`);
 </script>
 
 <template>

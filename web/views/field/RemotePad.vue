@@ -6,7 +6,7 @@
 import type { FieldDevice } from '@banter/contract';
 import { levelWords, PRESS_GUARD_TONES, pressGuards, type DogResponse, type PressFacts, type SessionStory, type StimulationMode } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { FieldTold } from '../../stores/field-log.ts';
 import { usePressClock } from '../../field/press-clock.ts';
 import GuardLines from './GuardLines.vue';
@@ -32,9 +32,13 @@ const step = (steps: number) => {
   const { min, max, step: one } = scale.value;
   level.value = Math.round(Math.min(max, Math.max(min, level.value + steps * one)) * 1e6) / 1e6;
 };
-function type(text: string) {
-  const number = Number(text.replace(',', '.'));
-  if (text.trim() !== '' && Number.isFinite(number)) level.value = number;
+/** What stands in the field while somebody types; the clock of the session draws this screen anew every second. */
+const typed = ref(levelWords(level.value));
+watch(level, (now) => (typed.value = levelWords(now)));
+function settle() {
+  const number = Number(typed.value.replace(',', '.'));
+  if (typed.value.trim() !== '' && Number.isFinite(number)) level.value = number;
+  else typed.value = levelWords(level.value);
 }
 const silent = computed(() => mode.value === 'tone' || mode.value === 'vibration');
 const guards = computed(() =>
@@ -86,10 +90,10 @@ function respond(response: DogResponse) {
         <span class="sr-only">Level</span>
         <input
           class="field h-full text-center font-display text-4xl! font-bold"
+          v-model="typed"
           inputmode="decimal"
-          :value="levelWords(level)"
           :aria-invalid="offScale"
-          @change="type(($event.target as HTMLInputElement).value)"
+          @change="settle"
         />
       </label>
       <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step up" @click="step(1)">+</button>

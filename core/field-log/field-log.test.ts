@@ -1,0 +1,273 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  askWhetherEnded,
+  ceilingOf,
+  contractSpeaker,
+  correctionsPerTenMinutes,
+  houseRules,
+  ladderRung,
+  neededDrift,
+  overlapping,
+  PRESS_GUARD_TONES,
+  PRESS_GUARD_WORDS,
+  pressGuards,
+  rewardsPerCorrection,
+  sessionStory,
+  sessionTally,
+  tensionShare,
+  wordReason,
+  type DogResponse,
+  type FieldEvent,
+  type FindingTrial,
+  type PressFacts,
+} from '../index.ts';
+
+const S = 'session';
+const T0 = Date.UTC(2026, 4, 4, 9);
+const MINUTE = 60_000;
+let ids = 0;
+const event = (seconds: number, own: object): FieldEvent => {
+  ids += 1;
+  return { id: `e${String(ids).padStart(5, '0')}`, sessionId: S, at: T0 + seconds * 1000, ...own } as FieldEvent;
+};
+const begin = event(0, { event: 'begin', dogId: 'dog', setting: 'yard', handlerId: 'me', purpose: 'work' });
+const press = (seconds: number, level: number, own: object = {}) => event(seconds, { event: 'press', collarId: 'c', level, mode: 'momentary', ...own });
+const respond = (seconds: number, to: FieldEvent, response: DogResponse, latencyMs: number | null = null) =>
+  event(seconds, { event: 'response', pressId: to.id, response, latencyMs });
+const story = (...events: FieldEvent[]) => sessionStory(S, [begin, ...events])!;
+
+describe('a session out of its events', () => {
+  const [one, two] = [press(10, 5), press(20, 7)];
+  const told = [
+    begin,
+    one,
+    respond(11, one, 'small', 800),
+    event(15, { event: 'setting', setting: 'street' }),
+    two,
+    respond(22, two, 'did', 1200),
+    event(600, { event: 'end' }),
+  ];
+
+  it('is the same in whatever order and however often they come', () => {
+    const expected = sessionStory(S, told);
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...told, ...told], { minLength: told.length * 2 }), (shuffled) => {
+        expect(sessionStory(S, shuffled)).toEqual(expected);
+      }),
+    );
+  });
+  it('a press is of the setting that held then; the last response to it counts', () => {
+    const { presses, settings } = sessionStory(S, [...told, respond(30, one, 'none')])!;
+    expect(settings).toEqual(['yard', 'street']);
+    expect(presses).toMatchObject([
+      { level: 5, setting: 'yard', response: 'none', latencyMs: null },
+      { level: 7, setting: 'street', response: 'did', latencyMs: 1200 },
+    ]);
+  });
+  it('what was taken back does not count; an end that was taken back leaves it running', () => {
+    const end = told.at(-1)!;
+    const running = sessionStory(S, [...told, event(601, { event: 'void', eventId: end.id })])!;
+    expect(running.endedAt).toBeNull();
+    expect(sessionTally(sessionStory(S, [...told, event(12, { event: 'void', eventId: one.id })])!).presses).toBe(1);
+  });
+  it('lasted until the last thing another phone told', () => {
+    expect(sessionStory(S, [...told, event(660, { event: 'reward' })])!.endedAt).toBe(T0 + 660_000);
+  });
+  it('is asked about two hours after the last thing, never ended by itself', () => {
+    const open = story(one);
+    expect(askWhetherEnded(open, T0 + 10_000 + 2 * 3_600_000 - 1, houseRules())).toBe(false);
+    expect(askWhetherEnded(open, T0 + 10_000 + 2 * 3_600_000, houseRules())).toBe(true);
+    expect(open.endedAt).toBeNull();
+  });
+  it('overlaps another of the same dog only where their times meet', () => {
+    const other = { ...story(one), sessionId: 'other' };
+    expect(overlapping(story(one), other)).toBe(true);
+    expect(overlapping(story(one), { ...other, begunAt: T0 + 11_000, lastAt: T0 + 20_000 })).toBe(false);
+    expect(overlapping(story(one), { ...other, dogId: 'another' })).toBe(false);
+  });
+});
+
+describe('what a session comes to', () => {
+  it('corrections in ten minutes, tension, rewards: by hand', () => {
+    const tally = sessionTally(
+      story(
+        event(60, { event: 'correction', direction: 'back' }),
+        event(61, { event: 'correction', direction: 'back' }),
+        event(62, { event: 'correction', direction: 'in' }),
+        event(100, { event: 'hold' }),
+        event(105, { event: 'hold' }),
+        event(130, { event: 'let-go' }),
+        event(200, { event: 'let-go' }),
+        event(290, { event: 'hold' }),
+        ...Array.from({ length: 9 }, (_x, i) => event(210 + i, { event: 'reward' })),
+        event(300, { event: 'end' }),
+      ),
+    );
+    // Five minutes; tight from 100 to 130 and from 290 to the end.
+    expect(tally).toMatchObject({ lastedMs: 5 * MINUTE, corrections: 3, heldMs: 40_000, longestHoldMs: 30_000, rewards: 9 });
+    expect(tally.directions).toEqual({ back: 2, in: 1, forward: 0, up: 0, down: 0, across: 0 });
+    expect(correctionsPerTenMinutes(tally)).toBe(6);
+    expect(rewardsPerCorrection(tally)).toBe(3);
+    expect(tensionShare(tally)).toBeCloseTo(40 / 300, 12);
+    expect(correctionsPerTenMinutes({ corrections: 0, lastedMs: 0 })).toBeNull();
+    expect(rewardsPerCorrection({ rewards: 3, corrections: 0 })).toBeNull();
+  });
+  it('the level needed is the median of what drew a sign; a miss and too much are no need; a tone is no level', () => {
+    const presses = [press(1, 4), press(2, 6), press(3, 8), press(4, 30), press(5, 0, { mode: 'tone' })];
+    const said: DogResponse[] = ['none', 'small', 'did', 'too-much', 'did'];
+    const tally = sessionTally(story(...presses, ...presses.map((one, i) => respond(10 + i, one, said[i]!))));
+    expect(tally.needed).toEqual([{ collarId: 'c', setting: 'yard', level: 7, presses: 2 }]);
+    expect(tally.tooMuch).toEqual([{ collarId: 'c', level: 30 }]);
+    expect(tally.responses).toEqual({ none: 1, small: 1, did: 2, 'too-much': 1 });
+  });
+});
+
+const known: PressFacts = {
+  scale: { min: 1, max: 60, step: 1 },
+  ceiling: null,
+  cap: null,
+  usual: null,
+  worn: true,
+  contactMade: true,
+  triedToday: true,
+  hoursInPlace: 1,
+  moveByHours: 6,
+  skin: null,
+  percent: 80,
+  lockedOut: false,
+};
+const codes = (level: number, more: Partial<PressFacts>) => pressGuards(level, { ...known, ...more }).map(({ code }) => code);
+
+describe('what speaks against a press', () => {
+  it.each([
+    [5, {}, []],
+    [5, { ceiling: 6 }, []],
+    [6, { ceiling: 6 }, ['at-ceiling']],
+    [6, { cap: 6 }, []],
+    [7, { cap: 6 }, ['above-cap']],
+    [5, { contactMade: null }, ['contact-unknown']],
+    [5, { contactMade: false }, ['contact-lost']],
+    [5, { worn: false }, ['not-worn']],
+    [5, { triedToday: false }, ['not-tried']],
+    [5, { hoursInPlace: 5.99 }, []],
+    [5, { hoursInPlace: 6 }, ['wear-over']],
+    [5, { skin: { clock: 3, grade: 2 } }, ['skin-off']],
+    [5, { skin: { clock: 3, grade: 1 } }, ['place-pink']],
+    [5, { usual: 5 }, []],
+    [6, { usual: 5 }, ['more-than-usual']],
+    [61, {}, ['off-scale']],
+    [0.5, {}, ['off-scale']],
+    [5.5, {}, ['off-scale']],
+    [Number.NaN, {}, ['off-scale']],
+    [5, { percent: 0 }, ['battery-flat']],
+    [5, { lockedOut: true }, ['locked-out']],
+  ] as const)('level %s with %j: %j', (level, more, expected) => {
+    expect(codes(level, more as Partial<PressFacts>)).toEqual(expected);
+  });
+  it('tenths of a scale are on it in spite of floating point', () => {
+    expect(codes(0.3, { scale: { min: 0.1, max: 3, step: 0.1 } })).toEqual([]);
+  });
+  it('no sentence names a level above the one pressed, nor asks for one', () => {
+    const facts: PressFacts = {
+      ...known,
+      ceiling: 9,
+      cap: 8,
+      usual: 5,
+      worn: false,
+      contactMade: null,
+      triedToday: false,
+      hoursInPlace: 9,
+      skin: { clock: 3, grade: 1 },
+      percent: 0,
+      lockedOut: true,
+    };
+    for (const guard of pressGuards(12, facts)) {
+      const { text } = wordReason(PRESS_GUARD_WORDS, guard, contractSpeaker);
+      expect(text).not.toMatch(/higher|turn (it )?up|increase|raise/i);
+      if (['at-ceiling', 'above-cap', 'more-than-usual'].includes(guard.code))
+        for (const [n] of text.matchAll(/\d+/g)) expect(Number(n)).toBeLessThanOrEqual(12);
+    }
+    expect(new Set(Object.values(PRESS_GUARD_TONES))).toEqual(new Set(['stop', 'mind']));
+  });
+});
+
+describe('the dog’s ladder', () => {
+  const rules = houseRules();
+  const scale = { min: 1, max: 60, step: 1 };
+  const trials = (level: number, noticed: number, missed: number): FindingTrial[] => [
+    ...Array.from({ length: noticed }, () => ({ level, response: 'small' as const, at: 0 })),
+    ...Array.from({ length: missed }, () => ({ level, response: 'none' as const, at: 0 })),
+  ];
+  /** 1 of 4 at 8, 3 of 4 at 12, even at 10: half at 10, 75 % at exactly 12 by symmetry of the logistic curve. */
+  const some = [...trials(8, 4, 12), ...trials(10, 8, 8), ...trials(12, 12, 4)];
+
+  it('working level: the lowest of the scale that is noticed with the house’s chance', () => {
+    const rung = ladderRung(some, { scale, ceiling: null, cap: null, rules });
+    expect(rung.threshold.level).toBeCloseTo(10, 6);
+    expect(rung.working).toBe(12);
+    expect(ladderRung(some, { scale: { min: 0, max: 60, step: 5 }, ceiling: null, cap: null, rules }).working).toBe(15);
+    expect(ladderRung(some, { scale, ceiling: null, cap: null, rules: houseRules({ workingChance: 0.5 }) }).working).toBe(10);
+  });
+  it('never at or above a ceiling, above a cap, or off the scale', () => {
+    expect(ladderRung(some, { scale, ceiling: 12, cap: null, rules })).toMatchObject({ working: null, workingReason: { code: 'working-at-ceiling' } });
+    expect(ladderRung(some, { scale, ceiling: 13, cap: null, rules }).working).toBe(12);
+    expect(ladderRung(some, { scale, ceiling: null, cap: 11, rules })).toMatchObject({ working: null, workingReason: { code: 'working-above-cap' } });
+    expect(ladderRung(some, { scale: { ...scale, max: 11 }, ceiling: null, cap: null, rules })).toMatchObject({
+      working: null,
+      workingReason: { code: 'working-off-scale' },
+    });
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ level: fc.integer({ min: 1, max: 15 }), response: fc.constantFrom('none', 'small', 'did', 'too-much'), at: fc.constant(0) }), {
+          maxLength: 30,
+        }),
+        fc.option(fc.integer({ min: 1, max: 15 })),
+        (runs, cap) => {
+          const ceiling = ceilingOf(runs);
+          const { working, wanted, workingReason } = ladderRung(runs, { scale: { min: 1, max: 15, step: 1 }, ceiling, cap, rules });
+          if (working !== null && ceiling !== null) expect(working).toBeLessThan(ceiling);
+          if (working !== null && cap !== null) expect(working).toBeLessThanOrEqual(cap);
+          if (workingReason.code === 'lowest-noticed' && ceiling !== null) expect(workingReason.level).toBeLessThan(ceiling);
+          for (const level of wanted?.at ?? []) expect(runs.some((run) => run.response !== 'none' && run.level >= level)).toBe(true);
+        },
+      ),
+    );
+  });
+  it('one trial, none, all noticed: no level, and what to do', () => {
+    expect(ladderRung([], { scale, ceiling: null, cap: null, rules })).toMatchObject({ working: null, workingReason: { code: 'no-curve' } });
+    expect(ladderRung(trials(5, 1, 0), { scale, ceiling: null, cap: null, rules })).toMatchObject({
+      working: null,
+      workingReason: { code: 'lowest-noticed', level: 5 },
+    });
+    expect(ladderRung(trials(5, 1, 0), { scale, ceiling: 5, cap: null, rules }).workingReason.code).toBe('no-curve');
+    expect(ladderRung(trials(5, 0, 3), { scale, ceiling: null, cap: null, rules }).threshold.reasons[0]!.code).toBe('none-noticed');
+  });
+});
+
+describe('the level needed, session by session', () => {
+  const rules = houseRules();
+  const DAY = 86_400_000;
+  const sessions = (levels: number[]) => levels.map((level, day) => ({ sessionId: `s${day}`, at: T0 + day * DAY, level }));
+  const steady = [12, 13, 12, 12, 11, 12, 13, 12];
+
+  it('says nothing until it is known what is usual', () => {
+    expect(neededDrift(sessions(steady.slice(0, 5)), 1, rules)).toMatchObject({ wants: 3, alarm: null, charts: null });
+    expect(neededDrift(sessions(steady), 1, rules)).toMatchObject({ wants: 0, alarm: null });
+  });
+  it('a dog whose contact fails on a day: an alarm soon after, dated to that day, by how much', () => {
+    const { alarm, baseline } = neededDrift(sessions([...steady, 12, 12, 18, 19, 18, 18]), 1, rules);
+    expect(baseline!.mean).toBeCloseTo(97 / 8, 12);
+    expect(alarm).toMatchObject({ side: 'high', sinceAt: T0 + 10 * DAY, firstAt: T0 + 10 * DAY });
+    expect(alarm!.by).toBeCloseTo(18.25 - 97 / 8, 9);
+  });
+  it('what came back is past; a fall is told as one', () => {
+    expect(neededDrift(sessions([...steady, 18, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12]), 1, rules).alarm).toBeNull();
+    expect(neededDrift(sessions([...steady, 6, 6, 6]), 1, rules).alarm).toMatchObject({ side: 'low' });
+  });
+  it('a dog that needs the very same each time still scatters by a step’s rounding', () => {
+    const same = neededDrift(sessions([...Array<number>(8).fill(10), 10, 10, 10]), 1, rules);
+    expect(same.baseline!.sd).toBeCloseTo(1 / Math.sqrt(12), 12);
+    expect(same.alarm).toBeNull();
+  });
+});
