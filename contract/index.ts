@@ -68,6 +68,7 @@ export {
 } from './records/field-log.ts';
 export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
 export { pressFacts } from './field/press-facts.ts';
+export { dogLevels, settingsOf, type DeviceLevels, type SettingLevels } from './levels/dog-levels.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';

@@ -4,6 +4,8 @@ import { Collar } from './collar.ts';
 import { Instant, RecordId } from './common.ts';
 import { Dog } from './dog.ts';
 import { FieldSession, LevelCap } from './field-log.ts';
+import { FitCheck } from './fit-check.ts';
+import { Plan } from './plan.ts';
 import { Taping } from './taping.ts';
 
 const At = z.object({ collarId: RecordId, at: Instant });
@@ -12,6 +14,7 @@ const At = z.object({ collarId: RecordId, at: Instant });
 export const LevelsPage = z.object({
   dog: Dog,
   girths: z.array(Taping),
+  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable() })),
   /** The electronic collars it has been fitted with or pressed by. */
   collars: z.array(Collar),
   /** Its sessions of the last two years, oldest first. */

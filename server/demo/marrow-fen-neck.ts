@@ -1,6 +1,8 @@
 import { type DressingFacts, type NewEvent, type NewSkinLook } from '@banter/contract';
 import { collarParts, rigOfTemplate, RIG_TEMPLATES, type FittedRigPart, type WearState } from '@banter/core';
 
+import { CONTACT_FAILS_DAYS_AGO } from './marrow-fen-field.ts';
+
 /** How a dog of the story is dressed. Everything here is invented. */
 export type ToldDressing = { dog: string; dressing: DressingFacts };
 
@@ -133,7 +135,8 @@ export function toldWears(
     device(days, -30, days === 9);
     tell(days, 0, { event: 'put-on', ...on, collarId: ids.hazel });
     tell(days, 1, { event: 'put-on', ...on, collarId: ids.curlew, clock });
-    tell(days, 3, { event: 'contact', collarId: ids.curlew, made: true });
+    // Of late nobody has felt; see Levels.
+    if (days > CONTACT_FAILS_DAYS_AGO + 1) tell(days, 3, { event: 'contact', collarId: ids.curlew, made: true });
     const long = days % 5 === 0;
     if (days === 12) {
       state(days, 70, ids.hazel, 'crated');

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { FIRST_SETTINGS, NewFitCheck, NewPlan, NewScreening, NewTaping, type DogFacts, type NewLinkMove } from '@banter/contract';
 import { SCREEN_ITEM_IDS } from '@banter/core';
 import { randomLcg, randomNormal } from 'd3-random';
@@ -8,6 +9,7 @@ import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { FieldEventEntity } from '../data/entities/field-log.ts';
 import { EventEntity } from '../data/entities/event.ts';
 import { ScreeningEntity } from '../data/entities/screening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
@@ -16,6 +18,7 @@ import { collarKindOfRecord } from '../services/collars.ts';
 import { dogKind } from '../services/dogs.ts';
 import { dressingKind } from '../services/dressings.ts';
 import { tellEvents } from '../services/events.ts';
+import { keepFieldEvents } from '../services/field-log.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
@@ -27,6 +30,7 @@ import { screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
+import { MARROW_FEN_SETTINGS, toldSessions } from './marrow-fen-field.ts';
 import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
@@ -53,6 +57,8 @@ function generator(now: Date) {
     ago: (days: number, minutes = 0) => new Date(today.getTime() - days * DAY_MS + 9 * 3_600_000 + minutes * 60_000),
     id: (at: Date) =>
       uuidv7({ msecs: at.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)), seq: Math.floor(random() * 2 ** 31) }),
+    chance: () => random(),
+    normal: () => Math.max(-2, Math.min(2, normal())),
     reading: (girthMm: number, noiseMm: number) => Math.round(girthMm + Math.max(-2, Math.min(2, normal())) * noiseMm),
   };
 }
@@ -86,6 +92,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     massUnit: 'kg',
     timeZone: KENNEL_ZONE,
     ...FIRST_SETTINGS,
+    moreSettings: MARROW_FEN_SETTINGS,
     demo: true,
     createdAt: founded,
   });
@@ -256,6 +263,24 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   const wears = toldWears({ bramble, moss, nutmeg, hazel, curlew, longAlder, willow }, make, now);
   await tellEvents(scopes[0]!, wears, { source: 'hand', bridgeId: null }, false);
   await manager.query(`UPDATE \`${EventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
+  const field = toldSessions(
+    {
+      dogs: { bramble, moss, nutmeg, wick: dogIds.get('wick')!, hale: dogIds.get('hale')! },
+      curlew,
+      staff: scopes.map(({ personId }) => personId),
+    },
+    make,
+  );
+  for (const [by, sessions] of group(field, (one) => one.by)) {
+    const results = await keepFieldEvents(
+      scopes[by]!,
+      { phone: `phone of ${STAFF[by]}`, sentAt: now.toISOString(), clock: null, events: sessions.flatMap(({ events }) => events) },
+      now.getTime(),
+    );
+    const odd = results.find(({ status }) => status !== 'kept');
+    if (odd) throw new Error(`the demo kennel’s sessions cannot be told: ${odd.message}`);
+  }
+  await manager.query(`UPDATE \`${FieldEventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
   await putVersioned(
     scopes[1]!,
     wantKind,

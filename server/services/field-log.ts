@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
 import {
   CLOCK_OFF_MS,
@@ -127,24 +128,24 @@ async function retell(scope: KennelScope, sessionIds: readonly string[]): Promis
   if (sessionIds.length === 0) return;
   const rows = await scope.all(FieldEventEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC', id: 'ASC' });
   const before = new Map((await scope.all(PressEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC' })).map((row) => [row.id, row]));
+  const told = group(rows, (row) => row.sessionId);
+  const sessions: Omit<FieldSessionRow, 'kennelId'>[] = [];
   const changed: Omit<PressRow, 'kennelId'>[] = [];
   for (const sessionId of sessionIds) {
-    const story = sessionStory(sessionId, rows.map((row) => fieldEventOf(standsOf(row)))); // prettier-ignore
+    const story = sessionStory(sessionId, (told.get(sessionId) ?? []).map((row) => fieldEventOf(standsOf(row)))); // prettier-ignore
     if (!story?.dogId || !story.handlerId) continue;
     const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
-    await scope.putMany(FieldSessionEntity, [
-      {
-        id: sessionId,
-        dogId,
-        handlerId,
-        purpose,
-        settings,
-        begunAt: new Date(begunAt),
-        endedAt: endedAt === null ? null : new Date(endedAt),
-        lastAt: new Date(lastAt),
-        tally: sessionTally(story),
-      },
-    ]);
+    sessions.push({
+      id: sessionId,
+      dogId,
+      handlerId,
+      purpose,
+      settings,
+      begunAt: new Date(begunAt),
+      endedAt: endedAt === null ? null : new Date(endedAt),
+      lastAt: new Date(lastAt),
+      tally: sessionTally(story),
+    });
     for (const { id, at, collarId, level, mode, setting, response, latencyMs } of story.presses) {
       const row = { id, sessionId, dogId, collarId, setting, purpose, level, mode, response, latencyMs, at: new Date(at) };
       const { kennelId: _kennel, ...was } = before.get(id) ?? { kennelId: '' };
@@ -152,6 +153,7 @@ async function retell(scope: KennelScope, sessionIds: readonly string[]): Promis
       before.delete(id);
     }
   }
+  await scope.putMany(FieldSessionEntity, sessions);
   await scope.putMany(PressEntity, changed);
   await scope.removeMany(PressEntity, [...before.keys()]);
 }
@@ -167,7 +169,8 @@ function feltContact(
   return target?.event === 'contact' ? { ...told, event: 'void', dogId, collarId: target.collarId, eventId: String(data.eventId), data: {} } : null;
 }
 
-async function keepIn(scope: KennelScope, batch: FieldBatch, now: number): Promise<FieldResult[]> {
+/** Keeps the events of a batch in the caller’s transaction. */
+export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now: number): Promise<FieldResult[]> {
   const { told, elsewhere, known, around } = await surroundings(scope, batch, now);
   const aheadMs = batch.clock?.aheadMs ?? 0;
   const fresh: Omit<FieldEventRow, 'kennelId'>[] = [];
@@ -211,7 +214,7 @@ export async function keepFieldBatch(scope: KennelScope, batch: FieldBatch, now:
   const aheadMs = Date.parse(batch.sentAt) - now.getTime();
   if (batch.clock === null && Math.abs(aheadMs) > CLOCK_OFF_MS)
     throw new Failure('clock-off', { current: { phoneAt: batch.sentAt, serverAt: now.toISOString(), aheadMs } });
-  const results = await scope.inOneAsItStands((within) => keepIn(within, batch, now.getTime()));
+  const results = await scope.inOneAsItStands((within) => keepFieldEvents(within, batch, now.getTime()));
   return { results, serverAt: now.toISOString() };
 }
 

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import {
   dressedWears,
   ElectronicNumbersShape,
@@ -32,17 +33,11 @@ const OPEN_DAYS = 14;
 const NEEDED_SESSIONS = 3;
 
 const iso = (ms: number) => new Date(ms).toISOString();
-const groupBy = <One>(rows: readonly One[], key: (row: One) => string) => {
-  const groups = new Map<string, One[]>();
-  for (const row of rows) groups.set(key(row), [...(groups.get(key(row)) ?? []), row]);
-  return groups;
-};
-
 /** What is usual by setting: the working level where a curve gives one, else what the last sessions needed. */
 async function usualLevels(scope: KennelScope, since: Date) {
   const findings = await scope.all(PressEntity, { purpose: 'finding', at: MoreThanOrEqual(since) }, { at: 'ASC' });
   const sessions = await scope.all(FieldSessionEntity, { begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC' });
-  const trials = groupBy(
+  const trials = group(
     findings.filter(({ response }) => response !== null),
     ({ dogId, collarId }) => `${dogId} ${collarId}`,
   );
@@ -60,7 +55,7 @@ async function usualLevels(scope: KennelScope, since: Date) {
     for (const [setting, levels] of needed.get(`${dogId} ${collarId}`) ?? []) {
       usual[setting] = { level: [...levels].sort((a, b) => a - b)[Math.floor((levels.length - 1) / 2)]!, how: 'needed' };
     }
-    for (const [setting, rows] of groupBy(trials.get(`${dogId} ${collarId}`) ?? [], (row) => row.setting)) {
+    for (const [setting, rows] of group(trials.get(`${dogId} ${collarId}`) ?? [], (row) => row.setting)) {
       const own = rows.map(({ level, response, at }): FindingTrial => ({ level, response: response!, at: at.getTime() }));
       const { working } = ladderRung(own, limits);
       if (working !== null) usual[setting] = { level: working, how: 'working' };

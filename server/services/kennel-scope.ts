@@ -14,6 +14,11 @@ import { Failure } from './failure.ts';
 /** How often a transaction that the database undid for another's sake is done in all. */
 const MOST_TRIES = 5;
 
+/** Rows that go into one statement, which has a longest length. */
+const AT_ONCE = 400;
+const parts = <Row>(rows: readonly Row[]): Row[][] =>
+  Array.from({ length: Math.ceil(rows.length / AT_ONCE) }, (_none, part) => rows.slice(part * AT_ONCE, (part + 1) * AT_ONCE));
+
 type OfKennel = { id: string; kennelId: string };
 
 /**
@@ -138,13 +143,14 @@ export class KennelScope {
   }
 
   async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
-    if (rows.length > 0) await this.manager.insert(entity, rows.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
+    for (const part of parts(rows))
+      await this.manager.insert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
   }
 
   /** Makes rows that are worked out from others what they now are. */
   async putMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
-    if (rows.length > 0)
-      await this.manager.upsert(entity, rows.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[], ['id']);
+    for (const part of parts(rows))
+      await this.manager.upsert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[], ['id']);
   }
 
   /** Takes rows away that are worked out from others and no longer follow from them. */

@@ -1,14 +1,19 @@
-import type { LevelCap, LevelsPage, NewLevelCap, PressBin, PressesAsked, PressesPage } from '@banter/contract';
+import { currentFits, type LevelCap, type LevelsPage, type NewLevelCap, type PressBin, type PressesAsked, type PressesPage } from '@banter/contract';
 import type { DogResponse } from '@banter/core';
 import { Between, In, MoreThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
+import { EndingEntity } from '../data/entities/ending.ts';
+import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type LevelCapRow } from '../data/entities/field-log.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
+import { endingKind } from './endings.ts';
+import { fitCheckKind } from './fit-checks.ts';
+import { planKind } from './plans.ts';
 import { badField } from './failure.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -79,9 +84,13 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
   ]);
   const collarIds = [...new Set([...plans.map(({ collarId }) => collarId), ...presses.map(({ collarId }) => collarId)])];
   const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => kind === 'remote' || kind === 'fence');
+  const checks = await scope.all(FitCheckEntity, { dogId }, { at: 'ASC' });
+  const endings = await scope.all(EndingEntity, { dogId }, { at: 'ASC' });
+  const fits = currentFits(await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks), await endingKind.toAnswers(scope, endings));
   return {
     dog: dogAnswer(dog),
     girths: await tapingKind.toAnswers(scope, tapings),
+    fits: fits.map(({ plan, check }) => ({ plan, check })),
     collars: collars.map(collarAnswer),
     sessions: await sessionAnswers(scope, sessions),
     caps: await keptAnswers(scope, caps),

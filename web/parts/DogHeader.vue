@@ -42,6 +42,7 @@ const tabs = [
   { name: 'check', label: 'Check', key: 'c' },
   { name: 'neck', label: 'Neck', key: 'n' },
   { name: 'door', label: 'Door', key: 'g' },
+  { name: 'levels', label: 'Levels', key: 'v' },
 ];
 useScreenKeys(
   'This dog',

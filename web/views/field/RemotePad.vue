@@ -89,8 +89,8 @@ function respond(response: DogResponse) {
       <label class="block">
         <span class="sr-only">Level</span>
         <input
-          class="field h-full text-center font-display text-4xl! font-bold"
           v-model="typed"
+          class="field h-full text-center font-display text-4xl! font-bold"
           inputmode="decimal"
           :aria-invalid="offScale"
           @change="settle"

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+/** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
+import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
+import { contractSpeaker, levelWords, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import { dayWords } from '../parts/age.ts';
+import DogHeader from '../parts/DogHeader.vue';
+import LoadFrame from '../parts/LoadFrame.vue';
+import VerdictMark from '../parts/VerdictMark.vue';
+import { useLoad } from '../stores/load.ts';
+import { useSession } from '../stores/session.ts';
+import CapForm from './levels/CapForm.vue';
+import ControlChart from './levels/ControlChart.vue';
+import LadderChart from './levels/LadderChart.vue';
+import PressChart from './levels/PressChart.vue';
+import RateCharts from './levels/RateCharts.vue';
+import SessionTable from './levels/SessionTable.vue';
+
+const route = useRoute();
+const session = useSession();
+const dogId = String(route.params.id);
+const { data, state, sentence, load } = useLoad(() => `/api/dogs/${dogId}/levels`, LevelsPage);
+const kennel = computed(() => session.kennel!);
+const house = computed(() => houseOf(kennel.value, data.value!.dog));
+const devices = computed(() =>
+  data.value ? dogLevels(data.value, kennel.value, house.value, (at) => dayWords(new Date(at).toISOString(), kennel.value.timeZone)) : [],
+);
+const chosenDevice = ref<string | null>(null);
+const device = computed(
+  () =>
+    devices.value.find(({ collar }) => collar.id === chosenDevice.value) ??
+    devices.value.find(({ settings }) => settings.length > 0) ??
+    devices.value[0] ??
+    null,
+);
+const chosenSetting = ref<string | null>(null);
+/** The setting that alarms, else the one worked in last. */
+const setting = computed(() => {
+  const all = device.value?.settings ?? [];
+  const latest = [...all].sort((a, b) => (b.needed.at(-1)?.at ?? 0) - (a.needed.at(-1)?.at ?? 0))[0];
+  return all.find(({ id }) => id === chosenSetting.value) ?? all.find(({ drift }) => drift.alarm?.side === 'high') ?? latest ?? null;
+});
+const span = ref<[number, number] | null>(null);
+const shown = computed(() => {
+  const all = data.value?.sessions ?? [];
+  return span.value ? all.filter(({ begunAt }) => Date.parse(begunAt) >= span.value![0] && Date.parse(begunAt) <= span.value![1]) : all;
+});
+const checks = computed(() => (data.value?.contactChecks ?? []).filter(({ collarId }) => collarId === device.value?.collar.id));
+const says = computed(() => (setting.value ? wordReason(NEEDED_REASON_WORDS, setting.value.reason, contractSpeaker).text : ''));
+const heading = computed(() => {
+  if (!data.value) return '';
+  const { name } = data.value.dog;
+  if (!device.value) return `${name} wears no device.`;
+  if (!setting.value) return `Nothing logged on «${device.value.collar.name}» yet.`;
+  const alarm = device.value.settings.find(({ drift }) => drift.alarm?.side === 'high');
+  if (alarm) return `Check the contact: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
+  const { working, workingReason } = setting.value.rung;
+  if (working !== null) return `Work at ${levelWords(working)} in ${setting.value.name}.`;
+  if (workingReason.code === 'working-at-ceiling' || workingReason.code === 'working-above-cap') return `No level is proposed in ${setting.value.name}.`;
+  const last = setting.value.needed.at(-1);
+  return last ? `Last needed in ${setting.value.name}: ${levelWords(last.level)}.` : `Find the level ${name} notices in ${setting.value.name}.`;
+});
+const tone = computed(() =>
+  device.value?.settings.some(({ drift }) => drift.alarm?.side === 'high') ? 'mind' : setting.value?.rung.working != null ? 'good' : 'open',
+);
+const word = computed(() => ({ mind: 'Look', good: 'Known', open: 'Not known yet' })[tone.value]);
+const lastChecked = computed(() => {
+  const last = checks.value.at(-1);
+  return last
+    ? `Contact last felt ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'both touch' : 'they did not touch'}.`
+    : 'Contact has not been felt yet.';
+});
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
+    <DogHeader :dog="data!.dog" :girths="latestGirths(data!.girths)" :fits="data!.fits" :kennel="kennel" />
+    <VerdictMark v-if="device" :tone="tone" :word="word" />
+    <h1 class="mt-1">{{ heading }}</h1>
+    <p v-if="!device" class="mt-2">
+      Levels belong to a remote or fence collar.
+      <RouterLink :to="`/dogs/${dogId}/bench`" class="underline">Fit one at the bench</RouterLink>
+    </p>
+    <template v-else>
+      <p v-if="says" class="mt-1 max-w-[52rem] text-lg">{{ says }}</p>
+      <p v-if="!setting" class="mt-2">
+        <RouterLink to="/field" class="press press-main">Open the field log</RouterLink>
+      </p>
+      <ChoiceRow
+        v-if="devices.length > 1"
+        class="mt-4"
+        label="Device"
+        hint="Scales of two devices do not compare."
+        :model-value="device.collar.id"
+        :answers="devices.map(({ collar }) => ({ value: collar.id, label: `«${collar.name}»` }))"
+        @update:model-value="(value) => ((chosenDevice = value), (chosenSetting = null))"
+      />
+      <div v-if="setting" class="mt-5 grid items-start gap-5 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+        <section class="sheet" aria-labelledby="ladder">
+          <h2 id="ladder">Ladder on «{{ device.collar.name }}»</h2>
+          <LadderChart class="mt-2" :device="device" :chosen="setting.id" @choose="(id) => (chosenSetting = id)" />
+          <p class="mt-2">{{ wordReason(WORKING_LEVEL_REASON_WORDS, setting.rung.workingReason, contractSpeaker).text }}</p>
+          <p v-if="setting.rung.wanted && setting.rung.wanted.more > 0" class="mt-1 text-sm text-soft">
+            To know it within {{ levelWords(house.rules.levelWidthSteps) }} {{ house.rules.levelWidthSteps === 1 ? 'step' : 'steps' }} either way: about
+            {{ setting.rung.wanted.more }} more trials, at {{ setting.rung.wanted.at.map(levelWords).join(' and ') }}.
+          </p>
+          <p class="mt-1 text-sm text-soft">{{ lastChecked }}</p>
+          <CapForm class="mt-3" :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" />
+        </section>
+        <section class="sheet" aria-labelledby="needed">
+          <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <h2 id="needed" class="grow">Level needed in {{ setting.name }}</h2>
+            <label class="flex items-center gap-2 text-sm">
+              Setting
+              <select class="field w-auto!" :value="setting.id" @change="chosenSetting = ($event.target as HTMLSelectElement).value">
+                <option v-for="one in device.settings" :key="one.id" :value="one.id">{{ one.name }}</option>
+              </select>
+            </label>
+          </div>
+          <ControlChart
+            v-if="setting.needed.length > 0"
+            :key="`${device.collar.id} ${setting.id}`"
+            class="mt-2"
+            :setting="setting"
+            :scale="device.scale"
+            :rules="house.rules"
+            :checks="checks"
+            :time-zone="kennel.timeZone"
+          />
+          <p v-else class="mt-2 text-soft">No session at work in this setting yet.</p>
+        </section>
+      </div>
+      <PressChart
+        v-if="setting"
+        :key="`${device.collar.id} ${setting.id}`"
+        class="mt-5"
+        :dog-id="dogId"
+        :device="device"
+        :setting="setting"
+        :presses="data!.presses"
+        :time-zone="kennel.timeZone"
+        @span="(now) => (span = now)"
+      />
+    </template>
+    <RateCharts v-if="data!.sessions.length > 0" class="mt-5" :sessions="shown" :time-zone="kennel.timeZone" />
+    <SessionTable
+      v-if="data!.sessions.length > 0"
+      class="mt-5"
+      :sessions="shown"
+      :all="data!.sessions.length"
+      :dog="data!.dog"
+      :collars="data!.collars"
+      :kennel="kennel"
+    />
+  </LoadFrame>
+</template>
