@@ -1,8 +1,8 @@
 import { chanceOfNoticing, levelAtChance, type LogisticCurve, type Trial } from './logistic-threshold.ts';
 import type { LevelScale } from './staircase.ts';
 
-/** How many more trials an estimate wants, and at which levels; none when it is sharp enough. */
-export type TrialsWanted = { more: number; at: number[] };
+/** How many more trials an estimate wants, and at which levels; none when it is sharp enough. `enough` is false where it wants even more than that. */
+export type TrialsWanted = { more: number; at: number[]; enough: boolean };
 
 /** More is not asked of one dog in one go, from memory. */
 const MOST_MORE = 60;
@@ -21,7 +21,7 @@ export function trialsWanted(
   curve: LogisticCurve,
   { target, scale, widthSteps }: { target: number; scale: LevelScale; widthSteps: number },
 ): TrialsWanted {
-  if (!(curve.slope > 0)) return { more: 0, at: [] };
+  if (!(curve.slope > 0)) return { more: 0, at: [], enough: true };
   const highest = Math.max(...trials.filter(({ noticed }) => noticed).map(({ level }) => level));
   const onScale = (level: number) => {
     const steps = Math.round((level - scale.min) / scale.step);
@@ -30,7 +30,7 @@ export function trialsWanted(
   const { level, error } = levelAtChance(curve, target);
   const wanted = widthSteps * scale.step;
   const at = [...new Set(TELLING_SHARES.map((share) => onScale(levelAtChance(curve, share).level)))];
-  if (Z_95 * error <= wanted) return { more: 0, at: [] };
+  if (Z_95 * error <= wanted) return { more: 0, at: [], enough: true };
   const { ii, is, ss } = curve.covariance;
   const determinant = ii * ss - is * is;
   let info = { ii: ss / determinant, is: -is / determinant, ss: ii / determinant };
@@ -41,7 +41,7 @@ export function trialsWanted(
     info = { ii: info.ii + weight, is: info.is + weight * x, ss: info.ss + weight * x * x };
     const d = info.ii * info.ss - info.is * info.is;
     const variance = (info.ss - 2 * level * info.is + level * level * info.ii) / d / curve.slope ** 2;
-    if (Z_95 * Math.sqrt(variance) <= wanted) return { more, at };
+    if (Z_95 * Math.sqrt(variance) <= wanted) return { more, at, enough: true };
   }
-  return { more: MOST_MORE, at };
+  return { more: MOST_MORE, at, enough: false };
 }

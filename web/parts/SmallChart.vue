@@ -5,13 +5,18 @@ import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
 import { computed } from 'vue';
 
-const props = defineProps<{
-  points: readonly { at: string; value: number; label: string; faint?: boolean }[];
-  name: string;
-  limit?: number;
-  fromZero?: boolean;
-}>();
-const WIDTH = 260;
+const props = withDefaults(
+  defineProps<{
+    points: readonly { at: string; value: number; label: string; faint?: boolean }[];
+    name: string;
+    limit?: number;
+    fromZero?: boolean;
+    /** Of its drawing, beside a height of 56. */
+    width?: number;
+  }>(),
+  { limit: undefined, width: 260 },
+);
+const WIDTH = props.width;
 const HEIGHT = 56;
 const PAD = 6;
 const x = computed(() => {

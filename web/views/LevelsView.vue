@@ -43,8 +43,13 @@ const setting = computed(() => {
   return all.find(({ id }) => id === chosenSetting.value) ?? all.find(({ drift }) => drift.alarm?.side === 'high') ?? latest ?? null;
 });
 const span = ref<[number, number] | null>(null);
-const shown = computed(() => {
+/** Sessions of the setting that is looked at; all of them where no device tells settings apart. */
+const inSetting = computed(() => {
   const all = data.value?.sessions ?? [];
+  return setting.value ? all.filter(({ settings, purpose }) => purpose === 'work' && settings.includes(setting.value!.id)) : all;
+});
+const shown = computed(() => {
+  const all = inSetting.value;
   return span.value ? all.filter(({ begunAt }) => Date.parse(begunAt) >= span.value![0] && Date.parse(begunAt) <= span.value![1]) : all;
 });
 const checks = computed(() => (data.value?.contactChecks ?? []).filter(({ collarId }) => collarId === device.value?.collar.id));
@@ -103,8 +108,9 @@ const lastChecked = computed(() => {
           <LadderChart class="mt-2" :device="device" :chosen="setting.id" @choose="(id) => (chosenSetting = id)" />
           <p class="mt-2">{{ wordReason(WORKING_LEVEL_REASON_WORDS, setting.rung.workingReason, contractSpeaker).text }}</p>
           <p v-if="setting.rung.wanted && setting.rung.wanted.more > 0" class="mt-1 text-sm text-soft">
-            To know it within {{ levelWords(house.rules.levelWidthSteps) }} {{ house.rules.levelWidthSteps === 1 ? 'step' : 'steps' }} either way: about
-            {{ setting.rung.wanted.more }} more trials, at {{ setting.rung.wanted.at.map(levelWords).join(' and ') }}.
+            To know it within {{ levelWords(house.rules.levelWidthSteps) }} {{ house.rules.levelWidthSteps === 1 ? 'step' : 'steps' }} either way:
+            {{ setting.rung.wanted.enough ? `about ${setting.rung.wanted.more} more trials` : `more than ${setting.rung.wanted.more} trials` }}, at
+            {{ setting.rung.wanted.at.map(levelWords).join(' and ') }}.
           </p>
           <p class="mt-1 text-sm text-soft">{{ lastChecked }}</p>
           <CapForm class="mt-3" :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" />
@@ -144,12 +150,12 @@ const lastChecked = computed(() => {
         @span="(now) => (span = now)"
       />
     </template>
-    <RateCharts v-if="data!.sessions.length > 0" class="mt-5" :sessions="shown" :time-zone="kennel.timeZone" />
+    <RateCharts v-if="inSetting.length > 0" class="mt-5" :sessions="shown" :where="setting?.name ?? null" :time-zone="kennel.timeZone" />
     <SessionTable
-      v-if="data!.sessions.length > 0"
+      v-if="inSetting.length > 0"
       class="mt-5"
       :sessions="shown"
-      :all="data!.sessions.length"
+      :all="inSetting.length"
       :dog="data!.dog"
       :collars="data!.collars"
       :kennel="kennel"

@@ -5,7 +5,7 @@ import { correctionsPerTenMinutes, DIRECTION_WORDS, DIRECTIONS, percent, rewards
 import { computed } from 'vue';
 import SmallChart from '../../parts/SmallChart.vue';
 
-const props = defineProps<{ sessions: readonly FieldSession[]; timeZone: string }>();
+const props = defineProps<{ sessions: readonly FieldSession[]; where: string | null; timeZone: string }>();
 const day = computed(() => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: props.timeZone }));
 type Tally = FieldSession['tally'];
 const one = (value: number) => value.toFixed(1);
@@ -33,14 +33,14 @@ const directions = computed(() => {
 
 <template>
   <section class="sheet" aria-labelledby="rates">
-    <h2 id="rates">Session by session</h2>
+    <h2 id="rates">Session by session{{ where ? `, ${where}` : '' }}</h2>
     <div class="mt-3 grid gap-x-8 gap-y-5 sm:grid-cols-2">
       <div v-for="row in rows" :key="row.name">
         <p class="flex justify-between gap-3">
           <span class="font-semibold">{{ row.name }}</span>
           <span>{{ row.last }}</span>
         </p>
-        <SmallChart :points="row.points" :name="row.name" from-zero />
+        <SmallChart :points="row.points" :name="row.name" :width="540" from-zero />
       </div>
       <div v-if="directions.some(({ count }) => count > 0)">
         <p class="font-semibold">Which way corrections went</p>
