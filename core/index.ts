@@ -298,3 +298,28 @@ export { correctionsPerTenMinutes, rewardsPerCorrection, sessionTally, tensionSh
 export { MORE_STEPS, PRESS_GUARD_TONES, PRESS_GUARD_WORDS, pressGuards, type PressFacts, type PressGuard } from './field-log/press-guards.ts';
 export { ceilingOf, ladderRung, WORKING_LEVEL_REASON_WORDS, type FindingTrial, type LadderRung, type WorkingLevelReason } from './levels/level-ladder.ts';
 export { NEEDED_REASON_WORDS, neededDrift, type NeededAlarm, type NeededDrift, type NeededLevel, type NeededReason } from './levels/needed-drift.ts';
+export {
+  judgeStage,
+  STAGE_REASON_WORDS,
+  type ProgrammeStage,
+  type StageJudgement,
+  type StageReason,
+  type StageResult,
+  type StageVerdict,
+} from './programme/stage.ts';
+export { PROGRAMME_TEMPLATES, programmesFor, type ProgrammeKind, type ProgrammeTemplate } from './programme/programme-templates.ts';
+export {
+  GRID_MINUTES,
+  moveSession,
+  NO_ROOM_WORDS,
+  placeSessions,
+  type DaySpan,
+  type NoRoom,
+  type NoRoomReason,
+  type PlacedSession,
+  type ScheduleCase,
+  type ScheduleDay,
+  type ScheduleHand,
+  type SessionWish,
+} from './programme/schedule.ts';
+export { combinations, tellTaleAdvice, tellTaleCounts, tellTalePlan, type TellTaleSlot } from './tell-tale/tell-tale-plan.ts';
