@@ -15,8 +15,9 @@ import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
-import { CollarsPage, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, WearingPage } from './records/pages.ts';
+import { CollarsPage, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from './records/pages.ts';
 import { Place, PlaceFacts } from './records/place.ts';
+import { NewStageMove, NewStageResult, Programme, ProgrammeFacts, StageMove, StageResult } from './records/programme.ts';
 import { NewPlan, Plan } from './records/plan.ts';
 import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
@@ -132,6 +133,10 @@ export const ENDPOINTS: readonly Endpoint[] = [
     asks: PressesAsked,
     answer: PressesPage,
   },
+  { method: 'get', path: '/api/dogs/{id}/programmes', summary: 'A dog with its programmes and what was told of them.', signIn: true, answer: ProgrammesPage },
+  ...record('programmes', 'programme', ProgrammeFacts, Programme, true),
+  ...record('stage-results', 'result of a session for its stage', NewStageResult, StageResult, false),
+  ...record('stage-moves', 'move to another stage', NewStageMove, StageMove, false),
   ...record('level-caps', 'cap of a level', NewLevelCap, LevelCap, false),
   { method: 'get', path: '/api/photos/{id}', summary: 'A photo.', signIn: true, answer: z.string(), gives: 'image' },
   {

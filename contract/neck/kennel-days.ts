@@ -16,6 +16,9 @@ export function nightSpans(fromMs: number, toMs: number, zone: string): { from: 
 /** When the kennel’s day began in which an instant lies, ms. */
 export const dayStart = (ms: number, zone: string): number => DateTime.fromMillis(ms, { zone }).startOf('day').toMillis();
 
+/** When a day of the kennel’s zone begins, ms; the day as `2026-03-29`. */
+export const dayStartOf = (day: string, zone: string): number => DateTime.fromISO(day, { zone }).startOf('day').toMillis();
+
 /** The kennel’s day in which an instant lies, `2026-03-29`. */
 export const dayOf = (ms: number, zone: string): string => DateTime.fromMillis(ms, { zone }).toISODate()!;
 

@@ -12,6 +12,7 @@ import { Gear, Want } from './gear.ts';
 import { LinkBalance, LinkMove } from './link-move.ts';
 import { Place } from './place.ts';
 import { Plan } from './plan.ts';
+import { Programme, StageMove, StageResult } from './programme.ts';
 import { Lift, Screening } from './screening.ts';
 import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
@@ -58,6 +59,10 @@ export const NeckPage = z.object({
   dogNames: z.record(z.string(), z.string()),
 });
 export type NeckPage = z.infer<typeof NeckPage>;
+
+/** A dog with its whole record, its programmes, and everything that was told of them. */
+export const ProgrammesPage = z.object({ ...DogPage.shape, programmes: z.array(Programme), results: z.array(StageResult), moves: z.array(StageMove) });
+export type ProgrammesPage = z.infer<typeof ProgrammesPage>;
 
 /** Something that is on a dog now: since when, how it is watched, where its contacts sit, and the rules it breaks, in words. */
 export const WearingNow = z.object({

@@ -14,6 +14,7 @@ import { PersonEntity } from './entities/person.ts';
 import { PhotoEntity } from './entities/photo.ts';
 import { PlaceEntity } from './entities/place.ts';
 import { PlanEntity } from './entities/plan.ts';
+import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from './entities/programme.ts';
 import { LiftEntity, ScreeningEntity } from './entities/screening.ts';
 import { SessionEntity } from './entities/session.ts';
 import { SkinLookEntity } from './entities/skin-look.ts';
@@ -56,6 +57,9 @@ export function makeDataSource(url: string): DataSource {
       FieldSessionEntity,
       PressEntity,
       LevelCapEntity,
+      ProgrammeEntity,
+      StageResultEntity,
+      StageMoveEntity,
     ],
     migrations,
     migrationsTransactionMode: 'none',

@@ -12,8 +12,11 @@ import {
   NewPlan,
   NewScreening,
   NewSkinLook,
+  NewStageMove,
+  NewStageResult,
   NewTaping,
   PlaceFacts,
+  ProgrammeFacts,
   WantFacts,
   type z,
 } from '@banter/contract';
@@ -33,6 +36,7 @@ import { lockerPage } from '../services/locker-page.ts';
 import { neckPage, wearingPage } from '../services/neck-page.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
+import { programmeKind, programmesPage, stageMoveKind, stageResultKind } from '../services/programmes.ts';
 import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
 import { liftKind, screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
@@ -64,6 +68,9 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/skin-looks',
       '/bridges',
       '/level-caps',
+      '/programmes',
+      '/stage-results',
+      '/stage-moves',
     ],
     signedIn,
   );
@@ -110,6 +117,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   routes.get('/dogs/:id/neck', async (request, response) => {
     response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
+  routes.get('/dogs/:id/programmes', async (request, response) => {
+    response.json(await programmesPage(scopeOf(request, dataSource), idOf(request)));
+  });
   routes.get('/wearing', async (request, response) => {
     response.json(await wearingPage(scopeOf(request, dataSource), new Date()));
   });
@@ -143,6 +153,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   versioned('dressings', DressingFacts, dressingKind);
   versioned('bridges', BridgeFacts, bridgeKind);
   appended('skin-looks', NewSkinLook, skinLookKind);
+  versioned('programmes', ProgrammeFacts, programmeKind);
+  appended('stage-results', NewStageResult, stageResultKind);
+  appended('stage-moves', NewStageMove, stageMoveKind);
   appended('level-caps', NewLevelCap, levelCapKind);
   return routes;
 }

@@ -1,0 +1,77 @@
+import { PROGRAMME_TEMPLATES, type ProgrammeStage } from '@banter/core';
+import { between, oneEach, z } from '../plain-words.ts';
+import { Instant, line, namedLine, passage, RecordId } from './common.ts';
+
+const whole = (low: number, high: number) => z.number().int().min(low).max(high);
+
+/** A stage as it stands in a dog's programme: copied from the template when it was started, and adapted since. */
+export const StageShape = z
+  .strictObject({
+    id: namedLine(40),
+    name: namedLine(60),
+    aim: line(200),
+    how: z.array(line(300)).max(12),
+    minutes: whole(1, 240),
+    sessionsPerDay: whole(1, 12),
+    everyDays: whole(1, 14),
+    onAround: z.boolean(),
+    pass: z.strictObject({ what: namedLine(120), needed: whole(1, 100), of: whole(1, 100), inRow: whole(1, 60), leastDays: whole(0, 120) }),
+    fallBack: z.strictObject({ below: between(0, 1), inRow: whole(1, 20), stages: whole(1, 12), setback: namedLine(120) }),
+    cautions: z.array(line(200)).max(8),
+  })
+  .check(({ value, issues }) => {
+    if (value.pass.needed > value.pass.of)
+      issues.push({ code: 'custom', path: ['pass', 'needed'], input: value.pass.needed, message: 'More cannot go well than are tried.' });
+    if (value.fallBack.below > value.pass.needed / value.pass.of)
+      issues.push({ code: 'custom', path: ['fallBack', 'below'], input: value.fallBack.below, message: 'What moves on cannot fall back, too.' });
+  }) satisfies z.ZodType<ProgrammeStage>;
+
+export const PROGRAMME_STATES = ['running', 'paused', 'done', 'left'] as const;
+
+/** A dog's programme: where it came from, its stages as they stand for this dog, and since when. Where it stands is told by its moves. */
+export const ProgrammeFacts = z.strictObject({
+  dogId: RecordId,
+  templateId: z.enum(PROGRAMME_TEMPLATES.map(({ id }) => id) as [string, ...string[]]),
+  name: namedLine(60),
+  stages: z.array(StageShape).min(1).max(12).check(oneEach('id')),
+  startsOn: z.iso.date(),
+  state: z.enum(PROGRAMME_STATES),
+  note: passage(1000),
+});
+export type ProgrammeFacts = z.infer<typeof ProgrammeFacts>;
+export const Programme = ProgrammeFacts.extend({ id: RecordId, version: z.number().int() });
+export type Programme = z.infer<typeof Programme>;
+
+/** What came of a session for the stage it was in. */
+export const NewStageResult = z
+  .strictObject({
+    programmeId: RecordId,
+    stageId: namedLine(40),
+    sessionId: RecordId.nullable(),
+    met: whole(0, 1000),
+    of: whole(1, 1000),
+    setback: z.boolean(),
+    note: passage(1000),
+    at: Instant,
+  })
+  .check(({ value, issues }) => {
+    if (value.met > value.of) issues.push({ code: 'custom', path: ['met'], input: value.met, message: 'More cannot go well than were tried.' });
+  });
+export type NewStageResult = z.infer<typeof NewStageResult>;
+const kept = { id: RecordId, recordedAt: Instant, personId: RecordId, personName: z.string() };
+export const StageResult = z.object({ ...NewStageResult.shape, ...kept });
+export type StageResult = z.infer<typeof StageResult>;
+
+/** A dog moves to another stage: as the marks say, or otherwise with a note. */
+export const NewStageMove = z.strictObject({ programmeId: RecordId, toStage: namedLine(40), note: passage(1000), at: Instant });
+export type NewStageMove = z.infer<typeof NewStageMove>;
+/** A kept move, with where it came from and what the marks said then. */
+export const StageMove = z.object({
+  ...NewStageMove.shape,
+  ...kept,
+  fromStage: z.string(),
+  verdict: z.enum(['on', 'hold', 'back']),
+  overruled: z.boolean(),
+  reasons: z.array(z.object({ code: z.string(), text: z.string() })),
+});
+export type StageMove = z.infer<typeof StageMove>;

@@ -1,0 +1,111 @@
+import {
+  dayStartOf,
+  programmeStanding,
+  type NewStageMove,
+  type NewStageResult,
+  type Programme,
+  type ProgrammeFacts,
+  type ProgrammesPage,
+  type StageMove,
+  type StageResult,
+} from '@banter/contract';
+import { contractSpeaker, STAGE_REASON_WORDS, wordReason } from '@banter/core';
+import { In } from 'typeorm';
+import { DogEntity } from '../data/entities/dog.ts';
+import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { ProgrammeEntity, StageMoveEntity, StageResultEntity, type ProgrammeRow, type StageMoveRow, type StageResultRow } from '../data/entities/programme.ts';
+import { dogPage } from './dog-pages.ts';
+import { badField } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
+import { happenedNow, keptAnswers } from './kept.ts';
+import type { AppendedKind, VersionedKind } from './record-base.ts';
+
+export const programmeKind: VersionedKind<ProgrammeRow, ProgrammeFacts, Programme> = {
+  entity: ProgrammeEntity,
+  toColumns: (facts) => facts,
+  toAnswer: ({ kennelId: _kennel, ...row }) => row,
+  admit: async (facts, scope, id) => {
+    await scope.get(DogEntity, facts.dogId);
+    const before = await scope.find(ProgrammeEntity, id);
+    if (before && before.dogId !== facts.dogId) throw badField('dogId', 'A programme stays with its dog.');
+  },
+};
+
+async function programmeFor(scope: KennelScope, id: string): Promise<ProgrammeRow> {
+  const programme = await scope.find(ProgrammeEntity, id);
+  if (!programme) throw badField('programmeId', 'There is no such programme in this kennel.');
+  return programme;
+}
+
+export const stageResultKind: AppendedKind<StageResultRow, NewStageResult, StageResult> = {
+  entity: StageResultEntity,
+  compute: async (scope, id, sent) => {
+    const programme = await programmeFor(scope, sent.programmeId);
+    if (!programme.stages.some((stage) => stage.id === sent.stageId)) throw badField('stageId', 'This programme has no such stage.');
+    const session = sent.sessionId === null ? null : await scope.find(FieldSessionEntity, sent.sessionId);
+    if (sent.sessionId !== null && session?.dogId !== programme.dogId) throw badField('sessionId', 'This is no session of this dog.');
+    return { ...sent, id, ...happenedNow(scope, sent.at) };
+  },
+  sentOf: ({ programmeId, stageId, sessionId, met, of, setback, note, at }) => ({
+    programmeId,
+    stageId,
+    sessionId,
+    met,
+    of,
+    setback,
+    note,
+    at: at.toISOString(),
+  }),
+  toAnswers: keptAnswers,
+};
+
+/** Where a programme stands at an instant, out of what has been kept of it. */
+async function standingOf(scope: KennelScope, programme: ProgrammeRow, now: number) {
+  const { timeZone } = await kennelOf(scope);
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const told = {
+    results: (await scope.all(StageResultEntity, { programmeId: programme.id }, byTime)).map(({ at, ...row }) => ({ ...row, at: at.toISOString() })),
+    moves: (await scope.all(StageMoveEntity, { programmeId: programme.id }, byTime)).map(({ at, ...row }) => ({ ...row, at: at.toISOString() })),
+  };
+  return programmeStanding(programme, told, { startedAt: dayStartOf(programme.startsOn, timeZone), now });
+}
+
+export const stageMoveKind: AppendedKind<StageMoveRow, NewStageMove, StageMove> = {
+  entity: StageMoveEntity,
+  compute: async (scope, id, sent) => {
+    const programme = await scope.hold(ProgrammeEntity, (await programmeFor(scope, sent.programmeId)).id);
+    if (!programme.stages.some((stage) => stage.id === sent.toStage)) throw badField('toStage', 'This programme has no such stage.');
+    const standing = await standingOf(scope, programme, Date.parse(sent.at));
+    if (sent.toStage === standing.stage.id) throw badField('toStage', 'It is in this stage already.');
+    const overruled = sent.toStage !== standing.leadsTo;
+    if (overruled && sent.note.trim() === '') throw badField('note', 'The marks say otherwise; say in a note why it moves all the same.');
+    const { verdict, reasons } = standing.judgement;
+    return {
+      ...sent,
+      id,
+      fromStage: standing.stage.id,
+      verdict,
+      overruled,
+      reasons: reasons.map((reason) => wordReason(STAGE_REASON_WORDS, reason, contractSpeaker)),
+      ...happenedNow(scope, sent.at),
+    };
+  },
+  sentOf: ({ programmeId, toStage, note, at }) => ({ programmeId, toStage, note, at: at.toISOString() }),
+  toAnswers: keptAnswers,
+};
+
+/** A dog with its programmes and everything that was told of them. */
+export async function programmesPage(scope: KennelScope, dogId: string): Promise<ProgrammesPage> {
+  const page = await dogPage(scope, dogId);
+  const rows = await scope.all(ProgrammeEntity, { dogId }, { startsOn: 'ASC', id: 'ASC' });
+  const ids = rows.map(({ id }) => id);
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const of = ids.length > 0;
+  return {
+    ...page,
+    programmes: rows.map(programmeKind.toAnswer),
+    results: await keptAnswers(scope, of ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
+    moves: await keptAnswers(scope, of ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
+  };
+}
