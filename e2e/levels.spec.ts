@@ -1,12 +1,13 @@
+import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
 import { readFile } from 'node:fs/promises';
 import { enterDemo, expect, expectAccessible, openDog, test } from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
-const heading = (page: import('@playwright/test').Page) => page.getByRole('heading', { level: 1 });
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 
 /** Presses of many mornings, told as a phone would: `levelOn` says what the dog needs on a day so many days ago. */
-async function tellMornings(page: import('@playwright/test').Page, dogId: string, days: number[], levelOn: (days: number) => number) {
+async function tellMornings(page: Page, dogId: string, days: number[], levelOn: (days: number) => number) {
   const { collars } = (await (await page.request.get(`/api/dogs/${dogId}/levels`)).json()) as { collars: { id: string }[] };
   const { me } = (await (await page.request.get('/api/doorstep')).json()) as { me: { person: { id: string } } };
   const collarId = collars[0]!.id;

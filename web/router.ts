@@ -37,6 +37,7 @@ export const router = createRouter({
       meta: { title: 'Neck' },
     },
     { path: '/dogs/:id/door', name: 'door', component: () => import('./views/DoorView.vue'), meta: { title: 'Check before we go' } },
+    { path: '/dogs/:id/programme', name: 'programme', component: () => import('./views/ProgrammeView.vue'), meta: { title: 'Programme' } },
     { path: '/dogs/:id/levels', name: 'levels', component: () => import('./views/LevelsView.vue'), meta: { title: 'Levels' } },
     { path: '/field', name: 'field', component: () => import('./views/FieldView.vue'), meta: { title: 'Field log' } },
     { path: '/many', name: 'many', component: () => import('./views/ImportView.vue'), meta: { title: 'Many at once' } },

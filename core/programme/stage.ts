@@ -41,7 +41,7 @@ export const STAGE_REASON_WORDS: ReasonWords<StageReason> = {
   'no-result': () => 'No session of this stage yet.',
   passed: (r) => `${r.met} of ${r.of} went well, ${r.inRow === 1 ? 'as asked' : `${countOf(r.inRow, 'session')} in a row`}: on to the next stage.`,
   'too-soon': (r) => `Good enough, but the stage lasts at least ${countOf(r.leastDays, 'day')}; this is day ${r.days + 1}.`,
-  'one-more': (r) => `Good: ${countOf(r.more, 'more session')} with ${r.needed} of ${r.of} in a row.`,
+  'one-more': (r) => `Good: ${countOf(r.more, 'more session')} ${r.of === 1 ? 'like it' : `with ${r.needed} of ${r.of}`} in a row.`,
   'not-yet': (r) => `${r.met} of ${r.of} went well; ${r.needed} of ${r.wanted} move on.`,
   setback: (r) => `${r.what}: back to what it can do.`,
   below: (r) => `Less than ${percent(r.below)} went well ${countOf(r.sessions, 'session')} in a row: back to what it can do.`,

@@ -42,6 +42,7 @@ const tabs = [
   { name: 'check', label: 'Check', key: 'c' },
   { name: 'neck', label: 'Neck', key: 'n' },
   { name: 'door', label: 'Door', key: 'g' },
+  { name: 'programme', label: 'Programme', key: 'p' },
   { name: 'levels', label: 'Levels', key: 'v' },
 ];
 useScreenKeys(

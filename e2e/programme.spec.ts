@@ -1,0 +1,70 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, test } from './bench-hand.ts';
+import { dressedDog } from './known-dogs.ts';
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+
+test('a programme is begun, adapted, moved on by its marks, back at a setback, otherwise with a note, and paused', async ({ page, expectFaults }) => {
+  test.setTimeout(120_000);
+  expectFaults(/422/);
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/programme`);
+  await expect(heading(page)).toHaveText('Begin a programme with Yarrow.');
+  await expect(page.getByText(/School «start loose», which is not this house’s/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Begin\s*: Through the hoop/ }).waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'All programmes' }).click();
+  await expect(page.getByText('This dog has no martingale fitted.')).toBeVisible();
+  await page.getByRole('button', { name: /^Begin\s*: Fading/ }).click();
+  await expect(heading(page)).toHaveText('Stay with «Slip leash».');
+  await expect(page.getByText('No session of this stage yet.')).toBeVisible();
+
+  // One session in a row is enough for this dog.
+  await page.getByRole('button', { name: 'Adapt this stage to the dog' }).click();
+  await page.getByLabel('Tries that go well').fill('12');
+  await page.getByRole('button', { name: 'Keep it for this dog' }).click();
+  await expect(page.getByText('More cannot go well than are tried.')).toBeVisible();
+  await page.getByLabel('Tries that go well').fill('6');
+  await page.getByLabel('Sessions in a row').fill('1');
+  await page.getByRole('button', { name: 'Keep it for this dog' }).click();
+  await expect(page.getByText('6 of 10: stretches of 20 steps on a slack leash.')).toBeVisible();
+
+  await page.getByRole('textbox', { name: 'Went well' }).fill('6');
+  await page.getByRole('button', { name: 'Went well: one less' }).click();
+  await page.getByLabel('Note').fill('Wind.');
+  await page.reload();
+  await expect(page.getByLabel('Note')).toHaveValue('Wind.');
+  await expect(page.getByRole('textbox', { name: 'Went well' })).toHaveValue('5');
+  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await expect(page.getByText('5 of 10 went well; 6 of 10 move on.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Went well' }).fill('7');
+  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await expect(heading(page)).toHaveText('On to «Long line dragged».');
+  await expect(page.getByText('7 of 10 went well, as asked: on to the next stage.')).toBeVisible();
+  await page.getByRole('button', { name: 'On to «Long line dragged»' }).click();
+  await expect(heading(page)).toHaveText('Stay with «Long line dragged».');
+  await expect(page.getByText('Never on a prong or head collar.')).toBeVisible();
+
+  await page.getByLabel('It was afraid or sore').check();
+  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await expect(heading(page)).toHaveText('Back to «Slip leash».');
+  // The marks lead back; a person decides otherwise, and says why.
+  await page.getByRole('button', { name: 'Decide otherwise' }).click();
+  await expect(page.getByRole('button', { name: 'Move it' })).toBeDisabled();
+  await page.getByRole('combobox', { name: /^To/ }).selectOption('Raised bed to mat');
+  await page.getByLabel('Why').fill('A thunderclap, not the line.');
+  await page.getByRole('button', { name: 'Move it' }).click();
+  await expect(heading(page)).toHaveText('Stay with «Raised bed to mat».');
+  await expect(page.getByText('Decided otherwise: A thunderclap, not the line.')).toBeVisible();
+  await page.getByRole('button', { name: 'Pause it' }).click();
+  await expect(heading(page)).toHaveText('Fading is paused.');
+  await expectAccessible(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.emulateMedia({ colorScheme: 'dark' });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Go on with it' }).click();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(heading(page)).toHaveText('Begin a programme with Yarrow.');
+  await expect(page.getByRole('region', { name: 'Over' }).getByText('left')).toBeVisible();
+});

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+/** What came of a session: how many tries went well, of how many, and whether there was a setback. Kept on this device until it is kept there. */
+import { StageResult, z, type Programme, type ProgrammeStanding } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, watch } from 'vue';
+import StepCount from '../../parts/StepCount.vue';
+import { useKeep } from '../../stores/keep.ts';
+import { stored } from '../../stores/stored.ts';
+
+const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage'] }>();
+const emit = defineEmits<{ kept: [] }>();
+const keeping = useKeep();
+const fresh = () => ({ id: uuidv7(), met: props.stage.pass.of === 1 ? 1 : props.stage.pass.needed, of: props.stage.pass.of, setback: false, note: '' });
+const draft = stored(
+  `banter.result.${props.programme.id}.${props.stage.id}`,
+  z.object({ id: z.string(), met: z.number(), of: z.number(), setback: z.boolean(), note: z.string() }),
+  fresh(),
+);
+watch(
+  () => draft.value.of,
+  (of) => (draft.value.met = Math.min(draft.value.met, of)),
+);
+const single = computed(() => props.stage.pass.of === 1);
+async function keep() {
+  const { id, ...told } = draft.value;
+  const kept = await keeping.keep(`/api/stage-results/${id}`, StageResult, {
+    ...told,
+    note: told.note.trim(),
+    programmeId: props.programme.id,
+    stageId: props.stage.id,
+    sessionId: null,
+    at: new Date().toISOString(),
+  });
+  if (!kept) return;
+  draft.value = fresh();
+  emit('kept');
+}
+</script>
+
+<template>
+  <form class="sheet" aria-labelledby="result" @submit.prevent="keep">
+    <h2 id="result">How did the session go?</h2>
+    <p class="text-soft first-letter:uppercase">{{ stage.pass.what }}</p>
+    <fieldset v-if="single" class="mt-2 flex gap-2">
+      <legend class="sr-only">Did it go well?</legend>
+      <label v-for="well in [1, 0]" :key="well" class="flex min-h-12 items-center gap-2 rounded-[0.3rem] border-[1.5px] border-line bg-raised px-4">
+        <input v-model="draft.met" type="radio" name="met" :value="well" class="size-5" />
+        {{ well === 1 ? 'Yes' : 'No' }}
+      </label>
+    </fieldset>
+    <div v-else class="mt-2 grid gap-2">
+      <StepCount v-model="draft.met" label="Went well" :least="0" :most="draft.of" />
+      <StepCount v-model="draft.of" label="of so many tries" :least="1" :most="100" />
+    </div>
+    <label class="mt-3 flex min-h-12 items-center gap-3">
+      <input v-model="draft.setback" type="checkbox" class="size-6" />
+      {{ stage.fallBack.setback }}
+    </label>
+    <label class="mt-2 block">
+      <span class="text-sm font-semibold">Note</span>
+      <input v-model="draft.note" class="field" maxlength="1000" />
+    </label>
+    <p v-if="keeping.sentence.value" class="mt-2 font-semibold" :class="keeping.state.value === 'waiting' ? 'text-mind' : 'text-stop'" role="alert">
+      {{ keeping.sentence.value }}
+    </p>
+    <button type="submit" class="press press-main mt-3" :disabled="keeping.state.value === 'sending'">Keep the result</button>
+  </form>
+</template>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+/** The programmes for what this dog wears: its house's school first, the other school's with its school said. Begun from a date. */
+import { houseOf, Programme, type Dog, type Kennel } from '@banter/contract';
+import { HOUSE_SCHOOL_WORDS, programmesFor, PROGRAMME_TEMPLATES, type ProgrammeTemplate } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { todayIn } from '../../parts/age.ts';
+import { useKeep } from '../../stores/keep.ts';
+
+const props = defineProps<{ dog: Dog; kinds: readonly string[]; kennel: Kennel; running: readonly string[] }>();
+const emit = defineEmits<{ started: [] }>();
+const keeping = useKeep();
+const house = computed(() => houseOf(props.kennel, props.dog));
+const all = ref(false);
+const offered = computed(() => {
+  const fits = programmesFor(props.kinds, house.value.schools);
+  return (all.value || fits.length === 0 ? [...fits, ...PROGRAMME_TEMPLATES.filter((one) => !fits.includes(one))] : fits).map((template) => ({
+    template,
+    school: template.school && (HOUSE_SCHOOL_WORDS[template.school.name].options as Record<string, { name: string; says: string }>)[template.school.side]!,
+    other: template.school !== null && house.value.schools[template.school.name] !== template.school.side,
+    fits: fits.includes(template),
+    runs: props.running.includes(template.id),
+  }));
+});
+const startsOn = ref(todayIn(props.kennel.timeZone));
+const id = uuidv7();
+async function start({ id: templateId, name, stages }: ProgrammeTemplate) {
+  const kept = await keeping.keep(`/api/programmes/${id}`, Programme, {
+    dogId: props.dog.id,
+    templateId,
+    name,
+    stages,
+    startsOn: startsOn.value,
+    state: 'running',
+    note: '',
+  });
+  if (kept) emit('started');
+}
+</script>
+
+<template>
+  <div>
+    <label class="block max-w-60">
+      <span class="font-semibold">From</span>
+      <input v-model="startsOn" type="date" class="field" required />
+    </label>
+    <p v-if="keeping.sentence.value" class="mt-2 font-semibold text-stop" role="alert">{{ keeping.sentence.value }}</p>
+    <p v-if="kinds.length === 0" class="mt-3 text-mind">No collar is fitted yet; what a programme needs is fitted at the bench.</p>
+    <ul class="mt-4 divide-y divide-line border-y border-line">
+      <li v-for="{ template, school, other, fits, runs } in offered" :key="template.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <div>
+          <h2>{{ template.name }}</h2>
+          <p>{{ template.about }}</p>
+          <p class="mt-1 text-sm text-soft">
+            {{ template.stages.map(({ name }) => name).join(' → ') }}
+          </p>
+          <p v-if="school" class="mt-1 text-sm" :class="other ? 'text-mind' : 'text-soft'">
+            School «{{ school.name }}»{{ other ? ', which is not this house’s' : '' }}: {{ school.says }}
+          </p>
+          <p v-if="!fits" class="mt-1 text-sm text-mind">This dog has no {{ template.kinds.join(' or ').replaceAll('-', ' ') }} fitted.</p>
+        </div>
+        <button
+          type="button"
+          class="press self-center"
+          :class="fits && !other ? 'press-main' : 'press-plain'"
+          :disabled="runs || startsOn === '' || keeping.state.value === 'sending'"
+          @click="start(template)"
+        >
+          {{ runs ? 'Runs already' : 'Begin' }}<span class="sr-only">: {{ template.name }}</span>
+        </button>
+      </li>
+    </ul>
+    <button v-if="kinds.length > 0" type="button" class="press press-quiet mt-2" @click="all = !all">
+      {{ all ? 'Only those for what it wears' : 'All programmes' }}
+    </button>
+  </div>
+</template>
