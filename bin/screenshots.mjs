@@ -14,14 +14,12 @@ const phone = { width: 390, height: 844 };
 
 /** Name of the picture, address (a dog by name after @), size, scheme, and what is done first. */
 const VIEWS = [
-  ['welcome', '/', desk, 'light'],
   ['dogs', '/dogs', desk, 'light'],
   ['dog', '/dogs/@Bramble', desk, 'light'],
   ['screen', '/dogs/@Barnaby/screen', desk, 'light'],
   ['tape', '/dogs/@Wick/tape', { width: 1280, height: 1000 }, 'light', fillTape],
   ['choose', '/dogs/@Bramble/bench', desk, 'light'],
   ['bench', '/dogs/@Hale/bench/prong', desk, 'light'],
-  ['bench-between', '/dogs/@Fern/bench/prong', { width: 1280, height: 2100 }, 'light'],
   ['bench-dark', '/dogs/@Bramble/bench/remote', desk, 'dark'],
   ['bench-phone', '/dogs/@Hale/bench/prong', phone, 'light'],
   ['check-phone', '/dogs/@Pip/check', phone, 'dark', answerSome],
@@ -29,9 +27,11 @@ const VIEWS = [
   ['rig', '/dogs/@Moss/neck/rig', { width: 1280, height: 1000 }, 'light'],
   ['contacts', '/dogs/@Bramble/neck/contacts', { width: 1280, height: 1000 }, 'light'],
   ['door-phone', '/dogs/@Nutmeg/door', phone, 'light'],
+  ['field-phone', '/field', { width: 390, height: 1000 }, 'dark', workWithBramble],
+  ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 1560 }, 'light'],
+  ['programme', '/dogs/@Moss/programme', { width: 1280, height: 1000 }, 'light'],
   ['links', '/locker?show=links', desk, 'light'],
   ['house-rules', '/house', desk, 'light', tryASchool],
-  ['law', '/house?show=law', desk, 'light'],
   ['many', '/many', desk, 'light', sizeExample],
 ];
 
@@ -51,6 +51,15 @@ async function sizeExample(page) {
   await page.getByRole('button', { name: 'Show me an example' }).click();
   await page.getByRole('button', { name: 'Size them' }).click();
   await page.getByText(/dogs sized/).waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+}
+async function workWithBramble(page) {
+  await page.getByRole('button', { name: /^Bramble/ }).click();
+  await page.getByRole('radio', { name: 'yard' }).click();
+  await page.getByRole('button', { name: 'Begin with Bramble' }).click();
+  await page.getByRole('button', { name: 'Felt: both touch' }).click();
+  await page.getByRole('button', { name: /^Press / }).click();
+  await page.getByRole('button', { name: /small sign/ }).click();
   await page.evaluate(() => scrollTo(0, 0));
 }
 async function answerSome(page) {
