@@ -27,12 +27,13 @@ const VIEWS = [
   ['rig', '/dogs/@Moss/neck/rig', { width: 1280, height: 1000 }, 'light'],
   ['contacts', '/dogs/@Bramble/neck/contacts', { width: 1280, height: 1000 }, 'light'],
   ['door-phone', '/dogs/@Nutmeg/door', phone, 'light'],
-  ['field-phone', '/field', { width: 390, height: 1000 }, 'dark', workWithBramble],
   ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 1560 }, 'light'],
   ['programme', '/dogs/@Moss/programme', { width: 1280, height: 1000 }, 'light'],
   ['links', '/locker?show=links', desk, 'light'],
   ['house-rules', '/house', desk, 'light', tryASchool],
   ['many', '/many', desk, 'light', sizeExample],
+  // Last: it adds a session to the demo.
+  ['field-phone', '/field', { width: 390, height: 1000 }, 'dark', workWithBramble],
 ];
 
 async function fillTape(page) {
