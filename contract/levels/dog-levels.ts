@@ -62,14 +62,16 @@ export function dogLevels(
     const scale = { min: scaleMin, max: scaleMax, step: scaleStep };
     const ceiling = page.ceilings.find(({ collarId }) => collarId === collar.id)?.level ?? null;
     const cap = page.caps.findLast(({ collarId }) => collarId === collar.id)?.cap ?? null;
-    const checks = page.contactChecks.filter(({ collarId, made }) => collarId === collar.id && made).map(({ at }) => Date.parse(at));
+    // Contact felt in a session was felt before its presses: it counts from the session's beginning.
+    const within = (at: string) => page.sessions.find(({ begunAt, lastAt }) => begunAt <= at && at <= lastAt)?.begunAt ?? at;
+    const checks = page.contactChecks.filter(({ collarId, made }) => collarId === collar.id && made).map(({ at }) => Date.parse(within(at)));
     const settings = settingsOf(kennel).flatMap(({ id, name }): SettingLevels[] => {
       const trials = page.findings
         .filter((one) => one.collarId === collar.id && one.setting === id)
         .map(({ level, response, at }): FindingTrial => ({ level, response, at: Date.parse(at) }));
       const needed = neededIn(page.sessions, collar.id, id);
       if (trials.length === 0 && needed.length === 0) return [];
-      const drift = neededDrift(needed, scale.step, house.rules);
+      const drift = neededDrift(needed, scale.step, house.rules, checks);
       const lastCheck = checks.filter((at) => drift.alarm === null || at <= drift.alarm.firstAt).at(-1) ?? null;
       return [{ id, name, rung: ladderRung(trials, { scale, ceiling, cap, rules: house.rules }), needed, drift, reason: reasonOf(drift, lastCheck, dayWords) }];
     });

@@ -261,6 +261,20 @@ describe('the level needed, session by session', () => {
     expect(alarm).toMatchObject({ side: 'high', sinceAt: T0 + 10 * DAY, firstAt: T0 + 10 * DAY });
     expect(alarm!.by).toBeCloseTo(18.25 - 97 / 8, 9);
   });
+  it('an alarm that was looked into is over with the next session, unless that needs more, too', () => {
+    const levels = [...steady, 12, 12, 18, 19, 18, 12, 12];
+    const looked = [T0 + 12.5 * DAY];
+    expect(neededDrift(sessions(levels), 1, rules).alarm).not.toBeNull();
+    const found = neededDrift(sessions(levels), 1, rules, looked);
+    expect(found.alarm).toBeNull();
+    expect(found.charts!.alarms.map(({ index }) => index)).toContain(4);
+    expect(found.charts!.cusumHigh.slice(5)).toEqual([0, 0]);
+    // Looked into, and it needs more all the same: since then.
+    const still = neededDrift(sessions([...steady, 12, 12, 18, 19, 18, 18, 18]), 1, rules, looked);
+    expect(still.alarm).toMatchObject({ side: 'high', sinceAt: T0 + 13 * DAY, firstAt: T0 + 13 * DAY });
+    // Felt before anything was wrong changes nothing.
+    expect(neededDrift(sessions(levels), 1, rules, [T0 + 3 * DAY, T0 + 9 * DAY])).toEqual(neededDrift(sessions(levels), 1, rules));
+  });
   it('what came back is past; a fall is told as one', () => {
     expect(neededDrift(sessions([...steady, 18, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12, 12]), 1, rules).alarm).toBeNull();
     expect(neededDrift(sessions([...steady, 6, 6, 6]), 1, rules).alarm).toMatchObject({ side: 'low' });

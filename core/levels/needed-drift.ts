@@ -35,13 +35,15 @@ const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + on
 /**
  * Charts the levels needed, session by session, against the first ones. Fewer than `baselineSessions` say nothing yet. Levels lie
  * on a scale, so that they scatter by no less than a step's rounding, step/√12. The change is dated to the session after the CUSUM
- * was last at nothing. Sources: NIST/SEMATECH e-Handbook §6.3.2; the date of a change, Montgomery, Introduction to Statistical
+ * was last at nothing. An alarm that was looked into (`lookedAt`, ms: contact felt and found to touch) is over with the next session:
+ * the charts begin anew there, so that what was put right does not alarm on. Sources: NIST/SEMATECH e-Handbook §6.3.2; the date of a change, Montgomery, Introduction to Statistical
  * Quality Control (6th ed. 2009), §9.1.
  */
 export function neededDrift(
   levels: readonly NeededLevel[],
   step: number,
   rules: Pick<HouseRules, 'baselineSessions' | 'ewmaLambda' | 'ewmaLimit' | 'cusumSlack' | 'cusumLimit'>,
+  lookedAt: readonly number[] = [],
 ): NeededDrift {
   const ordered = [...levels].sort((a, b) => a.at - b.at);
   const first = ordered.slice(0, rules.baselineSessions).map(({ level }) => level);
@@ -51,25 +53,27 @@ export function neededDrift(
   const scatter = Math.sqrt(first.reduce((sum, one) => sum + (one - usual) ** 2, 0) / (first.length - 1));
   const sd = Math.max(scatter, step * SMALLEST_SD_STEPS);
   const after = ordered.slice(rules.baselineSessions);
-  const charts = driftCharts({
-    values: after.map(({ level }) => level),
-    mean: usual,
-    sd,
-    lambda: rules.ewmaLambda,
-    limit: rules.ewmaLimit,
-    k: rules.cusumSlack * sd,
-    h: rules.cusumLimit * sd,
-  });
+  const chartsOf = (part: readonly NeededLevel[]) =>
+    driftCharts({
+      values: part.map(({ level }) => level),
+      mean: usual,
+      sd,
+      lambda: rules.ewmaLambda,
+      limit: rules.ewmaLimit,
+      k: rules.cusumSlack * sd,
+      h: rules.cusumLimit * sd,
+    });
+  const { charts, begun } = chartedAnew(after, chartsOf, lookedAt);
   const baseline = { mean: usual, sd, sessions: first.length };
   const last = charts.alarms.at(-1);
   // What has come back inside is past: only an alarm that lasts to the latest session is told.
   if (!last || last.index !== after.length - 1) return { baseline, charts, after, alarm: null, wants: 0 };
   const { side } = last;
   const sums = side === 'high' ? charts.cusumHigh : charts.cusumLow;
-  const begins = sums.findLastIndex((sum, index) => index < last.index && sum === 0) + 1;
+  const begins = Math.max(begun, sums.findLastIndex((sum, index) => index < last.index && sum === 0) + 1);
   const out = (index: number) => charts.alarms.some((alarm) => alarm.index === index && alarm.side === side);
   let firstOut = last.index;
-  while (firstOut > 0 && out(firstOut - 1)) firstOut -= 1;
+  while (firstOut > begun && out(firstOut - 1)) firstOut -= 1;
   const since = after.slice(begins).map(({ level }) => level);
   return {
     baseline,
@@ -78,6 +82,29 @@ export function neededDrift(
     wants: 0,
     alarm: { side, firstAt: after[firstOut]!.at, sinceAt: after[begins]!.at, by: mean(since) - usual, chart: last.chart },
   };
+}
+
+/** Charts that begin anew with the first session after an alarm was looked into; `begun` is where the last of them began. */
+function chartedAnew(after: readonly NeededLevel[], chartsOf: (part: readonly NeededLevel[]) => DriftCharts, lookedAt: readonly number[]) {
+  let charts = chartsOf(after);
+  let begun = 0;
+  for (;;) {
+    const alarmed = charts.alarms.find(({ index }) => index >= begun);
+    if (!alarmed) return { charts, begun };
+    const looked = Math.min(...lookedAt.filter((at) => at > after[alarmed.index]!.at));
+    const anew = after.findIndex(({ at }) => at >= looked);
+    if (anew < 0) return { charts, begun };
+    const rest = chartsOf(after.slice(anew));
+    const joined = (key: 'ewma' | 'cusumHigh' | 'cusumLow') => [...charts[key].slice(0, anew), ...rest[key]];
+    charts = {
+      ...charts,
+      ewma: joined('ewma'),
+      cusumHigh: joined('cusumHigh'),
+      cusumLow: joined('cusumLow'),
+      alarms: [...charts.alarms.filter(({ index }) => index < anew), ...rest.alarms.map((alarm) => ({ ...alarm, index: alarm.index + anew }))],
+    };
+    begun = anew;
+  }
 }
 
 export type NeededReason =
