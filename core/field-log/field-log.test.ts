@@ -272,6 +272,9 @@ describe('the level needed, session by session', () => {
     // Looked into, and it needs more all the same: since then.
     const still = neededDrift(sessions([...steady, 12, 12, 18, 19, 18, 18, 18]), 1, rules, looked);
     expect(still.alarm).toMatchObject({ side: 'high', sinceAt: T0 + 13 * DAY, firstAt: T0 + 13 * DAY });
+    // Less than before is no matter of contact: feeling it ends nothing.
+    const less = sessions([...steady, 12, 12, 6, 6, 6, 6]);
+    expect(neededDrift(less, 1, rules, looked)).toEqual(neededDrift(less, 1, rules));
     // Felt before anything was wrong changes nothing.
     expect(neededDrift(sessions(levels), 1, rules, [T0 + 3 * DAY, T0 + 9 * DAY])).toEqual(neededDrift(sessions(levels), 1, rules));
   });

@@ -35,7 +35,7 @@ const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + on
 /**
  * Charts the levels needed, session by session, against the first ones. Fewer than `baselineSessions` say nothing yet. Levels lie
  * on a scale, so that they scatter by no less than a step's rounding, step/√12. The change is dated to the session after the CUSUM
- * was last at nothing. An alarm that was looked into (`lookedAt`, ms: contact felt and found to touch) is over with the next session:
+ * was last at nothing. An alarm of more that was looked into (`lookedAt`, ms: contact felt and found to touch) is over with the next session:
  * the charts begin anew there, so that what was put right does not alarm on. Sources: NIST/SEMATECH e-Handbook §6.3.2; the date of a change, Montgomery, Introduction to Statistical
  * Quality Control (6th ed. 2009), §9.1.
  */
@@ -89,7 +89,7 @@ function chartedAnew(after: readonly NeededLevel[], chartsOf: (part: readonly Ne
   let charts = chartsOf(after);
   let begun = 0;
   for (;;) {
-    const alarmed = charts.alarms.find(({ index }) => index >= begun);
+    const alarmed = charts.alarms.find(({ index, side }) => index >= begun && side === 'high');
     if (!alarmed) return { charts, begun };
     const looked = Math.min(...lookedAt.filter((at) => at > after[alarmed.index]!.at));
     const anew = after.findIndex(({ at }) => at >= looked);

@@ -4,6 +4,8 @@ import { ageWords, bornFromAge, momentWords } from './age.ts';
 import { lengthFault, massFault } from './measure-words.ts';
 import { isBare, withUnit } from './measure-units.ts';
 import { toneOf } from './verdict.ts';
+import { settingId } from '../views/house/setting-id.ts';
+import { SettingId } from '@banter/contract';
 
 describe('ages and times', () => {
   it('reads a rough age back to a birth date', () => {
@@ -51,5 +53,15 @@ describe('verdict tones', () => {
     expect(toneOf('fits')).toBe('good');
     expect(toneOf('overhead')).toBe('stop');
     expect(toneOf('something new')).toBe('open');
+  });
+});
+
+describe('the word under which a kennel keeps a setting', () => {
+  it('is told apart from those there are, whatever it is called', () => {
+    expect(settingId('Cranberry bog', ['home'])).toBe('cranberry-bog');
+    expect(settingId('Home', ['home'])).toBe('home-2');
+    expect(settingId('Höhe, 2. Stock!', [])).toBe('ho-he-2-stock');
+    expect(settingId('谷', ['setting'])).toBe('setting-2');
+    for (const name of ['-', 'a'.repeat(99), '  x  ', 'é'.repeat(60)]) expect(SettingId.safeParse(settingId(name, [])).success).toBe(true);
   });
 });

@@ -22,6 +22,7 @@ import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
 import { todayIn } from '../../parts/age.ts';
+import WorkSettings from './WorkSettings.vue';
 
 const session = useSession();
 const units = useUnits();
@@ -29,6 +30,7 @@ const { form, saved, changed, keeping, keep, showTheirs } = useKennelForm();
 const nameFault = computed(() =>
   form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : '',
 );
+const namelessSetting = computed(() => form.value.moreSettings.some(({ name }) => name.trim() === ''));
 const groupNames: Record<HouseRule['group'], string> = {
   tape: 'Tape',
   prong: 'Prong',
@@ -87,7 +89,7 @@ const impact = computed(() =>
 </script>
 
 <template>
-  <form class="grid gap-6 lg:grid-cols-2" novalidate @submit.prevent="!nameFault && unread.size === 0 && keep()">
+  <form class="grid gap-6 lg:grid-cols-2" novalidate @submit.prevent="!nameFault && !namelessSetting && unread.size === 0 && keep()">
     <div class="space-y-5 self-start lg:sticky lg:top-4">
       <section class="sheet space-y-5" aria-label="Kennel">
         <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
@@ -127,12 +129,19 @@ const impact = computed(() =>
             <p class="text-sm">→ {{ one.after }}</p>
           </li>
         </ul>
-        <KeepBar class="mt-3" :keeping="keeping" label="Keep the rules" :disabled="!changed || unread.size > 0 || nameFault !== ''" @newer="showTheirs">
+        <KeepBar
+          class="mt-3"
+          :keeping="keeping"
+          label="Keep the rules"
+          :disabled="!changed || unread.size > 0 || nameFault !== '' || namelessSetting"
+          @newer="showTheirs"
+        >
           <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
         </KeepBar>
       </section>
     </div>
     <div class="space-y-5">
+      <WorkSettings v-model="form.moreSettings" :kept="session.kennel!.moreSettings" :error-at="keeping.errorAt" />
       <section class="sheet space-y-5" aria-label="Schools">
         <h2>Schools</h2>
         <ChoiceRow
