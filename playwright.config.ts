@@ -16,6 +16,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     trace: 'off',
+    // Laying all pages on the device anew for each journey takes longer than the journey; those in the field ask for it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -6,7 +6,6 @@ import {
   chooseProng,
   fingerSlack,
   houseRules,
-  median,
   taping,
   unrollNeck,
   type ProngCollar,
@@ -24,26 +23,7 @@ import {
 } from '@banter/core';
 import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind } from '@banter/contract';
 import { choose } from '../web/workers/choose.ts';
-
-const RUNS = 400;
-const WARM_UP = 50;
-
-function millisecondsOf(work: () => unknown, runs = RUNS): number {
-  const times: number[] = [];
-  for (let run = 0; run < runs + WARM_UP; run += 1) {
-    const begun = performance.now();
-    work();
-    if (run >= WARM_UP) times.push(performance.now() - begun);
-  }
-  return median(times);
-}
-
-/** A fixed piece of arithmetic that has nothing to do with Banter. */
-function referenceLoop(): number {
-  let sum = 0;
-  for (let i = 1; i <= 200_000; i += 1) sum += Math.sqrt(i) / (i + 1);
-  return sum;
-}
+import { millisecondsOf, referenceLoop, report } from './measure.ts';
 
 const rules = houseRules();
 const stockOf = (count: number): ProngCollar[] =>
@@ -144,8 +124,8 @@ const rows: [string, number, number][] = [
   ['prong, four collars, four schools', millisecondsOf(() => chooseProng(few, rules)), 2],
   ['prong, 5,000 collars, four schools', millisecondsOf(() => chooseProng(many, rules)), 50],
   ['every kind, 27 collars', millisecondsOf(() => fitAll('Bramble', dog, usualLocker, house, speak)), 2],
-  ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), 60), 50],
-  ['the same and every school', millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, house, length: 'cm', mass: 'kg' }), 30), 200],
+  ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), { runs: 60 }), 50],
+  ['the same and every school', millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, house, length: 'cm', mass: 'kg' }), { runs: 30 }), 200],
   ['one step of a slider', millisecondsOf(sliderStep), 16],
   ['rotation, a quarter of a year', millisecondsOf(() => rotateContacts(rotation, rules)), 2],
   ['rig, its routes and proposals', millisecondsOf(() => [rigRoutes(rig), rigProposals(rig, ['prong', 'flat'])]), 2],
@@ -160,8 +140,4 @@ const rows: [string, number, number][] = [
   ['unrolled neck', millisecondsOf(() => unrollNeck({ highMm: 398, midMm: 442, baseMm: 500 })), 2],
 ];
 console.log(`reference loop: ${reference.toFixed(3)} ms (1.00)`);
-for (const [name, ms, budget] of rows) {
-  console.log(
-    `${name.padEnd(36)} ${ms.toFixed(4).padStart(9)} ms  ratio ${(ms / reference).toFixed(3).padStart(7)}  budget ${budget} ms ${ms <= budget ? 'kept' : 'MISSED'}`,
-  );
-}
+for (const [name, ms, budget] of rows) report(name, ms, reference, budget);

@@ -20,8 +20,6 @@ const VIEWS = [
   ['tape', '/dogs/@Wick/tape', { width: 1280, height: 1000 }, 'light', fillTape],
   ['choose', '/dogs/@Bramble/bench', desk, 'light'],
   ['bench', '/dogs/@Hale/bench/prong', desk, 'light'],
-  ['bench-dark', '/dogs/@Bramble/bench/remote', desk, 'dark'],
-  ['bench-phone', '/dogs/@Hale/bench/prong', phone, 'light'],
   ['check-phone', '/dogs/@Pip/check', phone, 'dark', answerSome],
   ['neck', '/dogs/@Bramble/neck', { width: 1280, height: 1000 }, 'light'],
   ['rig', '/dogs/@Moss/neck/rig', { width: 1280, height: 1000 }, 'light'],
@@ -29,6 +27,8 @@ const VIEWS = [
   ['door-phone', '/dogs/@Nutmeg/door', phone, 'light'],
   ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 1560 }, 'light'],
   ['programme', '/dogs/@Moss/programme', { width: 1280, height: 1000 }, 'light'],
+  ['calendar', '/programme', { width: 1280, height: 1000 }, 'light'],
+  ['drill', '/programme/drill?seed=6', desk, 'light', walkADog],
   ['links', '/locker?show=links', desk, 'light'],
   ['house-rules', '/house', desk, 'light', tryASchool],
   ['many', '/many', desk, 'light', sizeExample],
@@ -42,6 +42,12 @@ async function fillTape(page) {
       .getByLabel(`Reading ${index + 1}`)
       .first()
       .fill(text);
+}
+async function walkADog(page) {
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.waitForTimeout(5200);
+  await page.keyboard.down('ArrowRight');
+  await page.waitForTimeout(150);
 }
 async function tryASchool(page) {
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();

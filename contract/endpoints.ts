@@ -3,17 +3,21 @@ import { z } from './plain-words.ts';
 import { FitsAnswer, FitsRequest } from './calc/fits.ts';
 import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
+import { CalendarChange, CalendarChanged, Hours, HoursFacts } from './records/calendar.ts';
+import { CalendarAsked, CalendarPage } from './records/calendar-page.ts';
 import { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
 import { Dog, DogFacts } from './records/dog.ts';
+import { Drill, DrillsPage, NewDrill } from './records/drill.ts';
 import { Dressing, DressingFacts } from './records/dressing.ts';
 import { Ending, NewEnding } from './records/ending.ts';
 import { Entry, EventsKept, NewEntry, NewEvent } from './records/event.ts';
-import { FieldBatch, FieldBatchKept, FieldSessionPage, LevelCap, NewLevelCap } from './records/field-log.ts';
+import { FieldBatch, FieldBatchKept, FieldSessionPage, LevelCap, NewLevelCap, SessionAsked } from './records/field-log.ts';
 import { FieldPage } from './records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
+import { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
 import { CollarsPage, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from './records/pages.ts';
 import { Place, PlaceFacts } from './records/place.ts';
@@ -123,7 +127,14 @@ export const ENDPOINTS: readonly Endpoint[] = [
     request: FieldBatch,
     answer: FieldBatchKept,
   },
-  { method: 'get', path: '/api/field-sessions/{id}', summary: 'One session with everything that was told of it.', signIn: true, answer: FieldSessionPage },
+  {
+    method: 'get',
+    path: '/api/field-sessions/{id}',
+    summary: 'One session with everything that was told of it, or what arrived since.',
+    signIn: true,
+    asks: SessionAsked,
+    answer: FieldSessionPage,
+  },
   { method: 'get', path: '/api/dogs/{id}/levels', summary: 'What the screen Levels shows of a dog, but its single presses.', signIn: true, answer: LevelsPage },
   {
     method: 'get',
@@ -134,6 +145,20 @@ export const ENDPOINTS: readonly Endpoint[] = [
     answer: PressesPage,
   },
   { method: 'get', path: '/api/dogs/{id}/programmes', summary: 'A dog with its programmes and what was told of them.', signIn: true, answer: ProgrammesPage },
+  { method: 'get', path: '/api/calendar', summary: 'The kennel’s calendar of a span of days.', signIn: true, asks: CalendarAsked, answer: CalendarPage },
+  {
+    method: 'post',
+    path: '/api/calendar-changes',
+    summary: 'Sessions planned, moved and dropped together, or not at all; the same change again is the same change.',
+    signIn: true,
+    request: CalendarChange,
+    answer: CalendarChanged,
+  },
+  { method: 'get', path: '/api/drills', summary: 'How everybody did in handling drills of late.', signIn: true, answer: DrillsPage },
+  ...record('drills', 'handling drill', NewDrill, Drill, false),
+  { method: 'get', path: '/api/kennel-templates', summary: 'The kennel’s own programmes.', signIn: true, answer: TemplatesPage },
+  ...record('kennel-templates', 'programme of the kennel’s own', KennelTemplateFacts, KennelTemplate, true),
+  ...record('hours', 'week of the kennel or of somebody', HoursFacts, Hours, true),
   ...record('programmes', 'programme', ProgrammeFacts, Programme, true),
   ...record('stage-results', 'result of a session for its stage', NewStageResult, StageResult, false),
   ...record('stage-moves', 'move to another stage', NewStageMove, StageMove, false),

@@ -64,12 +64,42 @@ export {
   LevelCap,
   MOST_FIELD_EVENTS,
   NewFieldEvent,
+  SessionAsked,
   NewLevelCap,
 } from './records/field-log.ts';
 export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
 export { pressFacts } from './field/press-facts.ts';
 export { dogLevels, settingsOf, type DeviceLevels, type SettingLevels } from './levels/dog-levels.ts';
-export { NewStageMove, NewStageResult, Programme, PROGRAMME_STATES, ProgrammeFacts, StageMove, StageResult, StageShape } from './records/programme.ts';
+export {
+  NewStageMove,
+  NewStageResult,
+  Programme,
+  PROGRAMME_STATES,
+  ProgrammeFacts,
+  StageMove,
+  StageResult,
+  StageShape,
+  TellTaleShape,
+  type TellTaleTime,
+} from './records/programme.ts';
+export { CalendarChange, CalendarChanged, Hours, HoursFacts, PLANNED_STATES, PlannedSession, PlannedSessionFacts } from './records/calendar.ts';
+export { KennelTemplate, KennelTemplateFacts, PROGRAMME_KINDS, TemplatesPage } from './records/kennel-template.ts';
+export { Drill, DrillsPage, NewDrill } from './records/drill.ts';
+export { CalendarAsked, CalendarPage } from './records/calendar-page.ts';
+export {
+  calendarCase,
+  isDealt,
+  placedSession,
+  plannedFacts,
+  scheduleDays,
+  stagesPlanned,
+  stageWish,
+  wishIdOf,
+  type CalendarCase,
+  type StagePlanned,
+} from './programme/kennel-calendar.ts';
+export { dealTellTale, type DealtPlan } from './programme/deal-tell-tale.ts';
+export { tellTaleStory, type TellTaleStory } from './programme/tell-tale-story.ts';
 export { programmeStanding, type ProgrammeStanding } from './programme/programme-standing.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';

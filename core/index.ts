@@ -293,7 +293,7 @@ export {
   type MoreCause,
   type SessionPurpose,
 } from './field-log/field-event.ts';
-export { askWhetherEnded, overlapping, sessionStory, standingEvents, type SessionPress, type SessionStory } from './field-log/session-story.ts';
+export { askWhetherEnded, joinedSessions, overlapping, sessionStory, standingEvents, type SessionPress, type SessionStory } from './field-log/session-story.ts';
 export { correctionsPerTenMinutes, rewardsPerCorrection, sessionTally, tensionShare, type SessionTally } from './field-log/session-tally.ts';
 export { MORE_STEPS, PRESS_GUARD_TONES, PRESS_GUARD_WORDS, pressGuards, type PressFacts, type PressGuard } from './field-log/press-guards.ts';
 export { ceilingOf, ladderRung, WORKING_LEVEL_REASON_WORDS, type FindingTrial, type LadderRung, type WorkingLevelReason } from './levels/level-ladder.ts';
@@ -313,6 +313,9 @@ export {
   moveSession,
   NO_ROOM_WORDS,
   placeSessions,
+  sessionClash,
+  slotOn,
+  somebodyThere,
   type DaySpan,
   type NoRoom,
   type NoRoomReason,
@@ -320,6 +323,40 @@ export {
   type ScheduleCase,
   type ScheduleDay,
   type ScheduleHand,
+  type SessionClash,
   type SessionWish,
 } from './programme/schedule.ts';
+export { timeOfDay } from './units/time-of-day.ts';
+export { heldSessions } from './programme/held-sessions.ts';
+export { isHardFault, SESSION_FAULT_WORDS, sessionFaults, type SessionFault } from './programme/session-faults.ts';
+export { hoursOn, USUAL_HOURS, type Away, type Week, type WorkHours } from './programme/work-hours.ts';
+export { putOnCounts, wornOccasions, type AwakeSpan, type WornOccasion, type WornSpan } from './tell-tale/tell-tale-happened.ts';
+export { tellTaleTimes, type TellTaleTime } from './tell-tale/tell-tale-times.ts';
 export { combinations, tellTaleAdvice, tellTaleCounts, tellTalePlan, type TellTaleSlot } from './tell-tale/tell-tale-plan.ts';
+export {
+  DRILL_COLLARS,
+  DRILL_PACES,
+  drillScenes,
+  HAPPENING_WORDS,
+  HAPPENINGS,
+  neverDirection,
+  rightDirections,
+  type DrillCollar,
+  type DrillPace,
+  type DrillScene,
+  type Happening,
+} from './handling/drill-scene.ts';
+export { drillDog, sceneEnds, type DrillDog } from './handling/drill-dog.ts';
+export {
+  drillScore,
+  drillWords,
+  judgeScene,
+  SCENE_REASON_WORDS,
+  WORK_ON_WORDS,
+  yieldsAt,
+  type DrillAnswer,
+  type DrillScore,
+  type Pressure,
+  type SceneJudgement,
+  type SceneReason,
+} from './handling/judge-drill.ts';

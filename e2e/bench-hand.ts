@@ -5,7 +5,8 @@ import AxeBuilder from '@axe-core/playwright';
 export const test = base.extend<{ expectFaults: (pattern: RegExp) => void }>({
   expectFaults: [
     async ({ page }, use) => {
-      const allowed: RegExp[] = [];
+      // Playwright’s own word that pages are not laid on the device here.
+      const allowed: RegExp[] = [/Service Worker registration blocked/];
       const faults: string[] = [];
       page.on('pageerror', (error) => faults.push(error.message));
       page.on('console', (message) => {
@@ -21,11 +22,14 @@ export { expect };
 
 let people = 0;
 
-/** Makes a kennel through the page, as a new person would. */
-export async function makeKennel(page: Page, name = 'Gorse End'): Promise<{ email: string; password: string }> {
+const newcomer = () => {
   people += 1;
-  const email = `person${process.pid}-${people}-${Math.floor(performance.now())}@example.test`;
-  const password = 'heather and gorse';
+  return { email: `person${process.pid}-${people}-${Math.floor(performance.now())}@example.test`, password: 'heather and gorse' };
+};
+
+/** Makes a kennel through the page, as a new person would. */
+export async function signUp(page: Page, name = 'Gorse End'): Promise<{ email: string; password: string }> {
+  const { email, password } = newcomer();
   await page.goto('/sign-up');
   await page.getByLabel('Kennel').fill(name);
   await page.getByLabel('Your name').fill('Robin');
@@ -34,6 +38,23 @@ export async function makeKennel(page: Page, name = 'Gorse End'): Promise<{ emai
   await page.getByRole('button', { name: 'Make the kennel' }).click();
   await expect(page.getByRole('heading', { name: 'Add your first dog.' })).toBeVisible();
   return { email, password };
+}
+
+/** A kennel made behind the screens, signed in, for journeys that begin later. */
+export async function newKennel(page: Page, kennelName = 'Gorse End'): Promise<{ email: string; password: string }> {
+  const { email, password } = newcomer();
+  const units = { lengthUnit: 'cm', massUnit: 'kg', timeZone: 'Europe/London' };
+  const response = await page.request.post('/api/sign-up', { data: { kennelName, name: 'Robin', email, password, ...units } });
+  if (!response.ok()) throw new Error(`sign-up answered ${response.status()}: ${await response.text()}`);
+  return { email, password };
+}
+
+/** The same, and its empty list of dogs on the screen. */
+export async function makeKennel(page: Page, kennelName = 'Gorse End'): Promise<{ email: string; password: string }> {
+  const who = await newKennel(page, kennelName);
+  await page.goto('/dogs');
+  await expect(page.getByRole('heading', { name: 'Add your first dog.' })).toBeVisible();
+  return who;
 }
 
 export async function enterDemo(page: Page): Promise<void> {
@@ -94,9 +115,20 @@ export async function read(page: Page, site: string, readings: string[]): Promis
   for (const [index, text] of readings.entries()) await group.getByLabel(`Reading ${index + 1}`).fill(text);
 }
 
+const faultsOf = async (axe: AxeBuilder) => {
+  const { violations } = await axe.analyze();
+  return violations.map(({ id, nodes }) => ({ id, where: nodes.map((node) => node.target.join(' ')).slice(0, 4) }));
+};
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map((node) => node.target.join(' ')).slice(0, 4) }))).toEqual([]);
+  expect(await faultsOf(new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']))).toEqual([]);
+}
+/** The same in light, and the contrasts, which alone differ, in dark. */
+export async function expectAccessibleInBoth(page: Page): Promise<void> {
+  await expectAccessible(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  expect(await faultsOf(new AxeBuilder({ page }).withRules(['color-contrast']))).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'light' });
 }
 
 /** Answers the fit check; what is left out is as it should be. */

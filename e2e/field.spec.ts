@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { expect, expectAccessible, makeKennel, test } from './bench-hand.ts';
 import { dressedDog, now, put, tapedDog, WHOLE } from './known-dogs.ts';
 
+test.use({ serviceWorkers: 'allow' });
 const phone = { width: 390, height: 844 };
 type FieldSession = {
   id: string;

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
-import { makeKennel } from './bench-hand.ts';
+import { newKennel } from './bench-hand.ts';
 
 /** This moment, as the interface takes it. */
 export const now = () => new Date().toISOString();
@@ -66,7 +66,7 @@ export const REMOTE_NUMBERS = {
 
 /** A dog in a kennel of its own with a prong and a remote collar decided and found good on it. */
 export async function dressedDog(page: Page, name = 'Yarrow', neckLength = 168): Promise<string> {
-  await makeKennel(page);
+  await newKennel(page);
   const placeId = uuidv7();
   await put(page, `/api/places/${placeId}`, {
     name: 'Home field',

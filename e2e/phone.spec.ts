@@ -1,8 +1,8 @@
-import { addDog, allowHere, answerCheck, enterDemo, expect, expectAccessible, makeKennel, openBench, openDog, putOnBench, read, test } from './bench-hand.ts';
+import { addDog, allowHere, answerCheck, enterDemo, expect, expectAccessible, openBench, openDog, putOnBench, read, test, signUp } from './bench-hand.ts';
 
 test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
   test.setTimeout(120_000);
-  await makeKennel(page);
+  await signUp(page);
   const fitsTheScreen = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
   await fitsTheScreen();

@@ -29,6 +29,17 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await page.getByRole('button', { name: 'Keep it for this dog' }).click();
   await expect(page.getByText('6 of 10: stretches of 20 steps on a slack leash.')).toBeVisible();
 
+  // All its stages, for this dog alone; the one it is in stays.
+  await page.getByRole('button', { name: 'Adapt its stages' }).click();
+  const stages = page.getByRole('form', { name: 'Stages of this dog' });
+  await expect(stages.getByRole('group', { name: 'Stage 1' })).toContainText('It is in this one.');
+  await stages.getByRole('button', { name: 'Take out stage 4' }).click();
+  await stages.getByRole('button', { name: 'One more stage' }).click();
+  await stages.getByLabel('Stage', { exact: true }).nth(3).fill('Ferry and pier');
+  await expectAccessible(page);
+  await stages.getByRole('button', { name: 'Keep these stages for this dog' }).click();
+  await expect(page.getByRole('list', { name: 'Stages' })).toContainText('Ferry and pier');
+
   await page.getByRole('textbox', { name: 'Went well' }).fill('6');
   await page.getByRole('button', { name: 'Went well: one less' }).click();
   await page.getByLabel('Note').fill('Wind.');

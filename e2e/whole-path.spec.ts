@@ -1,7 +1,7 @@
-import { addDog, allowHere, answerCheck, expect, makeKennel, putOnBench, read, test } from './bench-hand.ts';
+import { addDog, allowHere, answerCheck, expect, makeKennel, putOnBench, read, test, signUp } from './bench-hand.ts';
 
 test('a new kennel: a dog is taped, sized, checked until good, and all of it is there after signing out and in', async ({ page }) => {
-  const { email, password } = await makeKennel(page, 'Heather Moor');
+  const { email, password } = await signUp(page, 'Heather Moor');
   await addDog(page, 'Bracken');
 
   // Readings as people say them; the odd one is named, another reading settles it.

@@ -16,6 +16,9 @@ export function toldEvents(events: readonly NewEvent[]): { wear: WearEvent[]; de
       case 'state':
         wear.push({ ...told, at });
         break;
+      // Of a session, not of how the device stands.
+      case 'press':
+        break;
       default:
         device.push({ ...told, at });
     }

@@ -1,4 +1,4 @@
-import { WEAR_STATES } from '@banter/core';
+import { STIMULATION_MODES, WEAR_STATES } from '@banter/core';
 import { ClockPlace } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
@@ -22,6 +22,7 @@ export const NewEvent = z.discriminatedUnion('event', [
   z.strictObject({ event: z.literal('paired'), ...ofDevice, paired: z.boolean() }),
   z.strictObject({ event: z.literal('switched'), ...ofDevice, on: z.boolean() }),
   z.strictObject({ event: z.literal('tried'), ...ofDevice, level: z.number().min(0).max(1000) }),
+  z.strictObject({ event: z.literal('press'), ...ofDevice, level: z.number().min(0).max(1000), mode: z.enum(STIMULATION_MODES) }),
   z.strictObject({ event: z.literal('contact'), ...ofDevice, made: z.boolean() }),
   z.strictObject({ event: z.literal('locked-out'), ...ofDevice, seconds: z.number().positive().max(3600) }),
   z.strictObject({ event: z.literal('void'), ...happened, eventId: RecordId }),

@@ -30,6 +30,20 @@ export const NewFieldEvent = z.discriminatedUnion('event', [
   z.strictObject({ event: z.literal('contact'), ...happened, collarId: RecordId, made: z.boolean() }),
   z.strictObject({ event: z.literal('looked-into'), ...happened, collarId: RecordId, found: z.enum([...MORE_CAUSES, 'nothing']) }),
   z.strictObject({ event: z.literal('note'), ...happened, text: passage(1000).refine((text) => text.trim() !== '', 'This is empty.') }),
+  z
+    .strictObject({
+      event: z.literal('result'),
+      ...happened,
+      programmeId: RecordId,
+      stageId: namedLine(40),
+      met: z.number().int().min(0).max(1000),
+      of: z.number().int().min(1).max(1000),
+      setback: z.boolean(),
+    })
+    .refine(({ met, of }) => met <= of, { path: ['met'], message: 'More cannot go well than were tried.' }),
+  z
+    .strictObject({ event: z.literal('joins'), ...happened, intoId: RecordId })
+    .refine(({ sessionId, intoId }) => sessionId !== intoId, { path: ['intoId'], message: 'A session does not join itself.' }),
   plain('end'),
   z.strictObject({ event: z.literal('void'), ...happened, eventId: RecordId }),
 ]);
@@ -121,6 +135,9 @@ export type KeptFieldEvent = z.infer<typeof KeptFieldEvent>;
 /** One session with everything that was told of it, oldest first. */
 export const FieldSessionPage = z.object({ session: FieldSession, events: z.array(KeptFieldEvent) });
 export type FieldSessionPage = z.infer<typeof FieldSessionPage>;
+
+/** What stands behind the question mark: only what arrived since. */
+export const SessionAsked = z.object({ since: Instant.optional() });
 
 /** The highest level that a dog's trainer permits on a device; null lifts it. The latest counts. */
 export const NewLevelCap = z.strictObject({ dogId: RecordId, collarId: RecordId, cap: between(0, 1000).nullable(), note: passage(500), at: Instant });

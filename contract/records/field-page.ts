@@ -33,6 +33,21 @@ export const FieldDog = z.object({
   kinds: z.array(z.enum(COLLAR_KIND_NAMES)),
   devices: z.array(FieldDevice),
   moveByHours: z.number(),
+  /** Programmes that run, with the stage it is in: what came of a session is told of it. */
+  programmes: z
+    .array(
+      z.object({
+        id: RecordId,
+        name: z.string(),
+        stageId: z.string(),
+        stageName: z.string(),
+        what: z.string(),
+        needed: z.number().int(),
+        of: z.number().int(),
+        setback: z.string(),
+      }),
+    )
+    .default([]),
 });
 export type FieldDog = z.infer<typeof FieldDog>;
 
@@ -45,5 +60,7 @@ export const FieldPage = z.object({
   settings: z.array(z.object({ id: z.string(), name: z.string() })),
   /** Sessions that nobody has ended, of the last two weeks. */
   open: z.array(FieldSession),
+  /** Sessions of the last half day, ended or not: one that was begun twice is seen by them. */
+  recent: z.array(FieldSession).default([]),
 });
 export type FieldPage = z.infer<typeof FieldPage>;

@@ -3,12 +3,14 @@ import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
 import { Instant, RecordId } from './common.ts';
+import { Hours, PlannedSession } from './calendar.ts';
 import { Dog } from './dog.ts';
 import { Dressing } from './dressing.ts';
 import { Ending } from './ending.ts';
 import { NeckEvent } from './event.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
+import { KennelTemplate } from './kennel-template.ts';
 import { LinkBalance, LinkMove } from './link-move.ts';
 import { Place } from './place.ts';
 import { Plan } from './plan.ts';
@@ -61,7 +63,20 @@ export const NeckPage = z.object({
 export type NeckPage = z.infer<typeof NeckPage>;
 
 /** A dog with its whole record, its programmes, and everything that was told of them. */
-export const ProgrammesPage = z.object({ ...DogPage.shape, programmes: z.array(Programme), results: z.array(StageResult), moves: z.array(StageMove) });
+export const ProgrammesPage = z.object({
+  ...DogPage.shape,
+  programmes: z.array(Programme),
+  results: z.array(StageResult),
+  moves: z.array(StageMove),
+  templates: z.array(KennelTemplate),
+  /** Its sessions planned of late and to come. */
+  sessions: z.array(PlannedSession),
+  kennelHours: Hours.nullable(),
+  people: z.array(z.object({ id: RecordId, name: z.string() })),
+  /** What it wore, and when sessions of it began, in the last thirty days. */
+  wears: z.array(z.object({ collarId: RecordId, from: Instant, to: Instant.nullable() })),
+  held: z.array(z.object({ id: RecordId, dogId: RecordId, begunAt: Instant, endedAt: Instant.nullable() })),
+});
 export type ProgrammesPage = z.infer<typeof ProgrammesPage>;
 
 /** Something that is on a dog now: since when, how it is watched, where its contacts sit, and the rules it breaks, in words. */

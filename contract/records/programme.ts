@@ -26,17 +26,38 @@ export const StageShape = z
       issues.push({ code: 'custom', path: ['fallBack', 'below'], input: value.fallBack.below, message: 'What moves on cannot fall back, too.' });
   }) satisfies z.ZodType<ProgrammeStage>;
 
+/** One time of a plan without a tell-tale: what goes on when, for how long, and whether work follows (as a planned session). */
+const TellTaleTime = z.strictObject({
+  day: z.iso.date(),
+  /** Minutes from midnight in the kennel's zone. */
+  minute: whole(0, 1439),
+  minutes: whole(5, 480),
+  worn: z.array(RecordId).max(3),
+  sessionId: RecordId.nullable(),
+});
+export type TellTaleTime = z.infer<typeof TellTaleTime>;
+/** The collars that go on and off, the seed their order was dealt by, and the times. */
+export const TellTaleShape = z.strictObject({
+  collars: z.array(RecordId).min(1).max(3),
+  seed: between(0, 1),
+  times: z.array(TellTaleTime).max(120),
+});
+export type TellTaleShape = z.infer<typeof TellTaleShape>;
+
 export const PROGRAMME_STATES = ['running', 'paused', 'done', 'left'] as const;
 
 /** A dog's programme: where it came from, its stages as they stand for this dog, and since when. Where it stands is told by its moves. */
 export const ProgrammeFacts = z.strictObject({
   dogId: RecordId,
-  templateId: z.enum(PROGRAMME_TEMPLATES.map(({ id }) => id) as [string, ...string[]]),
+  /** One of the trade's programmes, or one of the kennel's own. */
+  templateId: z.union([z.enum(PROGRAMME_TEMPLATES.map(({ id }) => id) as [string, ...string[]]), RecordId]),
   name: namedLine(60),
   stages: z.array(StageShape).min(1).max(12).check(oneEach('id')),
   startsOn: z.iso.date(),
   state: z.enum(PROGRAMME_STATES),
   note: passage(1000),
+  /** Two weeks of collars on and off, where the programme is one. */
+  tellTale: TellTaleShape.nullable().default(null),
 });
 export type ProgrammeFacts = z.infer<typeof ProgrammeFacts>;
 export const Programme = ProgrammeFacts.extend({ id: RecordId, version: z.number().int() });

@@ -51,6 +51,10 @@ export type FieldEvent = { id: string; at: number; sessionId: string } & (
   | { event: 'contact'; collarId: string; made: boolean }
   | { event: 'looked-into'; collarId: string; found: MoreCause | 'nothing' }
   | { event: 'note'; text: string }
+  /** What came of the session for the stage its dog is in. */
+  | { event: 'result'; programmeId: string; stageId: string; met: number; of: number; setback: boolean }
+  /** This session is another one's: two phones began it apart. */
+  | { event: 'joins'; intoId: string }
   | { event: 'end' }
   | { event: 'void'; eventId: string }
 );

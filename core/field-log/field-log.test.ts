@@ -6,6 +6,7 @@ import {
   contractSpeaker,
   correctionsPerTenMinutes,
   houseRules,
+  joinedSessions,
   ladderRung,
   neededDrift,
   overlapping,
@@ -286,5 +287,34 @@ describe('the level needed, session by session', () => {
     const same = neededDrift(sessions([...Array<number>(8).fill(10), 10, 10, 10]), 1, rules);
     expect(same.baseline!.sd).toBeCloseTo(1 / Math.sqrt(12), 12);
     expect(same.alarm).toBeNull();
+  });
+});
+
+describe('sessions that are one', () => {
+  const joins = (sessionId: string, intoId: string) => ({ ...event(0, { event: 'joins', intoId }), sessionId }) as FieldEvent;
+  it('lead to the end of the chain; one taken back leads nowhere', () => {
+    const [ab, bc] = [joins('a', 'b'), joins('b', 'c')];
+    expect([...joinedSessions([ab, bc])].sort()).toEqual([
+      ['a', 'c'],
+      ['b', 'c'],
+    ]);
+    expect([...joinedSessions([ab, bc, event(5, { event: 'void', eventId: bc.id })])]).toEqual([['a', 'b']]);
+  });
+  it('a ring, told by two phones at once, ends at one of them, the same on both', () => {
+    const ring = [joins('a', 'b'), joins('b', 'a')];
+    expect([...joinedSessions(ring)]).toEqual([['b', 'a']]);
+    expect([...joinedSessions([...ring].reverse())]).toEqual([['b', 'a']]);
+  });
+  it('the earliest beginning counts, and everything told of either', () => {
+    const other = { ...event(120, { event: 'begin', dogId: 'dog', setting: 'street', handlerId: 'you', purpose: 'work' }), sessionId: 'b' } as FieldEvent;
+    const told = [begin, press(60, 5), other, { ...press(150, 7), sessionId: 'b' } as FieldEvent];
+    const one = sessionStory(S, told, new Map([['b', S]]))!;
+    expect(one).toMatchObject({ handlerId: 'me', begunAt: T0 });
+    expect(one.presses.map(({ level }) => level)).toEqual([5, 7]);
+  });
+  it('what came of it, told later, does not make it longer', () => {
+    const end = event(600, { event: 'end' });
+    const result = event(4000, { event: 'result', programmeId: 'p', stageId: 's', met: 1, of: 1, setback: false });
+    expect(story(end, result)).toMatchObject({ endedAt: T0 + 600_000, lastAt: T0 + 600_000 });
   });
 });

@@ -43,10 +43,11 @@ export function standingEvents(events: readonly FieldEvent[]): FieldEvent[] {
 
 /**
  * Puts a session together out of its events. The last response to a press counts; a press is of the setting that held then. A
- * session nobody began is told from what there is; null when nothing stands.
+ * session nobody began is told from what there is; null when nothing stands. `joined` are sessions that count as another
+ * (`joinedSessions`): of several beginnings the earliest counts.
  */
-export function sessionStory(sessionId: string, told: readonly FieldEvent[]): SessionStory | null {
-  const events = standingEvents(told.filter((event) => event.sessionId === sessionId));
+export function sessionStory(sessionId: string, told: readonly FieldEvent[], joined: ReadonlyMap<string, string> = new Map()): SessionStory | null {
+  const events = standingEvents(told.filter((event) => (joined.get(event.sessionId) ?? event.sessionId) === sessionId));
   if (events.length === 0) return null;
   const begin = events.find((event) => event.event === 'begin');
   const story: SessionStory = {
@@ -57,7 +58,8 @@ export function sessionStory(sessionId: string, told: readonly FieldEvent[]): Se
     settings: [],
     begunAt: begin?.at ?? events[0]!.at,
     endedAt: null,
-    lastAt: events.at(-1)!.at,
+    // What came of it is told afterwards, and does not make it longer.
+    lastAt: (events.findLast(({ event }) => event !== 'result' && event !== 'joins') ?? events.at(-1)!).at,
     presses: [],
     events,
   };
@@ -85,9 +87,28 @@ export function sessionStory(sessionId: string, told: readonly FieldEvent[]): Se
   return story;
 }
 
+/**
+ * Which session each one counts as, once those that join another are led to it: the end of the chain; a ring of them ends where it
+ * was entered. Takes every event that is known, and answers only for sessions that join.
+ */
+export function joinedSessions(told: readonly FieldEvent[]): Map<string, string> {
+  const into = new Map(standingEvents(told).flatMap((event) => (event.event === 'joins' ? [[event.sessionId, event.intoId] as const] : [])));
+  const rootOf = (id: string): string => {
+    const seen = new Set([id]);
+    let at = id;
+    for (let next = into.get(at); next !== undefined && !seen.has(next); next = into.get(at)) {
+      at = next;
+      seen.add(at);
+    }
+    return into.has(at) ? [...seen].sort()[0]! : at;
+  };
+  return new Map([...into.keys()].map((id) => [id, rootOf(id)] as const).filter(([id, root]) => id !== root));
+}
+
+type Span = Pick<SessionStory, 'sessionId' | 'dogId' | 'begunAt' | 'endedAt' | 'lastAt'>;
 /** Sessions of one dog that overlap in time: one session told by two phones that did not know of each other. */
-export function overlapping(one: SessionStory, other: SessionStory): boolean {
-  const until = (story: SessionStory) => story.endedAt ?? story.lastAt;
+export function overlapping(one: Span, other: Span): boolean {
+  const until = (story: Span) => story.endedAt ?? story.lastAt;
   return one.sessionId !== other.sessionId && one.dogId !== null && one.dogId === other.dogId && one.begunAt <= until(other) && other.begunAt <= until(one);
 }
 

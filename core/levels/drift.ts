@@ -49,6 +49,9 @@ export const DRIFT_REASON_WORDS: ReasonWords<DriftReason> = {
   'contact-first': () => 'More is needed than before: check the contact first, then skin and place, then the battery, then the distraction.',
 };
 
+/** What the adding up of decimals leaves over is no step past a limit. */
+const past = (value: number, limit: number) => value - limit > 1e-9 * Math.max(1, Math.abs(limit));
+
 /**
  * EWMA and two one-sided CUSUM charts with asymptotic limits, mean ± limit·sd·√(λ/(2−λ)); a value on a limit is inside.
  * Source: NIST/SEMATECH e-Handbook of Statistical Methods, §6.3.2.3 (CUSUM) and §6.3.2.4 (EWMA).
@@ -67,10 +70,10 @@ export function driftCharts({ values, mean, sd, lambda, limit, k, h }: DriftCase
     charts.ewma.push(average);
     charts.cusumHigh.push(high);
     charts.cusumLow.push(low);
-    if (average > ewmaHigh) charts.alarms.push({ index, chart: 'ewma', side: 'high' });
-    if (average < ewmaLow) charts.alarms.push({ index, chart: 'ewma', side: 'low' });
-    if (high > h) charts.alarms.push({ index, chart: 'cusum', side: 'high' });
-    if (low > h) charts.alarms.push({ index, chart: 'cusum', side: 'low' });
+    if (past(average, ewmaHigh)) charts.alarms.push({ index, chart: 'ewma', side: 'high' });
+    if (past(-average, -ewmaLow)) charts.alarms.push({ index, chart: 'ewma', side: 'low' });
+    if (past(high, h)) charts.alarms.push({ index, chart: 'cusum', side: 'high' });
+    if (past(low, h)) charts.alarms.push({ index, chart: 'cusum', side: 'low' });
   });
   return charts;
 }

@@ -252,6 +252,9 @@ describe('control charts', () => {
   it('a value on a limit is inside; falling levels alarm low, and ask for no contact', () => {
     const flat = driftCharts({ values: [10, 10], mean: 10, sd: 0, lambda: 0.3, limit: 3, k: 0, h: 0 });
     expect(flat.alarms).toEqual([]);
+    // Six times two tenths are 1.2, whatever binary fractions make of it (1.200000000000001).
+    const tenths = driftCharts({ values: [5.2, 5.2, 5.2, 5.2, 5.2, 5.2], mean: 5, sd: 1, lambda: 0.3, limit: 3, k: 0, h: 1.2 });
+    expect(tenths.alarms).toEqual([]);
     const falling = driftCharts({ values: [4, 4], mean: 10, sd: 1, lambda: 0.3, limit: 3, k: 0.5, h: 4 });
     expect(new Set(falling.alarms.map(({ side }) => side))).toEqual(new Set(['low']));
     expect(driftReasons(falling, 4).map(({ code }) => code)).not.toContain('contact-first');

@@ -205,6 +205,14 @@ describe('placing sessions', () => {
     expect(noRoom.map((one) => one.why)).toContain(why);
     expect(wordReason(NO_ROOM_WORDS, noRoom.find((one) => one.why === why)!.reason, contractSpeaker).text).toMatch(/free it\.$|day later\.$/);
   });
+  it('the second of two lies in the second half of the day where there is room, else wherever there is', () => {
+    const { placed } = placeSessions(base({ days: days(1), wishes: [wish(1)] }));
+    const question = base();
+    const noon = (question.days[0]!.open![0] + question.days[0]!.open![1]) / 2;
+    expect(placed.map(({ from }) => from >= noon)).toEqual([false, true]);
+    const early = placeSessions(base({ days: days(1), hands: [hand('Ann', 30, [9 * 60, 12 * 60])], wishes: [wish(1)] })).placed;
+    expect(early).toHaveLength(2);
+  });
   it('so many in all, and every other day', () => {
     const { placed } = placeSessions(base({ wishes: [wish(1, { count: 5, everyDays: 2, perDay: 1 })] }));
     expect(placed.map(({ day }) => day)).toEqual([0, 2, 4, 8, 10]);

@@ -55,7 +55,7 @@ export const NO_ROOM_WORDS: ReasonWords<NoRoomReason> = {
   'hands-busy': (r) => `${r.day}: everybody is busy. ${r.minutes} more minutes of somebody's, a shorter session or one fewer would free it.`,
   'dog-limit': (r) => `${r.day}: ${r.dog} has its ${r.limit} sessions already. A higher limit, or another day, would free it.`,
   'dog-rest': (r) => `${r.day}: ${r.dog} would not get ${r.restMinutes} minutes of rest between two sessions. Less rest, or fewer a day, would free it.`,
-  around: (r) => `${r.day}: there is no room for the ${r.aroundMinutes} minutes worn before and after. Longer open hours would free it.`,
+  around: (r) => `${r.day}: there is no room for the ${r.aroundMinutes} minutes worn before and after while somebody is there. Longer hours would free it.`,
 };
 
 export type ScheduleCase = {
@@ -72,7 +72,26 @@ export type ScheduleCase = {
 /** Sessions begin on the quarter hour. */
 export const GRID_MINUTES = 15;
 
-const end = ({ from, minutes }: PlacedSession) => from + minutes;
+const end = ({ from, minutes }: Pick<PlacedSession, 'from' | 'minutes'>) => from + minutes;
+
+/** What two sessions want of each other's: the same hands, the same dog, or the dog's rest between them. */
+export type SessionClash = 'hands' | 'dog' | 'rest';
+/** Why two sessions of a day cannot both stand as they are, the hardest first; null when they can. Minutes. Common practice. */
+export function sessionClash(a: PlacedSession, b: PlacedSession, restMinutes: number): SessionClash | null {
+  if (a.day !== b.day) return null;
+  const gap = Math.max(b.from - end(a), a.from - end(b));
+  if (a.dogId === b.dogId && gap < 0) return 'dog';
+  if (a.handId === b.handId && gap < 0) return 'hands';
+  return a.dogId === b.dogId && gap < restMinutes ? 'rest' : null;
+}
+
+/** Whether somebody is there at every minute of a span of a day: a collar is on only while somebody watches. */
+export function somebodyThere(day: number, [from, to]: DaySpan, hands: readonly ScheduleHand[]): boolean {
+  const spans = hands.flatMap(({ hours }) => (hours[day] ? [hours[day]] : [])).sort((a, b) => a[0] - b[0]);
+  let reached = from;
+  for (const [begins, ends] of spans) if (begins <= reached && ends > reached) reached = ends;
+  return reached >= to;
+}
 
 /** What a slot is held against; each can be left out to learn which one stood in the way. */
 type Bars = { hands: boolean; rest: boolean; around: boolean; limit: boolean };
@@ -80,8 +99,8 @@ const ALL_BARS: Bars = { hands: true, rest: true, around: true, limit: true };
 
 type Around = Pick<ScheduleCase, 'days' | 'hands' | 'rules' | 'notBefore'>;
 
-/** The earliest free start of a session on a day, with the least busy hand; null when there is none. */
-function slotOn(
+/** The earliest free start of a session on a day, not before a minute of it, with the least busy hand; null when there is none. */
+export function slotOn(
   day: number,
   wish: Pick<SessionWish, 'dogId' | 'minutes' | 'hands' | 'aroundMinutes'>,
   taken: readonly PlacedSession[],
@@ -102,6 +121,7 @@ function slotOn(
     const to = from + wish.minutes;
     const rest = bars.rest ? rules.dogRestMinutes : 0;
     if (own.some((one) => from < end(one) + rest && one.from < to + rest)) continue;
+    if (margin > 0 && !somebodyThere(day, [from - margin, to + margin], hands)) continue;
     const hand = may.find(({ id, hours }) => {
       const there = hours[day];
       if (!there || from < there[0] || to > there[1]) return false;
@@ -129,8 +149,8 @@ function whyNot(day: number, wish: SessionWish, taken: readonly PlacedSession[],
 }
 
 /**
- * Places sessions day by day, the dogs that have had least first, each as early as the kennel's and a hand's hours, the dog's rest
- * and its day's limit allow; says of each it could not place why, and what would free it. What is fixed stays. The same question
+ * Places sessions day by day, the dogs that have had least first, each as early in its part of the day (the second of two in the
+ * second half) as the kennel's and a hand's hours, the dog's rest and its day's limit allow, else as early as at all; says of each it could not place why, and what would free it. What is fixed stays. The same question
  * has the same answer. Minutes from midnight in the kennel's zone. Own rule; from memory.
  */
 export function placeSessions({ days, hands, wishes, fixed, notBefore, rules }: ScheduleCase): { placed: PlacedSession[]; noRoom: NoRoom[] } {
@@ -150,7 +170,10 @@ export function placeSessions({ days, hands, wishes, fixed, notBefore, rules }: 
         )
         .sort((a, b) => had.get(a.id)! - had.get(b.id)! || b.minutes - a.minutes || (a.id < b.id ? -1 : 1));
       for (const wish of turn) {
-        const slot = slotOn(day, wish, taken, around);
+        // The second of two in the second half of the day, where there is room: a dog is not to be done by nine.
+        const [opens, closes] = days[day]!.open ?? [0, 0];
+        const part = opens + ((closes - opens) * round) / wish.perDay;
+        const slot = slotOn(day, wish, taken, around, ALL_BARS, part) ?? slotOn(day, wish, taken, around);
         if (!slot) {
           const reason = whyNot(day, wish, taken, around);
           noRoom.push({ wishId: wish.id, dogName: wish.dogName, day, why: reason.code, reason });
@@ -181,10 +204,7 @@ export function moveSession(
   const before = sessions.find((one) => one.id === id);
   if (!before) return { sessions: [...sessions], moved: [], stuck: [] };
   const now = { ...before, ...to };
-  const rest = around.rules.dogRestMinutes;
-  const clash = (a: PlacedSession, b: PlacedSession) =>
-    a.day === b.day &&
-    ((a.handId === b.handId && a.from < end(b) && b.from < end(a)) || (a.dogId === b.dogId && a.from < end(b) + rest && b.from < end(a) + rest));
+  const clash = (a: PlacedSession, b: PlacedSession) => sessionClash(a, b, around.rules.dogRestMinutes) !== null;
   const order = (a: PlacedSession, b: PlacedSession) => a.day - b.day || a.from - b.from || (a.id < b.id ? -1 : 1);
   const earlier = (one: PlacedSession) => one.day < now.day || (one.day === now.day && one.from < now.from);
   const settled: PlacedSession[] = [...sessions.filter((one) => one.id !== id && earlier(one)), now];

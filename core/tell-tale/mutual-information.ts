@@ -29,7 +29,7 @@ const bitsOf = (counts: Counts, rows: readonly number[], columns: readonly numbe
 
 /** The most shuffles, and the most counts dealt in all of them: chance is told within a few per cent, in about a millisecond. */
 const MOST_SHUFFLES = 999;
-const MOST_DEALT = 40_000;
+const MOST_DEALT = 32_000;
 /** Beyond this many counts chance says next to nothing, and is not asked. */
 const MOST_COUNTS = 500;
 const SEED = 0.42;

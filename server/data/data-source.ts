@@ -1,7 +1,9 @@
 import { DataSource } from 'typeorm';
 import { BridgeEntity } from './entities/bridge.ts';
+import { HoursEntity, PlannedSessionEntity } from './entities/calendar.ts';
 import { CollarEntity } from './entities/collar.ts';
 import { DogEntity } from './entities/dog.ts';
+import { DrillEntity } from './entities/drill.ts';
 import { DressingEntity } from './entities/dressing.ts';
 import { EndingEntity } from './entities/ending.ts';
 import { EventEntity } from './entities/event.ts';
@@ -9,6 +11,7 @@ import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity } fro
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
 import { KennelEntity } from './entities/kennel.ts';
+import { KennelTemplateEntity } from './entities/kennel-template.ts';
 import { LinkMoveEntity } from './entities/link-move.ts';
 import { PersonEntity } from './entities/person.ts';
 import { PhotoEntity } from './entities/photo.ts';
@@ -60,6 +63,10 @@ export function makeDataSource(url: string): DataSource {
       ProgrammeEntity,
       StageResultEntity,
       StageMoveEntity,
+      HoursEntity,
+      PlannedSessionEntity,
+      KennelTemplateEntity,
+      DrillEntity,
     ],
     migrations,
     migrationsTransactionMode: 'none',

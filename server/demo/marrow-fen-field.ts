@@ -152,16 +152,3 @@ export function toldSessions(
   }
   return sessions;
 }
-
-/** What came of Moss's sessions in «wear first»: days ago, stage, how many of how many went well. */
-export const TOLD_RESULTS: readonly [daysAgo: number, stageId: string, met: number, of: number][] = [
-  [13, 'worn', 1, 1],
-  [12, 'worn', 1, 1],
-  [11, 'worn', 1, 1],
-  [10, 'worn', 1, 1],
-  [9, 'worn', 1, 1],
-  [8, 'worn', 1, 1],
-  [7, 'yield', 6, 10],
-  [5, 'yield', 8, 10],
-  [2, 'yield', 9, 10],
-];

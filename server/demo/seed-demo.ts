@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
-import { FIRST_SETTINGS, NewFitCheck, NewPlan, NewScreening, NewTaping, type DogFacts, type NewLinkMove, type ProgrammeFacts } from '@banter/contract';
-import { PROGRAMME_TEMPLATES, SCREEN_ITEM_IDS } from '@banter/core';
+import { FIRST_SETTINGS, NewFitCheck, NewPlan, NewScreening, NewTaping, type DogFacts, type NewLinkMove } from '@banter/contract';
+import { SCREEN_ITEM_IDS } from '@banter/core';
 import { randomLcg, randomNormal } from 'd3-random';
 import { DateTime } from 'luxon';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -22,17 +22,18 @@ import { keepFieldEvents } from '../services/field-log.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
+import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
-import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
 import { putAppended, putVersioned } from '../services/record-base.ts';
 import { screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
-import { MARROW_FEN_SETTINGS, TOLD_RESULTS, toldSessions } from './marrow-fen-field.ts';
+import { MARROW_FEN_SETTINGS, toldSessions } from './marrow-fen-field.ts';
 import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
+import { seedProgrammes } from './marrow-fen-programmes.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
 
@@ -282,27 +283,8 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     if (odd) throw new Error(`the demo kennel’s sessions cannot be told: ${odd.message}`);
   }
   await manager.query(`UPDATE \`${FieldEventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
-  // Moss, with six quiet wearings, is on pressure and release, and has just passed it.
-  const wearFirst = PROGRAMME_TEMPLATES.find(({ id }) => id === 'wear-first')!;
-  const programmeId = make.id(make.ago(14));
-  const startsOn = DateTime.fromJSDate(make.ago(14), { zone: KENNEL_ZONE }).toISODate()!;
-  const stages = structuredClone(wearFirst.stages) as ProgrammeFacts['stages'];
-  await putVersioned(
-    scopes[0]!,
-    programmeKind,
-    programmeId,
-    { dogId: moss, templateId: wearFirst.id, name: wearFirst.name, stages, startsOn, state: 'running', note: '' },
-    null,
-  );
-  for (const [daysAgo, stageId, met, of] of TOLD_RESULTS) {
-    const at = make.ago(daysAgo, 40);
-    const sent = { programmeId, stageId, sessionId: null, met, of, setback: false, note: '', at: at.toISOString() };
-    await putAppended(scopes[2]!, stageResultKind, make.id(at), sent);
-  }
-  const movedAt = make.ago(8, 45);
-  await putAppended(scopes[0]!, stageMoveKind, make.id(movedAt), { programmeId, toStage: 'yield', note: '', at: movedAt.toISOString() });
-  await manager.query('UPDATE stage_results SET recordedAt = at WHERE kennelId = ?', [kennelId]);
-  await manager.query('UPDATE stage_moves SET recordedAt = at WHERE kennelId = ?', [kennelId]);
+  const kennel = kennelAnswer(await kennelOf(scopes[0]!));
+  await seedProgrammes(manager, { scopes, dogIds, kennel, now }, make);
   await putVersioned(
     scopes[1]!,
     wantKind,

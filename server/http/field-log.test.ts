@@ -1,4 +1,5 @@
 import { FieldBatchKept, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type FieldBatch, type NewFieldEvent } from '@banter/contract';
+import { PROGRAMME_TEMPLATES } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -243,5 +244,104 @@ describe('what is shown of it', () => {
     const other = await newDog(agent, { name: 'Sorrel' });
     const empty = LevelsPage.parse((await agent.get(`/api/dogs/${other}/levels`)).body);
     expect(empty).toMatchObject({ sessions: [], findings: [], ceilings: [], collars: [] });
+  });
+});
+
+describe('one session that two phones began apart', () => {
+  it('is made one: presses, events and numbers of both count as the earlier one’s; taken back, they part', async () => {
+    const first = session(40);
+    const second = session(30);
+    const [a, b] = [first.press(60, 12), second.press(60, 14)];
+    expect(await statuses([first.begin(), a, first.event(1500, { event: 'reward' })])).toEqual(['kept', 'kept', 'kept']);
+    expect(await statuses([second.begin(), b, second.event(90, { event: 'correction', direction: 'back' })])).toEqual(['kept', 'kept', 'kept']);
+    const joins = second.event(100, { event: 'joins', intoId: first.sessionId });
+    expect(await statuses([joins])).toEqual(['kept']);
+    const one = await page(first.sessionId);
+    expect(one.session.tally).toMatchObject({ presses: 2, corrections: 1, rewards: 1 });
+    expect((await page(second.sessionId)).session.id).toBe(first.sessionId);
+    const asked = async () => FieldPage.parse((await agent.get('/api/field')).body).open.map(({ id }) => id);
+    expect(await asked()).toEqual([first.sessionId]);
+    // What the other phone tells afterwards belongs to the same session.
+    expect(await statuses([second.response(70, b.id, 'did')])).toEqual(['kept']);
+    expect((await page(first.sessionId)).session.tally.responses.did).toBe(1);
+    expect(await statuses([second.event(200, { event: 'void', eventId: joins.id })])).toEqual(['kept']);
+    expect((await page(first.sessionId)).session.tally).toMatchObject({ presses: 1, corrections: 0, rewards: 1 });
+    expect((await page(second.sessionId)).session.tally).toMatchObject({ presses: 1, corrections: 1, rewards: 0 });
+    expect((await asked()).sort()).toEqual([first.sessionId, second.sessionId].sort());
+  });
+  it('waits for a session that has not arrived; joins none of another dog, nor itself', async () => {
+    const [first, second] = [session(40), session(30)];
+    expect(await statuses([second.begin(), second.event(10, { event: 'joins', intoId: first.sessionId })])).toEqual(['kept', 'waits']);
+    const other = await newDog(agent);
+    await send([first.begin({ dogId: other })]);
+    const [refused] = await send([second.event(20, { event: 'joins', intoId: first.sessionId })]);
+    expect(refused).toMatchObject({ status: 'refused', message: 'A session joins only another of the same dog.' });
+    expect((await agent.post('/api/field-log').send(batch([second.event(20, { event: 'joins', intoId: second.sessionId })]))).status).toBe(422);
+  });
+});
+
+describe('what came of a session for its stage', () => {
+  it('is told with the session, moves the stage by its marks, and is gone when it is taken back', async () => {
+    const programme = uuidv7();
+    const template = PROGRAMME_TEMPLATES.find(({ id }) => id === 'fading')!;
+    const startsOn = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+    await must(`/api/programmes/${programme}`, {
+      dogId: dog,
+      templateId: 'fading',
+      name: 'Fading',
+      stages: template.stages,
+      startsOn,
+      state: 'running',
+      note: '',
+    });
+    const { begin, event } = session();
+    const result = (seconds: number, own: object = {}) =>
+      event(seconds, { event: 'result', programmeId: programme, stageId: 'slip-leash', met: 9, of: 10, setback: false, ...own });
+    const told = result(600);
+    expect(await statuses([begin(), told, event(601, { event: 'end' })])).toEqual(['kept', 'kept', 'kept']);
+    const results = async () => (await agent.get(`/api/dogs/${dog}/programmes`)).body.results;
+    expect(await results()).toMatchObject([{ id: told.id, sessionId: told.sessionId, met: 9, of: 10 }]);
+    const dogs = FieldPage.parse((await agent.get('/api/field')).body).dogs;
+    expect(dogs.find(({ id }) => id === dog)!.programmes).toMatchObject([{ id: programme, stageId: 'slip-leash', needed: 8, of: 10 }]);
+    expect((await send([result(650, { stageId: 'nowhere' })]))[0]).toMatchObject({ status: 'refused', message: 'This programme has no such stage.' });
+    expect(await statuses([event(700, { event: 'void', eventId: told.id })])).toEqual(['kept']);
+    expect(await results()).toEqual([]);
+  });
+});
+
+describe('presses that a device tells of itself', () => {
+  const line = (own: object) => `${JSON.stringify({ id: uuidv7(), collarId: remote, mode: 'momentary', ...own })}\n`;
+  const tellLines = async (text: string) => (await agent.post('/api/events').set('Content-Type', 'application/x-ndjson').send(text)).body;
+  const agoIso = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+  it('go into the session that runs, once; before it they stay with the device, off the scale they are refused', async () => {
+    const { sessionId, begin } = session(20);
+    await send([begin()]);
+    const press = line({ event: 'press', level: 9, at: agoIso(10) });
+    expect(await tellLines(press + line({ event: 'press', level: 4, at: agoIso(50) }) + line({ event: 'press', level: 400, at: agoIso(9) }))).toMatchObject({
+      kept: 2,
+      refused: [{ line: 3, message: 'level: This device’s scale goes from 1 to 100.' }],
+    });
+    expect(await tellLines(press)).toMatchObject({ kept: 0, known: 1 });
+    const one = await page(sessionId);
+    expect(one.events.filter(({ event }) => event.event === 'press').map(({ event, phone }) => [(event as { level: number }).level, phone])).toEqual([[9, 'device']]); // prettier-ignore
+    // The phone answers it like one of its own.
+    const pressId = one.events.find(({ event }) => event.event === 'press')!.event.id;
+    const answer = { event: 'response', id: uuidv7(), sessionId, at: agoIso(9.9), pressId, response: 'did', latencyMs: null };
+    expect(await statuses([answer])).toEqual(['kept']);
+    expect((await page(sessionId)).session.tally.responses.did).toBe(1);
+  });
+  it('find their session when its phone, which was away, tells of it later; taken back, they are gone from it', async () => {
+    const press = { id: uuidv7(), event: 'press', collarId: remote, mode: 'momentary', level: 7, at: agoIso(15) };
+    expect(await tellLines(JSON.stringify(press))).toMatchObject({ kept: 1 });
+    const { sessionId, begin, event } = session(20);
+    await send([begin(), event(900, { event: 'end' })]);
+    expect((await page(sessionId)).session.tally.presses).toBe(1);
+    expect(await tellLines(JSON.stringify({ id: uuidv7(), event: 'void', eventId: press.id, at: agoIso(1) }))).toMatchObject({ kept: 1 });
+    expect((await page(sessionId)).session.tally.presses).toBe(0);
+    const since = new Date(Date.now() - 1000).toISOString();
+    const late = await agent.get(`/api/field-sessions/${sessionId}?since=${since}`);
+    expect(late.body.events.length).toBeGreaterThan(0);
+    expect((await agent.get(`/api/field-sessions/${sessionId}?since=${new Date(Date.now() + 60_000).toISOString()}`)).body.events).toEqual([]);
+    expect((await agent.get(`/api/field-sessions/${sessionId}?since=yesterday`)).status).toBe(422);
   });
 });

@@ -1,4 +1,4 @@
-import { FieldBatch, PressesAsked, fieldErrors } from '@banter/contract';
+import { FieldBatch, PressesAsked, SessionAsked, fieldErrors } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
@@ -20,7 +20,10 @@ export function fieldRoutes(dataSource: DataSource): Router {
     response.json(await keepFieldBatch(scopeOf(request, dataSource), parseBody(FieldBatch, request), new Date()));
   });
   routes.get('/field-sessions/:id', async (request, response) => {
-    response.json(await fieldSessionPage(scopeOf(request, dataSource), idOf(request)));
+    const asked = SessionAsked.safeParse(request.query);
+    if (!asked.success) throw new Failure('bad-input', { errors: fieldErrors(asked.error) });
+    const since = asked.data.since === undefined ? null : new Date(asked.data.since);
+    response.json(await fieldSessionPage(scopeOf(request, dataSource), idOf(request), since));
   });
   routes.get('/dogs/:id/levels', signedIn, async (request, response) => {
     response.json(await levelsPage(scopeOf(request, dataSource), idOf(request), new Date()));

@@ -1,9 +1,9 @@
-import { ProgrammesPage, type ProgrammeFacts } from '@banter/contract';
+import { dayStartOf, ProgrammesPage, tellTaleStory, type ProgrammeFacts } from '@banter/contract';
 import { PROGRAMME_TEMPLATES } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
+import { fittedDog, newDog, newKennel, openBanter, someRemote, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -107,5 +107,73 @@ describe('a dog’s programme', () => {
     expect((await stranger.get(`/api/dogs/${dog}/programmes`)).status).toBe(404);
     const response = await stranger.put(`/api/stage-moves/${uuidv7()}`).send({ programmeId: programme, toStage: 'yield', note: 'x', at: ago(0) });
     expect(response.status).toBe(422);
+  });
+});
+
+describe('what wearing gives away, out of what was really put on and held', () => {
+  const HOUR = 3_600_000;
+  /** Days back from today with a prong on from ten to eleven and the remote from two to three, London time. */
+  async function worn(careless: boolean) {
+    const { dog: own, collar: prong } = await fittedDog(agent);
+    const remote = uuidv7();
+    expect((await agent.put(`/api/collars/${remote}`).send(someRemote)).status).toBe(201);
+    const me = (await agent.get('/api/doorstep')).body.me;
+    const id = uuidv7();
+    const noTellTale = PROGRAMME_TEMPLATES.find((one) => one.id === 'no-tell-tale')!;
+    const tellTale = { collars: [prong, remote], seed: 0.5, times: [] };
+    const sent = facts({
+      dogId: own,
+      templateId: noTellTale.id,
+      name: noTellTale.name,
+      stages: noTellTale.stages as never,
+      startsOn: ago(12).slice(0, 10),
+      tellTale,
+    });
+    expect((await agent.put(`/api/programmes/${id}`).send(sent)).status).toBe(201);
+    const phone: object[] = [];
+    for (let day = 12; day > 0; day -= 1) {
+      const midnight = dayStartOf(ago(day).slice(0, 10), 'Europe/London');
+      const iso = (hours: number) => new Date(midnight + hours * HOUR).toISOString();
+      for (const [collarId, from] of [
+        [prong, 10],
+        [remote, 14],
+      ] as const) {
+        // prettier-ignore
+        const events = [
+          { event: 'put-on', id: uuidv7(), at: iso(from), dogId: own, collarId, clock: null, state: 'supervised' },
+          { event: 'taken-off', id: uuidv7(), at: iso(from + 1), dogId: own, collarId },
+        ];
+        const kept = await agent.put(`/api/entries/${events[0]!.id}`).send({ source: 'hand', events });
+        if (kept.status !== 201) throw new Error(JSON.stringify(kept.body));
+      }
+      // Careless: always with the prong. Careful: as often with the other, in no order.
+      const hour = careless || [1, 4, 5, 8, 10, 11].includes(day) ? 10.2 : 14.2;
+      const sessionId = uuidv7();
+      const told = (at: number, event: object) => ({ id: uuidv7(), sessionId, at: iso(at), ...event });
+      phone.push(told(hour, { event: 'begin', dogId: own, setting: 'yard', handlerId: me.person.id, purpose: 'work' }), told(hour + 0.2, { event: 'end' }));
+    }
+    const logged = await agent.post('/api/field-log').send({ phone: 'p', sentAt: new Date().toISOString(), clock: null, events: phone });
+    expect(logged.body.results.every((one: { status: string }) => one.status === 'kept')).toBe(true);
+    const got = ProgrammesPage.parse((await agent.get(`/api/dogs/${own}/programmes`)).body);
+    return { story: tellTaleStory(got.programmes[0]!, got, me.kennel, Date.now()), prong, remote };
+  }
+  it('work always with the same collar: it can tell, and is told what to wear when', async () => {
+    const { story, prong, remote } = await worn(true);
+    const row = (ids: string[]) => story.worn.counts[story.worn.rows.findIndex((one) => one.join() === ids.join())];
+    expect(row([prong])).toEqual([12, 0]);
+    expect(row([remote])).toEqual([0, 12]);
+    expect(story.worn.reasons[0]!.code).toBe('tells');
+    expect(story.worn.advice).not.toBeNull();
+    expect(story.putOn.counts[0]).toEqual([12, 12]);
+  });
+  it('work as often with either: what is on tells less than half of that', async () => {
+    const { story, prong, remote } = await worn(false);
+    const row = (ids: string[]) => story.worn.counts[story.worn.rows.findIndex((one) => one.join() === ids.join())];
+    expect([row([prong]), row([remote])]).toEqual([
+      [6, 6],
+      [6, 6],
+    ]);
+    // Bare, nothing ever followed: that is what it still tells.
+    expect(story.worn.found.bits).toBeLessThan((await worn(true)).story.worn.found.bits * 0.6);
   });
 });

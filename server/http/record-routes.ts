@@ -1,9 +1,15 @@
 import {
   BridgeFacts,
+  CalendarAsked,
+  CalendarChange,
   CollarFacts,
   DogFacts,
   DressingFacts,
+  fieldErrors,
   GearFacts,
+  HoursFacts,
+  KennelTemplateFacts,
+  NewDrill,
   NewEnding,
   NewFitCheck,
   NewLevelCap,
@@ -23,26 +29,32 @@ import {
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
+import { calendarPage, changeCalendar } from '../services/calendar.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogPage, dogsPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
 import { dressingKind } from '../services/dressings.ts';
+import { drillKind, drillsPage } from '../services/drills.ts';
 import { endingKind } from '../services/endings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
+import { Failure } from '../services/failure.ts';
+import { hoursKind } from '../services/hours.ts';
+import { kennelTemplateKind, templatesPage } from '../services/kennel-templates.ts';
 import { levelCapKind } from '../services/levels.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { lockerPage } from '../services/locker-page.ts';
 import { neckPage, wearingPage } from '../services/neck-page.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
-import { programmeKind, programmesPage, stageMoveKind, stageResultKind } from '../services/programmes.ts';
+import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
+import { programmesPage } from '../services/programmes-page.ts';
 import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
 import { liftKind, screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readJson, versionOf } from './read-request.ts';
+import { idOf, parseBody, readJson, readLargeJson, versionOf } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** Everything that a kennel keeps. */
@@ -71,6 +83,11 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/programmes',
       '/stage-results',
       '/stage-moves',
+      '/hours',
+      '/kennel-templates',
+      '/drills',
+      '/calendar',
+      '/calendar-changes',
     ],
     signedIn,
   );
@@ -118,7 +135,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
   routes.get('/dogs/:id/programmes', async (request, response) => {
-    response.json(await programmesPage(scopeOf(request, dataSource), idOf(request)));
+    response.json(await programmesPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
   routes.get('/wearing', async (request, response) => {
     response.json(await wearingPage(scopeOf(request, dataSource), new Date()));
@@ -138,6 +155,23 @@ export function recordRoutes(dataSource: DataSource): Router {
     const rows = await scopeOf(request, dataSource).all(placeKind.entity, {}, { name: 'ASC', id: 'ASC' });
     response.json({ places: rows.map(placeKind.toAnswer) });
   });
+  routes.get('/drills', async (request, response) => {
+    response.json(await drillsPage(scopeOf(request, dataSource), new Date()));
+  });
+  routes.get('/kennel-templates', async (request, response) => {
+    response.json(await templatesPage(scopeOf(request, dataSource)));
+  });
+  routes.get('/calendar', async (request, response) => {
+    const parsed = CalendarAsked.safeParse(request.query);
+    if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
+    response.json(await calendarPage(scopeOf(request, dataSource), parsed.data));
+  });
+  routes.post('/calendar-changes', ...readLargeJson, async (request, response) => {
+    response.json(await changeCalendar(scopeOf(request, dataSource), parseBody(CalendarChange, request), new Date()));
+  });
+  appended('drills', NewDrill, drillKind);
+  versioned('hours', HoursFacts, hoursKind);
+  versioned('kennel-templates', KennelTemplateFacts, kennelTemplateKind);
   versioned('dogs', DogFacts, dogKind);
   versioned('collars', CollarFacts, collarKindOfRecord);
   appended('tapings', NewTaping, tapingKind);

@@ -8,6 +8,7 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { Failure } from './failure.ts';
+import { devicePressesIntoSessions, devicePressesTakenBack } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { CLOCK_AHEAD_MS } from './kept.ts';
 
@@ -65,7 +66,7 @@ function faultOf(
   if (!collar) return { field: 'collarId', message: 'There is no such collar in this kennel.' };
   if ('dogId' in event) return null;
   if (collarKind(collar.kind).onNeck.wornAs !== 'contacts') return { field: 'collarId', message: 'This collar is no device.' };
-  if (event.event === 'tried') {
+  if (event.event === 'tried' || (event.event === 'press' && event.mode !== 'tone' && event.mode !== 'vibration')) {
     const { scaleMin, scaleMax } = ElectronicNumbersShape.parse(collar.numbers);
     if (event.level < scaleMin || event.level > scaleMax) return { field: 'level', message: `This device’s scale goes from ${scaleMin} to ${scaleMax}.` };
   }
@@ -163,6 +164,8 @@ export async function tellEvents(
     };
   });
   await scope.insertMany(EventEntity, rows);
+  await devicePressesIntoSessions(scope, rows.filter(({ event }) => event === 'press')); // prettier-ignore
+  await devicePressesTakenBack(scope, rows.filter(({ event }) => event === 'void')); // prettier-ignore
   return { fresh: [...fresh.keys()], known, refused };
 }
 
@@ -172,7 +175,7 @@ async function onceMore<T>(work: () => Promise<T>): Promise<T> {
     return await work();
   } catch (error) {
     const { code } = error as { code?: string };
-    if (code !== 'ER_DUP_ENTRY' && code !== 'ER_LOCK_DEADLOCK') throw error;
+    if (code !== 'ER_DUP_ENTRY') throw error;
     return await work();
   }
 }

@@ -1,38 +1,31 @@
-import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
+import type { NewFieldEvent } from '@banter/contract';
 import {
   CLOCK_OFF_MS,
   collarKind,
   ElectronicNumbersShape,
-  fieldEventOf,
-  NewFieldEvent,
   type FieldBatch,
   type FieldBatchKept,
   type FieldResult,
   type FieldSession,
   type FieldSessionPage,
 } from '@banter/contract';
-import { sessionStory, sessionTally, WORK_SETTINGS } from '@banter/core';
-import { In } from 'typeorm';
+import { WORK_SETTINGS } from '@banter/core';
+import { In, MoreThan } from 'typeorm';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { DogEntity } from '../data/entities/dog.ts';
-import { FieldEventEntity, FieldSessionEntity, PressEntity, type FieldEventRow, type FieldSessionRow, type PressRow } from '../data/entities/field-log.ts';
+import { FieldEventEntity, FieldSessionEntity, type FieldEventRow, type FieldSessionRow } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { ProgrammeEntity, type ProgrammeRow } from '../data/entities/programme.ts';
 import { Failure } from './failure.ts';
+import { familyOf, retell, saidOf, sessionsTakeDevicePresses, standsOf } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 
 /** A phone whose clock agrees may still be a little ahead. */
 const AHEAD_MS = 2 * 60_000;
-
-/** The event as its phone told it, out of its row; `at` is what the phone's clock said. */
-function saidOf({ id, event, sessionId, data, saidAt }: FieldEventRow): NewFieldEvent {
-  return NewFieldEvent.parse({ event, id, sessionId, at: saidAt.toISOString(), ...data });
-}
-/** The event with the time that counts. */
-export const standsOf = (row: FieldEventRow): NewFieldEvent => ({ ...saidOf(row), at: row.at.toISOString() });
 
 /** What is known of the sessions that a batch speaks of, before it and as it is read. */
 type Known = {
@@ -45,6 +38,7 @@ type Around = {
   collars: ReadonlyMap<string, CollarRow>;
   fitted: ReadonlySet<string>;
   settings: ReadonlySet<string>;
+  programmes: ReadonlyMap<string, ProgrammeRow>;
   now: number;
 };
 
@@ -70,6 +64,16 @@ function verdictOn(event: NewFieldEvent, at: number, known: Known, around: Aroun
     if (!press) return waits('Its press has not arrived yet.');
     return press.event === 'press' && press.sessionId === event.sessionId ? null : refused('What it answers is no press of this session.');
   }
+  if (event.event === 'joins') {
+    const into = known.sessions.get(event.intoId);
+    if (!into) return waits('The session it joins has not arrived yet.');
+    return into.dogId === session.dogId ? null : refused('A session joins only another of the same dog.');
+  }
+  if (event.event === 'result') {
+    const programme = around.programmes.get(event.programmeId);
+    if (programme?.dogId !== session.dogId) return refused('This is no programme of this dog.');
+    return programme.stages.some(({ id }) => id === event.stageId) ? null : refused('This programme has no such stage.');
+  }
   if (event.event === 'void') {
     const target = known.events.get(event.eventId);
     if (!target) return waits('What it takes back has not arrived yet.');
@@ -91,12 +95,14 @@ function verdictOn(event: NewFieldEvent, at: number, known: Known, around: Aroun
 /** What a batch is judged against: its sessions, dogs, people, devices, and what has been told before under its ids. */
 async function surroundings(scope: KennelScope, batch: FieldBatch, now: number) {
   const ids = batch.events.map(({ id }) => id);
-  const sessionIds = [...new Set(batch.events.map(({ sessionId }) => sessionId))];
-  const before = await scope.someOf(FieldSessionEntity, sessionIds);
+  const sessionIds = [...new Set(batch.events.flatMap((event) => (event.event === 'joins' ? [event.sessionId, event.intoId] : [event.sessionId])))];
+  const before = await scope.all(FieldEventEntity, { sessionId: In(sessionIds), event: 'begin' }, { at: 'DESC', id: 'DESC' });
   const begins = batch.events.flatMap((event) => (event.event === 'begin' ? [event] : []));
   const dogIds = [...new Set([...before.map(({ dogId }) => dogId), ...begins.map(({ dogId }) => dogId)])];
   // One phone at a time works on a dog's sessions.
   const dogs = await scope.holdSome(DogEntity, dogIds);
+  // Read again: another phone may have begun one while this waited for the dog.
+  const beginnings = await scope.all(FieldEventEntity, { sessionId: In(sessionIds), event: 'begin' }, { at: 'DESC', id: 'DESC' });
   const targets = batch.events.flatMap((event) => (event.event === 'response' ? [event.pressId] : event.event === 'void' ? [event.eventId] : []));
   const collarIds = [...new Set(batch.events.flatMap((event) => ('collarId' in event ? [event.collarId] : [])))];
   const rows = await scope.someOf(FieldEventEntity, [...new Set([...ids, ...targets])]);
@@ -107,7 +113,8 @@ async function surroundings(scope: KennelScope, batch: FieldBatch, now: number) 
     told: new Map(rows.map((row) => [row.id, row])),
     elsewhere: new Set([...(await scope.elsewhere(FieldEventEntity, ids)), ...(await scope.elsewhere(FieldSessionEntity, sessionIds))]),
     known: {
-      sessions: new Map((await scope.someOf(FieldSessionEntity, sessionIds)).map(({ id, dogId, begunAt }) => [id, { dogId, begunAt: begunAt.getTime() }])),
+      // Out of their beginnings, for one that joined another has no record of its own left.
+      sessions: new Map(beginnings.map(({ sessionId, dogId, at }) => [sessionId, { dogId, begunAt: at.getTime() }])),
       events: new Map(
         rows.map(({ id, event, sessionId, data }) => [id, { event, sessionId, collarId: typeof data.collarId === 'string' ? data.collarId : null }]),
       ),
@@ -118,44 +125,14 @@ async function surroundings(scope: KennelScope, batch: FieldBatch, now: number) 
       collars: new Map((await scope.someOf(CollarEntity, collarIds)).map((row) => [row.id, row])),
       fitted: new Set(plans.map(({ dogId, collarId }) => `${dogId} ${collarId}`)),
       settings: new Set([...WORK_SETTINGS, ...kennel.moreSettings].map(({ id }) => id)),
+      programmes: new Map(
+        (await scope.someOf(ProgrammeEntity, [...new Set(batch.events.flatMap((event) => (event.event === 'result' ? [event.programmeId] : [])))])).map(
+          (row) => [row.id, row],
+        ),
+      ),
       now,
     } satisfies Around,
   };
-}
-
-/** Works out anew what stands of sessions and of their presses. */
-async function retell(scope: KennelScope, sessionIds: readonly string[]): Promise<void> {
-  if (sessionIds.length === 0) return;
-  const rows = await scope.all(FieldEventEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC', id: 'ASC' });
-  const before = new Map((await scope.all(PressEntity, { sessionId: In([...sessionIds]) }, { at: 'ASC' })).map((row) => [row.id, row]));
-  const told = group(rows, (row) => row.sessionId);
-  const sessions: Omit<FieldSessionRow, 'kennelId'>[] = [];
-  const changed: Omit<PressRow, 'kennelId'>[] = [];
-  for (const sessionId of sessionIds) {
-    const story = sessionStory(sessionId, (told.get(sessionId) ?? []).map((row) => fieldEventOf(standsOf(row)))); // prettier-ignore
-    if (!story?.dogId || !story.handlerId) continue;
-    const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
-    sessions.push({
-      id: sessionId,
-      dogId,
-      handlerId,
-      purpose,
-      settings,
-      begunAt: new Date(begunAt),
-      endedAt: endedAt === null ? null : new Date(endedAt),
-      lastAt: new Date(lastAt),
-      tally: sessionTally(story),
-    });
-    for (const { id, at, collarId, level, mode, setting, response, latencyMs } of story.presses) {
-      const row = { id, sessionId, dogId, collarId, setting, purpose, level, mode, response, latencyMs, at: new Date(at) };
-      const { kennelId: _kennel, ...was } = before.get(id) ?? { kennelId: '' };
-      if (!isDeepStrictEqual({ ...was }, row)) changed.push(row);
-      before.delete(id);
-    }
-  }
-  await scope.putMany(FieldSessionEntity, sessions);
-  await scope.putMany(PressEntity, changed);
-  await scope.removeMany(PressEntity, [...before.keys()]);
 }
 
 /** Contact felt in the field is told of the device, too: its morning routine and the check at the door go by it. */
@@ -202,7 +179,9 @@ export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now
   });
   await scope.insertMany(FieldEventEntity, fresh);
   await scope.insertMany(EventEntity, fresh.flatMap((row) => feltContact(row, known.events) ?? [])); // prettier-ignore
-  await retell(scope, [...new Set(fresh.map(({ sessionId }) => sessionId))]);
+  await retell(scope, fresh);
+  // A device may have told of a session that its phone tells of only now.
+  await sessionsTakeDevicePresses(scope, [...new Set(fresh.flatMap(({ event, sessionId }) => (event === 'begin' || event === 'end' ? [sessionId] : [])))]);
   return results;
 }
 
@@ -231,10 +210,14 @@ export async function sessionAnswers(scope: KennelScope, rows: readonly FieldSes
   }));
 }
 
-/** One session with everything that was told of it. */
-export async function fieldSessionPage(scope: KennelScope, id: string): Promise<FieldSessionPage> {
-  const row = await scope.get(FieldSessionEntity, id);
-  const rows = await scope.all(FieldEventEntity, { sessionId: id }, { at: 'ASC', id: 'ASC' });
+/** One session with everything that was told of it, or what arrived since an instant; one that joined another is answered as that one. */
+export async function fieldSessionPage(scope: KennelScope, id: string, since: Date | null = null): Promise<FieldSessionPage> {
+  const [begin] = await scope.all(FieldEventEntity, { sessionId: id, event: 'begin' }, { at: 'ASC' });
+  if (!begin) throw new Failure('not-found');
+  const [root, members] = [...(await familyOf(scope, [begin.dogId], [id]))].find(([, all]) => all.includes(id))!;
+  const row = await scope.get(FieldSessionEntity, root);
+  const later = since === null ? {} : { recordedAt: MoreThan(since) };
+  const rows = await scope.all(FieldEventEntity, { sessionId: In(members), ...later }, { at: 'ASC', id: 'ASC' });
   const people = await scope.someOf(PersonEntity, [...new Set(rows.map(({ personId }) => personId))]);
   const names = new Map(people.map((person) => [person.id, person.name]));
   const [session] = await sessionAnswers(scope, [row]);
@@ -249,3 +232,11 @@ export async function fieldSessionPage(scope: KennelScope, id: string): Promise<
     })),
   };
 }
+
+/** A held session as calendars know it. */
+export const heldAnswer = ({ id, dogId, begunAt, endedAt }: FieldSessionRow) => ({
+  id,
+  dogId,
+  begunAt: begunAt.toISOString(),
+  endedAt: endedAt?.toISOString() ?? null,
+});

@@ -8,6 +8,8 @@ import {
   latestGirths,
   fittingDog,
   dayOf,
+  dayStartOf,
+  programmeStanding,
   toldEvents,
   type FieldDevice,
   type FieldPage,
@@ -18,6 +20,7 @@ import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldSessionEntity, LevelCapEntity, PressEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
+import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { dogsPage } from './dog-pages.ts';
 import { toldOf } from './events.ts';
@@ -30,6 +33,7 @@ const DAY_MS = 86_400_000;
 const EVENT_DAYS = 4;
 const SKIN_DAYS = 90;
 const OPEN_DAYS = 14;
+const RECENT_HOURS = 12;
 const NEEDED_SESSIONS = 3;
 
 const iso = (ms: number) => new Date(ms).toISOString();
@@ -64,6 +68,24 @@ async function usualLevels(scope: KennelScope, since: Date) {
   };
 }
 
+/** Programmes that run, each with the stage its dog is in and what moves it on. */
+async function runningProgrammes(
+  scope: KennelScope,
+  timeZone: string,
+  now: Date,
+): Promise<(FieldPage['dogs'][number]['programmes'][number] & { dogId: string })[]> {
+  const rows = await scope.all(ProgrammeEntity, { state: 'running' }, { startsOn: 'ASC', id: 'ASC' });
+  if (rows.length === 0) return [];
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const moves = (await scope.all(StageMoveEntity, { programmeId: In(rows.map(({ id }) => id)) }, byTime)).map(({ programmeId, toStage, at }) => ({ programmeId, toStage, at: at.toISOString() })); // prettier-ignore
+  return rows.map((row) => {
+    const own = moves.filter(({ programmeId }) => programmeId === row.id);
+    const { stage } = programmeStanding(row, { results: [], moves: own }, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
+    const { what, needed, of } = stage.pass;
+    return { id: row.id, dogId: row.dogId, name: row.name, stageId: stage.id, stageName: stage.name, what, needed, of, setback: stage.fallBack.setback };
+  });
+}
+
 /** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. */
 export async function fieldPage(scope: KennelScope, now: Date): Promise<FieldPage> {
   const kennel = kennelAnswer(await kennelOf(scope));
@@ -74,7 +96,7 @@ export async function fieldPage(scope: KennelScope, now: Date): Promise<FieldPag
   const dogIds = [...new Set(devices.map(({ plan }) => plan.dogId))];
   const since = (days: number) => new Date(now.getTime() - days * DAY_MS);
   const of = dogIds.length > 0;
-  const [events, looks, much, caps, people, open, usual] = await Promise.all([
+  const [events, looks, much, caps, people, open, usual, recent, programmes] = await Promise.all([
     of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(since(EVENT_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
     of ? scope.all(SkinLookEntity, { dogId: In(dogIds), at: MoreThanOrEqual(since(SKIN_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
     scope.all(PressEntity, { response: 'too-much' }, { at: 'ASC' }),
@@ -82,6 +104,8 @@ export async function fieldPage(scope: KennelScope, now: Date): Promise<FieldPag
     scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(FieldSessionEntity, { endedAt: IsNull(), begunAt: MoreThanOrEqual(since(OPEN_DAYS)) }, { begunAt: 'ASC' }),
     usualLevels(scope, since(SKIN_DAYS)),
+    scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * 3_600_000)) }, { begunAt: 'ASC' }),
+    runningProgrammes(scope, kennel.timeZone, now),
   ]);
   const told = events.map(toldOf);
   const deviceOf = (card: (typeof here)[number], collarId: string): FieldDevice[] => {
@@ -139,9 +163,11 @@ export async function fieldPage(scope: KennelScope, now: Date): Promise<FieldPag
       kinds: card.fits.map(({ plan }) => plan.kind),
       moveByHours: houseOf(kennel, card.dog).rules.moveByHours,
       devices: card.fits.flatMap(({ plan }) => deviceOf(card, plan.collarId)),
+      programmes: programmes.filter(({ dogId }) => dogId === card.dog.id).map(({ dogId: _dog, ...one }) => one),
     })),
     handlers: people.map(({ id, name }) => ({ id, name })),
     settings: [...WORK_SETTINGS, ...kennel.moreSettings].map(({ id, name }) => ({ id, name })),
     open: await sessionAnswers(scope, open),
+    recent: await sessionAnswers(scope, recent),
   };
 }

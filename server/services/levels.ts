@@ -128,9 +128,12 @@ export async function pressesOf(scope: KennelScope, dogId: string, asked: Presse
   if (to <= from) throw badField('to', 'This span ends before it begins.');
   const which = `kennelId = :kennelId AND dogId = :dogId AND collarId = :collar AND at >= :from AND at < :to${asked.setting === undefined ? '' : ' AND setting = :setting'}`;
   const values = { dogId, collar: asked.collar, from, to, ...(asked.setting === undefined ? {} : { setting: asked.setting }) };
-  const [counted] = await scope.raw<{ total: string }>(`SELECT COUNT(*) AS total FROM presses WHERE ${which}`, values);
-  const total = Number(counted!.total);
-  if (total <= asked.most) {
+  // Whether they are few, not how many: that is counted with the bins.
+  const [counted] = await scope.raw<{ few: string }>(
+    `SELECT COUNT(*) AS few FROM (SELECT 1 FROM presses WHERE ${which} LIMIT ${asked.most + 1}) AS some`,
+    values,
+  );
+  if (Number(counted!.few) <= asked.most) {
     const setting = asked.setting === undefined ? {} : { setting: asked.setting };
     const rows = await scope.all(
       PressEntity,
@@ -146,7 +149,7 @@ export async function pressesOf(scope: KennelScope, dogId: string, asked: Presse
       response,
       latencyMs,
     }));
-    return { total, bins: null, presses };
+    return { total: presses.length, bins: null, presses };
   }
   const widthMs = Math.ceil((to.getTime() - from.getTime()) / asked.most);
   const of = (response: DogResponse) => `SUM(response = '${response}')`;
@@ -171,5 +174,5 @@ export async function pressesOf(scope: KennelScope, dogId: string, asked: Presse
       tooMuch: Number(row.tooMuch),
     };
   });
-  return { total, bins, presses: null };
+  return { total: bins.reduce((sum, { count }) => sum + count, 0), bins, presses: null };
 }

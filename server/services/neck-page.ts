@@ -22,7 +22,7 @@ const SHOWN_DAYS = 60;
 const WEAR_EVENTS = ['put-on', 'taken-off', 'moved', 'state', 'void'] as const;
 
 /** The events of a dog and of its collars since an instant, with those of wears that began before and had not ended then. */
-async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<EventRow[]> {
+export async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<EventRow[]> {
   const ids = collarIds.length === 0 ? [''] : [...collarIds];
   const shown = await scope
     .query(EventEntity)

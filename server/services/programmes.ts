@@ -5,16 +5,15 @@ import {
   type NewStageResult,
   type Programme,
   type ProgrammeFacts,
-  type ProgrammesPage,
   type StageMove,
   type StageResult,
 } from '@banter/contract';
-import { contractSpeaker, STAGE_REASON_WORDS, wordReason } from '@banter/core';
-import { In } from 'typeorm';
+import { contractSpeaker, PROGRAMME_TEMPLATES, STAGE_REASON_WORDS, wordReason } from '@banter/core';
 import { DogEntity } from '../data/entities/dog.ts';
+import { CollarEntity } from '../data/entities/collar.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { KennelTemplateEntity } from '../data/entities/kennel-template.ts';
 import { ProgrammeEntity, StageMoveEntity, StageResultEntity, type ProgrammeRow, type StageMoveRow, type StageResultRow } from '../data/entities/programme.ts';
-import { dogPage } from './dog-pages.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
@@ -29,6 +28,11 @@ export const programmeKind: VersionedKind<ProgrammeRow, ProgrammeFacts, Programm
     await scope.get(DogEntity, facts.dogId);
     const before = await scope.find(ProgrammeEntity, id);
     if (before && before.dogId !== facts.dogId) throw badField('dogId', 'A programme stays with its dog.');
+    const ofTrade = PROGRAMME_TEMPLATES.some((template) => template.id === facts.templateId);
+    if (!ofTrade && !(await scope.find(KennelTemplateEntity, facts.templateId))) throw badField('templateId', 'There is no such programme in this kennel.');
+    const collars = facts.tellTale?.collars ?? [];
+    if ((await scope.someOf(CollarEntity, collars)).length < new Set(collars).size)
+      throw badField('tellTale.collars', 'There is no such collar in this kennel.');
   },
 };
 
@@ -94,18 +98,3 @@ export const stageMoveKind: AppendedKind<StageMoveRow, NewStageMove, StageMove> 
   sentOf: ({ programmeId, toStage, note, at }) => ({ programmeId, toStage, note, at: at.toISOString() }),
   toAnswers: keptAnswers,
 };
-
-/** A dog with its programmes and everything that was told of them. */
-export async function programmesPage(scope: KennelScope, dogId: string): Promise<ProgrammesPage> {
-  const page = await dogPage(scope, dogId);
-  const rows = await scope.all(ProgrammeEntity, { dogId }, { startsOn: 'ASC', id: 'ASC' });
-  const ids = rows.map(({ id }) => id);
-  const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const of = ids.length > 0;
-  return {
-    ...page,
-    programmes: rows.map(programmeKind.toAnswer),
-    results: await keptAnswers(scope, of ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
-    moves: await keptAnswers(scope, of ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
-  };
-}

@@ -31,6 +31,10 @@ export function eventSentence(event: NewFieldEvent, page: Pick<FieldPage, 'setti
       return `Looked why it needs more: ${CAUSE_WORDS[event.found]}`;
     case 'note':
       return event.text;
+    case 'result':
+      return `Of its stage: ${event.met} of ${event.of} went well${event.setback ? ', with a setback' : ''}`;
+    case 'joins':
+      return 'Made one with the other phone’s';
     case 'void':
       return 'Taken back';
     case 'cue':

@@ -17,6 +17,7 @@ const router = useRouter();
 
 const screens = [
   { to: '/dogs', label: 'Dogs' },
+  { to: '/programme', label: 'Programme' },
   { to: '/field', label: 'Field log' },
   { to: '/locker', label: 'Locker' },
   { to: '/house', label: 'House rules' },
@@ -34,6 +35,7 @@ async function leave() {
 
 useScreenKeys('Everywhere', [
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
+  { key: 'g', does: 'Programme of the kennel', run: () => void router.push('/programme') },
   { key: 'f', does: 'Field log', run: () => void router.push('/field') },
   { key: 'l', does: 'Locker', run: () => void router.push('/locker') },
   { key: 'u', does: 'Switch between inches and centimetres', run: () => units.switchOver() },
@@ -47,12 +49,12 @@ useScreenKeys('Everywhere', [
         <BanterMark class="size-8" />
         <span class="font-display text-xl font-bold tracking-tight">Banter</span>
       </RouterLink>
-      <nav v-if="session.me" aria-label="Screens" class="order-3 -mx-2 flex w-full sm:order-none sm:mx-0 sm:w-auto">
+      <nav v-if="session.me" aria-label="Screens" class="order-3 -mx-3 flex w-[calc(100%+1.5rem)] overflow-x-auto sm:order-none sm:mx-0 sm:w-auto">
         <RouterLink
           v-for="screen in screens"
           :key="screen.to"
           :to="screen.to"
-          class="flex min-h-12 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
+          class="flex min-h-12 items-center border-b-4 border-transparent px-2.5 whitespace-nowrap no-underline hover:border-line sm:px-3"
           active-class="border-tape! font-semibold"
         >
           {{ screen.label }}

@@ -1,5 +1,15 @@
-import { FieldBatchKept, FieldPage, fieldEventOf, type ClockOff, type FieldDog, type FieldSession, type NewFieldEvent } from '@banter/contract';
-import { sessionStory, type SessionStory } from '@banter/core';
+import {
+  FieldBatchKept,
+  FieldPage,
+  FieldSessionPage,
+  fieldEventOf,
+  z,
+  type ClockOff,
+  type FieldDog,
+  type FieldSession,
+  type NewFieldEvent,
+} from '@banter/contract';
+import { joinedSessions, overlapping, sessionStory, type SessionStory } from '@banter/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -9,6 +19,7 @@ import { FieldBox, type BoxedEvent } from '../field/field-box.ts';
 import { sendBox, toSend } from '../field/field-sender.ts';
 import { useConnection } from './connection.ts';
 import { useSession } from './session.ts';
+import { stored } from './stored.ts';
 
 type Own<Event> = Event extends NewFieldEvent ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
 /** What happened in a session, before it has an id and a time. */
@@ -156,23 +167,105 @@ export const useFieldLog = defineStore('field-log', () => {
   }
 
   const told = computed(() => events.value.filter(({ status }) => status !== 'refused').map(({ event }) => event));
+  const joined = computed(() => joinedSessions(told.value.map(fieldEventOf)));
+  const rootOf = (sessionId: string) => joined.value.get(sessionId) ?? sessionId;
   /** Sessions as this phone knows them, the latest first. */
   const sessions = computed((): SessionStory[] => {
     const all = told.value.map(fieldEventOf);
-    return [...new Set(all.map(({ sessionId }) => sessionId))]
-      .flatMap((id) => sessionStory(id, all) ?? [])
+    return [...new Set(all.map(({ sessionId }) => rootOf(sessionId)))]
+      .flatMap((id) => sessionStory(id, all, joined.value) ?? [])
       .filter(({ dogId }) => dogId !== null)
       .sort((a, b) => b.begunAt - a.begunAt);
   });
-  const eventsOf = (sessionId: string) => told.value.filter((event) => event.sessionId === sessionId);
+  const eventsOf = (sessionId: string) => told.value.filter((event) => rootOf(event.sessionId) === sessionId);
   const dogOf = (id: string | null): FieldDog | null => page.value?.dogs.find((dog) => dog.id === id) ?? null;
   /** Sessions that others began and nobody ended, which this phone knows nothing of. */
   const openElsewhere = computed((): FieldSession[] => {
-    const own = new Set(sessions.value.map(({ sessionId }) => sessionId));
+    const own = new Set([...sessions.value.map(({ sessionId }) => sessionId), ...joined.value.keys()]);
     return (page.value?.open ?? []).filter(({ id }) => !own.has(id));
   });
 
+  /** Sessions that somebody said are two, in pairs. */
+  const apart = stored(`banter.field-apart.${session.kennel?.id ?? 'nobody'}`, z.array(z.string()), []);
+  const pairOf = (one: string, other: string) => [one, other].sort().join(' ');
+  /** Another session of the same dog at the same time, which may be the same one, begun on another phone. */
+  function twinOf(story: SessionStory): { id: string; begunAt: number; handlerName: string } | null {
+    const spoken = (other: string) => apart.value.includes(pairOf(story.sessionId, other)) || rootOf(other) === story.sessionId;
+    const twin = (page.value?.recent ?? []).find((one) => {
+      const [begunAt, lastAt] = [Date.parse(one.begunAt), Date.parse(one.lastAt)];
+      const other = { sessionId: one.id, dogId: one.dogId, begunAt, lastAt, endedAt: one.endedAt === null ? null : Date.parse(one.endedAt) };
+      // One that nobody has ended goes on.
+      return !spoken(one.id) && overlapping({ ...story, lastAt: story.endedAt ?? Date.now() }, { ...other, lastAt: other.endedAt ?? Date.now() });
+    });
+    return twin ? { id: twin.id, begunAt: Date.parse(twin.begunAt), handlerName: twin.handlerName } : null;
+  }
+  /** Makes them one, under the one that was begun first; or says that they are two. */
+  function decideTwin(story: SessionStory, twin: { id: string; begunAt: number }, one: boolean) {
+    if (!one) apart.value = [...apart.value.slice(-50), pairOf(story.sessionId, twin.id)];
+    else if (twin.begunAt <= story.begunAt) {
+      tell(story.sessionId, { event: 'joins', intoId: twin.id });
+      const known = page.value?.recent.find(({ id }) => id === twin.id);
+      if (known) followed(known);
+    } else tell(twin.id, { event: 'joins', intoId: story.sessionId });
+  }
+
+  /** Follows a session that another phone began: its beginning is known here, and not told again. */
+  function followed(one: FieldSession) {
+    const begin: BoxedEvent = {
+      seq: (events.value.at(-1)?.seq ?? 0) + 1,
+      event: {
+        event: 'begin',
+        id: uuidv7(),
+        sessionId: one.id,
+        at: one.begunAt,
+        dogId: one.dogId,
+        setting: one.settings[0]!,
+        handlerId: one.handlerId,
+        purpose: one.purpose,
+      },
+      status: 'kept',
+      message: '',
+    };
+    events.value = [...events.value, begin];
+    void box.value?.put([begin]);
+  }
+
+  /** What waited for another’s turn arrives later than it says: so far back it is asked again, ms. */
+  const LATE_MS = 60_000;
+  const heardAt = new Map<string, string>();
+  /** Takes in what others, and devices, told of a session meanwhile. What is known here already is left as it is. */
+  async function hear(sessionId: string): Promise<void> {
+    // What has not been sent yet, nobody else knows of.
+    if (events.value.some(({ event, status }) => event.event === 'begin' && event.sessionId === sessionId && status !== 'kept')) return;
+    const since = heardAt.get(sessionId);
+    try {
+      const now = await send('GET', `/api/field-sessions/${sessionId}${since ? `?since=${encodeURIComponent(since)}` : ''}`, FieldSessionPage);
+      const there = new Set(events.value.map(({ event }) => event.id));
+      const fresh = now.events.filter(
+        ({ event }) =>
+          !there.has(event.id) &&
+          !(event.event === 'begin' && events.value.some((one) => one.event.event === 'begin' && one.event.sessionId === event.sessionId)),
+      );
+      const seq = events.value.at(-1)?.seq ?? 0;
+      const boxed = fresh.map(({ event }, index): BoxedEvent => ({ seq: seq + 1 + index, event, status: 'kept', message: '' }));
+      const last = now.events
+        .map(({ recordedAt }) => recordedAt)
+        .sort()
+        .at(-1);
+      if (last) heardAt.set(sessionId, new Date(Date.parse(last) - LATE_MS).toISOString());
+      if (boxed.length === 0) return;
+      events.value = [...events.value, ...boxed];
+      await box.value?.put(boxed);
+    } catch {
+      // Without a connection, or before the session has been sent, nothing is heard; it is tried again.
+    }
+  }
+
   return {
+    rootOf,
+    twinOf,
+    decideTwin,
+    hear,
     page,
     state,
     sentence,
@@ -192,25 +285,6 @@ export const useFieldLog = defineStore('field-log', () => {
     letGo,
     decideClock,
     trySend,
-    /** Follows a session that another phone began: its beginning is known here, and not told again. */
-    follow(one: FieldSession) {
-      const begin: BoxedEvent = {
-        seq: (events.value.at(-1)?.seq ?? 0) + 1,
-        event: {
-          event: 'begin',
-          id: uuidv7(),
-          sessionId: one.id,
-          at: one.begunAt,
-          dogId: one.dogId,
-          setting: one.settings[0]!,
-          handlerId: one.handlerId,
-          purpose: one.purpose,
-        },
-        status: 'kept',
-        message: '',
-      };
-      events.value = [...events.value, begin];
-      void box.value?.put([begin]);
-    },
+    follow: followed,
   };
 });

@@ -42,12 +42,18 @@ export function useKeep() {
     });
 
   /** Answers the record once it is kept; null when it was refused or the page was left. */
-  async function keep<Schema extends z.ZodType>(path: string, answer: Schema, body: unknown, version?: number | null): Promise<z.output<Schema> | null> {
+  async function keep<Schema extends z.ZodType>(
+    path: string,
+    answer: Schema,
+    body: unknown,
+    version?: number | null,
+    method: 'PUT' | 'POST' = 'PUT',
+  ): Promise<z.output<Schema> | null> {
     if (state.state === 'sending' || state.state === 'waiting') return null;
     Object.assign(state, { state: 'sending', sentence: '', errors: [], conflict: null, signedOut: false });
     for (let wait = FIRST_WAIT_MS; !gone; wait = Math.min(wait * 2, LONGEST_WAIT_MS)) {
       try {
-        const record = await send('PUT', path, answer, body, version);
+        const record = await send(method, path, answer, body, version);
         connection.reached();
         state.state = 'still';
         return record;

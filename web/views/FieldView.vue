@@ -15,7 +15,7 @@ const route = useRoute();
 const router = useRouter();
 onMounted(() => void log.open());
 
-const open = computed(() => log.sessions.find(({ sessionId }) => sessionId === route.query.session) ?? null);
+const open = computed(() => log.sessions.find(({ sessionId }) => sessionId === log.rootOf(String(route.query.session ?? ''))) ?? null);
 const enter = (sessionId: string | null) => void router.replace({ path: '/field', query: sessionId ? { session: sessionId } : {} });
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Programme: where a dog stands, what the marks say, and what is done next; started from the trade's programmes and adapted to it. */
-import { currentFits, dayStartOf, latestGirths, programmeStanding, ProgrammesPage, type Programme } from '@banter/contract';
+import { currentFits, dayStartOf, isDealt, latestGirths, programmeStanding, ProgrammesPage, type Programme } from '@banter/contract';
 import { contractSpeaker, STAGE_REASON_WORDS, wordReason } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -11,12 +11,15 @@ import VerdictMark from '../parts/VerdictMark.vue';
 import { useLoad } from '../stores/load.ts';
 import { useNow } from '../stores/now.ts';
 import { useSession } from '../stores/session.ts';
+import AdaptProgramme from './programme/AdaptProgramme.vue';
 import MoveForm from './programme/MoveForm.vue';
+import PlannedDays from './programme/PlannedDays.vue';
 import ProgrammeState from './programme/ProgrammeState.vue';
 import ResultForm from './programme/ResultForm.vue';
 import StageCard from './programme/StageCard.vue';
 import StagePath from './programme/StagePath.vue';
 import StartProgramme from './programme/StartProgramme.vue';
+import TellTalePlan from './programme/TellTalePlan.vue';
 
 const route = useRoute();
 const session = useSession();
@@ -29,6 +32,7 @@ const running = computed(() => (data.value?.programmes ?? []).filter(({ state: i
 const over = computed(() => (data.value?.programmes ?? []).filter(({ state: is }) => is === 'done' || is === 'left'));
 const chosen = ref<string | null>(null);
 const starting = ref(false);
+const adapting = ref(false);
 const programme = computed((): Programme | null => (starting.value ? null : (running.value.find(({ id }) => id === chosen.value) ?? running.value[0] ?? null)));
 const told = computed(() => {
   const of = <One extends { programmeId: string }>(all: readonly One[]) => all.filter(({ programmeId }) => programmeId === programme.value?.id);
@@ -92,6 +96,15 @@ async function changed() {
 
     <template v-if="programme && standing">
       <StagePath class="mt-5" :programme="programme" :index="standing.index" :leads-to="standing.leadsTo" />
+      <TellTalePlan
+        v-if="programme.tellTale || isDealt(programme, standing.stage.id)"
+        class="mt-5"
+        :page="data!"
+        :programme="programme"
+        :kennel="kennel"
+        :now="now"
+        @changed="changed"
+      />
       <div class="mt-5 grid items-start gap-5 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
         <StageCard
           :key="`${programme.version} ${standing.stage.id}`"
@@ -111,8 +124,20 @@ async function changed() {
             @kept="changed"
           />
           <ProgrammeState :programme="programme" :finished="standing.finished" @changed="changed" />
+          <button type="button" class="press press-quiet justify-self-start" @click="adapting = !adapting">
+            {{ adapting ? 'Leave its stages as they are' : 'Adapt its stages' }}
+          </button>
         </div>
       </div>
+      <AdaptProgramme
+        v-if="adapting"
+        :key="programme.version"
+        class="mt-5"
+        :programme="programme"
+        :here="standing.stage.id"
+        @kept="((adapting = false), changed())"
+      />
+      <PlannedDays class="mt-5" :page="data!" :programme="programme" :stage-id="standing.stage.id" :kennel="kennel" :now="now" />
       <section v-if="told.moves.length > 0" class="sheet mt-5" aria-labelledby="moves">
         <h2 id="moves">What was decided</h2>
         <ol class="mt-2 divide-y divide-line">
@@ -137,6 +162,7 @@ async function changed() {
       :kinds="fits.map(({ plan }) => plan.kind)"
       :kennel="kennel"
       :running="running.map(({ templateId }) => templateId)"
+      :own="data!.templates"
       @started="changed"
     />
     <section v-if="over.length > 0" class="mt-6" aria-labelledby="over">

@@ -16,6 +16,7 @@ export const ProgrammeEntity = new EntitySchema<ProgrammeRow>({
     startsOn: { type: 'date' },
     state: { type: 'varchar', length: 10 },
     note: { type: 'varchar', length: 1000 },
+    tellTale: { type: 'json', nullable: true },
   },
 });
 

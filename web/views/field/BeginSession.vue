@@ -5,6 +5,7 @@ import { askWhetherEnded, houseRules, type SessionPurpose } from '@banter/core';
 import { z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
+import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useFieldLog } from '../../stores/field-log.ts';
 import { useNow } from '../../stores/now.ts';
@@ -21,6 +22,10 @@ const last = stored(
   z.object({ dogId: z.string().nullable(), setting: z.string(), handlerId: z.string().nullable(), purpose: z.enum(['work', 'finding']) }),
   { dogId: null, setting: 'home', handlerId: null, purpose: 'work' },
 );
+// Come from the calendar: whom and with whom is known.
+const route = useRoute();
+if (typeof route.query.dog === 'string') last.value.dogId = route.query.dog;
+if (typeof route.query.hand === 'string') last.value.handlerId = route.query.hand;
 const dog = computed(() => log.dogOf(last.value.dogId));
 const handlerId = computed(() => {
   const me = session.me?.person.id;

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 /** What a session came to, once it is over. */
 import type { FieldDog } from '@banter/contract';
+import type { SessionStory } from '@banter/core';
 import { correctionsPerTenMinutes, levelWords, rewardsPerCorrection, percent, tensionShare, type SessionTally } from '@banter/core';
 
 import { computed } from 'vue';
 import { spanWords } from '../../field/span-words.ts';
-import { useFieldLog } from '../../stores/field-log.ts';
+import { useFieldLog, type FieldTold } from '../../stores/field-log.ts';
+import StageTold from './StageTold.vue';
 
-const props = defineProps<{ tally: SessionTally; dog: FieldDog }>();
+const props = defineProps<{ tally: SessionTally; dog: FieldDog; story: SessionStory; tell: (told: FieldTold) => string }>();
 defineEmits<{ again: []; undo: [] }>();
 const log = useFieldLog();
 const rows = computed(() => {
@@ -40,6 +42,7 @@ const rows = computed(() => {
         <dd class="text-right font-semibold">{{ row.says }}</dd>
       </div>
     </dl>
+    <StageTold v-for="programme in dog.programmes" :key="programme.id" class="mt-3" :programme="programme" :story="story" :tell="tell" />
     <div class="mt-3 flex flex-wrap gap-2">
       <button type="button" class="press press-main" @click="$emit('again')">Next dog</button>
       <RouterLink v-if="dog.devices.length > 0" :to="`/dogs/${dog.id}/levels`" class="press press-plain">Levels</RouterLink>

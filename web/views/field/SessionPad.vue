@@ -2,6 +2,7 @@
 /** A session as it runs: the remote, what the dog does, corrections, tension, rewards; each with one tap, each taken back with one. */
 import { pressFacts, type FieldDog } from '@banter/contract';
 import { houseRules, sessionTally, type SessionStory } from '@banter/core';
+import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useFieldLog, type FieldTold } from '../../stores/field-log.ts';
 import { useNow } from '../../stores/now.ts';
@@ -20,6 +21,12 @@ const emit = defineEmits<{ leave: [] }>();
 const log = useFieldLog();
 const session = useSession();
 const { now } = useNow(1000);
+
+// What another phone or a device tells of the same session is heard while it runs.
+const HEAR_MS = 4000;
+useIntervalFn(() => props.story.endedAt === null && !document.hidden && void log.hear(props.story.sessionId), HEAR_MS, { immediateCallback: true });
+const twin = computed(() => log.twinOf(props.story));
+const clockWords = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: session.kennel!.timeZone }).format(at);
 
 const rules = computed(() => houseRules(session.kennel!.rules));
 const events = computed(() => log.eventsOf(props.story.sessionId));
@@ -40,6 +47,10 @@ const tell = (told: FieldTold, more?: { id?: string; at?: number }) => log.tell(
 const lastTap = computed(() => props.story.events.filter(({ event }) => event !== 'begin').at(-1) ?? null);
 function undo() {
   if (lastTap.value) tell({ event: 'void', eventId: lastTap.value.id });
+}
+/** It was not over after all. */
+function goOn() {
+  for (const event of props.story.events) if (event.event === 'end') tell({ event: 'void', eventId: event.id });
 }
 const TAPS = [
   { event: 'cue', label: 'Cue', key: 'c' },
@@ -72,7 +83,14 @@ useScreenKeys('Field log', [
       </label>
     </header>
 
-    <SessionEnd v-if="story.endedAt !== null" :tally="tally" :dog="dog" @again="emit('leave')" @undo="undo" />
+    <section v-if="twin" class="mt-3 rounded bg-mind-wash p-3 text-mind" aria-label="Two sessions at a time">
+      <p class="font-semibold">{{ dog.name }} is also logged by {{ twin.handlerName }}, since {{ clockWords(twin.begunAt) }}. Is that this session?</p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button type="button" class="press press-main" @click="log.decideTwin(story, twin, true)">Yes, make them one</button>
+        <button type="button" class="press press-plain" @click="log.decideTwin(story, twin, false)">No, two</button>
+      </div>
+    </section>
+    <SessionEnd v-if="story.endedAt !== null" :tally="tally" :dog="dog" :story="story" :tell="tell" @again="emit('leave')" @undo="goOn" />
     <template v-else>
       <div v-if="dog.devices.length > 1" class="mt-3 flex gap-2" role="group" aria-label="Device">
         <button

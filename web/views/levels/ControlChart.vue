@@ -145,6 +145,11 @@ const asTable = ref(false);
     <p class="text-sm text-soft">
       Pale dots say what is usual. The line is the average that weighs the newest most (EWMA), the green band its limits; below, what adds up above and below
       usual (CUSUM). Ticks along the foot: contact felt.
+      <span v-if="drift.charts" class="block">
+        House rules: the first {{ rules.baselineSessions }} sessions say what is usual; newest weight {{ rules.ewmaLambda }}, band
+        {{ rules.ewmaLimit }} standard deviations of that average ({{ levelWords(drift.charts.ewmaLow) }} to {{ levelWords(drift.charts.ewmaHigh) }}); slack
+        {{ rules.cusumSlack }} and alarm {{ rules.cusumLimit }} standard deviations of {{ levelWords(drift.baseline!.sd) }}.
+      </span>
       <button type="button" class="press-quiet" @click="asTable = !asTable">{{ asTable ? 'Hide the table' : 'As a table' }}</button>
     </p>
     <div v-if="asTable" class="mt-2 max-h-80 overflow-auto" tabindex="0" role="region" aria-label="Level needed, as a table">

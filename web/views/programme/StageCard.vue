@@ -3,6 +3,7 @@
 import { Programme, type ProgrammeStanding } from '@banter/contract';
 import { percent } from '@banter/core';
 import { computed, ref } from 'vue';
+import { oftenWords } from '../../parts/often-words.ts';
 import { useKeep } from '../../stores/keep.ts';
 
 const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage']; results: ProgrammeStanding['results']; timeZone: string }>();
@@ -27,11 +28,7 @@ const FIELDS = [
   { key: 'inRow', label: 'Sessions in a row' },
   { key: 'leastDays', label: 'At least days' },
 ] as const;
-const often = computed(() => {
-  const { sessionsPerDay, everyDays, minutes } = props.stage;
-  const times = sessionsPerDay === 1 ? 'once' : sessionsPerDay === 2 ? 'twice' : `${sessionsPerDay} times`;
-  return `${minutes} minutes, ${times} ${everyDays === 1 ? 'a day' : `every ${everyDays} days`}`;
-});
+const often = computed(() => oftenWords(props.stage));
 const passes = computed(() => {
   const { needed, of, inRow, leastDays, what } = props.stage.pass;
   return `${of === 1 ? what.replace(/^./, (letter) => letter.toUpperCase()) : `${needed} of ${of}: ${what}`}${inRow > 1 ? `, in ${inRow} sessions in a row` : ''}${leastDays > 0 ? `, after ${leastDays} days at the earliest` : ''}.`;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** The programmes for what this dog wears: its house's school first, the other school's with its school said. Begun from a date. */
-import { houseOf, Programme, type Dog, type Kennel } from '@banter/contract';
+import { houseOf, Programme, type Dog, type Kennel, type KennelTemplate } from '@banter/contract';
 import { HOUSE_SCHOOL_WORDS, programmesFor, PROGRAMME_TEMPLATES, type ProgrammeTemplate } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { todayIn } from '../../parts/age.ts';
 import { useKeep } from '../../stores/keep.ts';
 
-const props = defineProps<{ dog: Dog; kinds: readonly string[]; kennel: Kennel; running: readonly string[] }>();
+const props = defineProps<{ dog: Dog; kinds: readonly string[]; kennel: Kennel; running: readonly string[]; own: readonly KennelTemplate[] }>();
 const emit = defineEmits<{ started: [] }>();
 const keeping = useKeep();
 const house = computed(() => houseOf(props.kennel, props.dog));
@@ -24,7 +24,11 @@ const offered = computed(() => {
 });
 const startsOn = ref(todayIn(props.kennel.timeZone));
 const id = uuidv7();
-async function start({ id: templateId, name, stages }: ProgrammeTemplate) {
+/** The kennel's own come first: whoever wrote them wants them. */
+const own = computed(() =>
+  props.own.filter((one) => !one.retired && (all.value || props.kinds.length === 0 || one.kinds.some((kind) => props.kinds.includes(kind)))),
+);
+async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, 'id' | 'name' | 'stages'>) {
   const kept = await keeping.keep(`/api/programmes/${id}`, Programme, {
     dogId: props.dog.id,
     templateId,
@@ -46,7 +50,25 @@ async function start({ id: templateId, name, stages }: ProgrammeTemplate) {
     </label>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold text-stop" role="alert">{{ keeping.sentence.value }}</p>
     <p v-if="kinds.length === 0" class="mt-3 text-mind">No collar is fitted yet; what a programme needs is fitted at the bench.</p>
-    <ul class="mt-4 divide-y divide-line border-y border-line">
+    <ul v-if="own.length > 0" class="mt-4 divide-y divide-line border-t border-line" aria-label="The kennel’s own">
+      <li v-for="one in own" :key="one.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <div>
+          <h2>{{ one.name }}</h2>
+          <p>{{ one.about }}</p>
+          <p class="mt-1 text-sm text-soft">{{ one.stages.map(({ name }) => name).join(' → ') }}</p>
+          <p class="mt-1 text-sm text-soft">The kennel’s own.</p>
+        </div>
+        <button
+          type="button"
+          class="press press-main self-center"
+          :disabled="running.includes(one.id) || startsOn === '' || keeping.state.value === 'sending'"
+          @click="start(one)"
+        >
+          {{ running.includes(one.id) ? 'Runs already' : 'Begin' }}<span class="sr-only">: {{ one.name }}</span>
+        </button>
+      </li>
+    </ul>
+    <ul class="divide-y divide-line border-y border-line" :class="own.length === 0 && 'mt-4'">
       <li v-for="{ template, school, other, fits, runs } in offered" :key="template.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2>{{ template.name }}</h2>
@@ -70,6 +92,7 @@ async function start({ id: templateId, name, stages }: ProgrammeTemplate) {
         </button>
       </li>
     </ul>
+    <RouterLink to="/programme/own" class="press press-quiet mt-2">Programmes of our own</RouterLink>
     <button v-if="kinds.length > 0" type="button" class="press press-quiet mt-2" @click="all = !all">
       {{ all ? 'Only those for what it wears' : 'All programmes' }}
     </button>

@@ -1,0 +1,45 @@
+import { happened, record, refers } from './column-sql.ts';
+import { makesTable } from './table-migration.ts';
+
+export const lockerMigrations = [
+  makesTable(
+    'Gear1764000000013',
+    'gear',
+    `${record},
+     version int NOT NULL CHECK (version > 0),
+     what varchar(20) NOT NULL,
+     name varchar(60) NOT NULL,
+     lengthMm double NULL CHECK (lengthMm > 0),
+     widthMm double NULL CHECK (widthMm > 0),
+     colour varchar(40) NOT NULL,
+     material varchar(60) NOT NULL,
+     \`condition\` varchar(10) NOT NULL CHECK (\`condition\` IN ('sound', 'mend', 'worn')),
+     note varchar(400) NOT NULL,
+     retiredAt datetime(3) NULL`,
+  ),
+  makesTable(
+    'Wants1764000000014',
+    'wants',
+    `${record},
+     version int NOT NULL CHECK (version > 0),
+     what varchar(300) NOT NULL,
+     dogId uuid NULL,
+     boughtAt datetime(3) NULL,
+     ${refers('dogId', 'dogs')}`,
+  ),
+  makesTable(
+    'LinkMoves1764000000015',
+    'link_moves',
+    `${record},
+     gaugeMm decimal(5,2) NOT NULL CHECK (gaugeMm > 0),
+     count int NOT NULL CHECK (count > 0),
+     fromAccount varchar(60) CHARACTER SET ascii NOT NULL,
+     toAccount varchar(60) CHARACTER SET ascii NOT NULL,
+     why varchar(20) NOT NULL,
+     note varchar(400) NOT NULL,
+     ${happened},
+     KEY ofKennelAt (kennelId, at),
+     CHECK (fromAccount <> toAccount),
+     ${refers('personId', 'people')}`,
+  ),
+];

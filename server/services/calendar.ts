@@ -1,0 +1,150 @@
+import {
+  dayOf,
+  dayStartOf,
+  placedSession,
+  scheduleDays,
+  type CalendarAsked,
+  type CalendarChange,
+  type CalendarChanged,
+  type CalendarPage,
+  type PlannedSession,
+  type PlannedSessionFacts,
+} from '@banter/contract';
+import { sessionClash, timeOfDay } from '@banter/core';
+import { group } from 'd3-array';
+import { isDeepStrictEqual } from 'node:util';
+import { Between, In } from 'typeorm';
+import { HoursEntity, PlannedSessionEntity, type PlannedSessionRow } from '../data/entities/calendar.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { PersonEntity } from '../data/entities/person.ts';
+import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
+import { badField, Failure } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
+import { handsOf, hoursKind } from './hours.ts';
+import { heldAnswer } from './field-log.ts';
+import { keptAnswers } from './kept.ts';
+import { programmeKind } from './programmes.ts';
+
+const answer = ({ kennelId: _kennel, ...row }: PlannedSessionRow): PlannedSession => row;
+
+/** Everything a change names must be of this kennel, and a stage of its dog's programme. */
+async function admit(scope: KennelScope, sessions: CalendarChange['sessions']): Promise<{ dogs: Map<string, string>; people: Map<string, string> }> {
+  const ids = (of: (facts: PlannedSessionFacts) => string | null) => [...new Set(sessions.map(({ facts }) => of(facts)).filter((id) => id !== null))];
+  const dogs = new Map(
+    (
+      await scope.someOf(
+        DogEntity,
+        ids(({ dogId }) => dogId),
+      )
+    ).map(({ id, name }) => [id, name]),
+  );
+  const people = new Map(
+    (
+      await scope.someOf(
+        PersonEntity,
+        ids(({ personId }) => personId),
+      )
+    ).map(({ id, name }) => [id, name]),
+  );
+  const programmes = new Map(
+    (
+      await scope.someOf(
+        ProgrammeEntity,
+        ids(({ programmeId }) => programmeId),
+      )
+    ).map((row) => [row.id, row]),
+  );
+  sessions.forEach(({ facts, version }, index) => {
+    const at = `sessions[${index}].facts`;
+    if (!dogs.has(facts.dogId)) throw badField(`${at}.dogId`, 'There is no such dog in this kennel.');
+    if (!people.has(facts.personId)) throw badField(`${at}.personId`, 'There is nobody of this id in this kennel.');
+    if (facts.programmeId === null) return;
+    const programme = programmes.get(facts.programmeId);
+    if (programme?.dogId !== facts.dogId) throw badField(`${at}.programmeId`, 'This is no programme of this dog.');
+    // What was planned before its stage was taken out may still be moved and dropped.
+    if (version === null && facts.stageId !== null && !programme.stages.some(({ id }) => id === facts.stageId))
+      throw badField(`${at}.stageId`, 'This programme has no such stage.');
+  });
+  return { dogs, people };
+}
+
+/**
+ * Plans, moves and drops sessions together, or not at all. A dog and a pair of hands are in one place at a time; what lies before
+ * today stays as it was planned. The same change again is the same change.
+ */
+export async function changeCalendar(scope: KennelScope, { sessions }: CalendarChange, now: Date): Promise<CalendarChanged> {
+  const { timeZone } = await kennelOf(scope);
+  const today = dayOf(now.getTime(), timeZone);
+  return await scope.inOneAsItStands(async (within) => {
+    // One change at a time: each sees what the one before it left.
+    await within.holdKennel();
+    const names = await admit(within, sessions);
+    const ids = sessions.map(({ id }) => id);
+    const before = new Map((await within.someOf(PlannedSessionEntity, ids)).map((row) => [row.id, row]));
+    if ((await within.elsewhere(PlannedSessionEntity, ids)).size > 0) throw new Failure('not-found');
+    const changed: PlannedSessionRow[] = [];
+    sessions.forEach(({ id, version, facts }, index) => {
+      const row = before.get(id);
+      if (row && isDeepStrictEqual({ ...answer(row), ...facts }, answer(row))) return;
+      if ((row?.version ?? null) !== version) throw row ? new Failure('newer-version', { current: answer(row) }) : new Failure('not-found');
+      const at = `sessions[${index}].facts`;
+      if (facts.day < today || (row && row.day < today)) throw badField(`${at}.day`, 'That day is over; what happened then is told in the field log.');
+      if (row && row.dogId !== facts.dogId) throw badField(`${at}.dogId`, 'A planned session stays with its dog.');
+      changed.push({ ...facts, id, kennelId: within.kennelId, version: (version ?? 0) + 1 });
+    });
+    const days = [...new Set(changed.map(({ day }) => day))].sort();
+    const own = new Set(ids);
+    const standing = days.length === 0 ? [] : await within.all(PlannedSessionEntity, { day: In(days), state: 'planned' }, { day: 'ASC', id: 'ASC' });
+    const placed = [...standing.filter(({ id }) => !own.has(id)), ...sessions.map(({ id, facts }) => ({ ...facts, id, version: 0 }))].filter(
+      ({ state }) => state === 'planned',
+    );
+    const byDay = group(
+      placed.map((one) => placedSession(one, days)),
+      ({ day }) => day,
+    );
+    for (const one of changed.filter(({ state }) => state === 'planned')) {
+      const placedOne = placedSession(one, days);
+      for (const other of byDay.get(placedOne.day) ?? []) {
+        const clash = other.id === one.id ? null : sessionClash(placedOne, other, 0);
+        if (clash !== 'dog' && clash !== 'hands') continue;
+        const who = clash === 'dog' ? names.dogs.get(one.dogId) : names.people.get(one.personId);
+        throw badField(`sessions[${ids.indexOf(one.id)}].facts.from`, `${who} has another session at ${timeOfDay(other.from)} on ${one.day}.`);
+      }
+    }
+    await within.putMany(PlannedSessionEntity, changed);
+    const kept = new Map((await within.someOf(PlannedSessionEntity, ids)).map((row) => [row.id, row]));
+    return { sessions: ids.map((id) => answer(kept.get(id)!)) };
+  });
+}
+
+/** What the kennel's calendar shows of a span of days. */
+export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Promise<CalendarPage> {
+  const days = scheduleDays(asked);
+  const span = Between(asked.from, days.at(-1)!);
+  const rows = await scope.all(ProgrammeEntity, { state: In(['running', 'paused']) }, { startsOn: 'ASC', id: 'ASC' });
+  const ids = rows.map(({ id }) => id);
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const some = ids.length > 0;
+  const { timeZone } = await kennelOf(scope);
+  const held = await scope
+    .query(FieldSessionEntity)
+    .andWhere('record.begunAt >= :from AND record.begunAt < :to', {
+      from: new Date(dayStartOf(asked.from, timeZone)),
+      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * 3_600_000),
+    }) // prettier-ignore
+    .orderBy('record.begunAt')
+    .getMany();
+  return {
+    ...asked,
+    people: await handsOf(scope),
+    hours: (await scope.all(HoursEntity, {}, { id: 'ASC' })).map(hoursKind.toAnswer),
+    dogs: (await scope.all(DogEntity, {}, { name: 'ASC', id: 'ASC' })).map(({ id, name }) => ({ id, name })),
+    programmes: rows.map(programmeKind.toAnswer),
+    results: await keptAnswers(scope, some ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
+    moves: await keptAnswers(scope, some ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
+    sessions: (await scope.all(PlannedSessionEntity, { day: span, state: 'planned' }, { day: 'ASC', from: 'ASC', id: 'ASC' })).map(answer),
+    held: held.filter(({ begunAt }) => days.includes(dayOf(begunAt.getTime(), timeZone))).map(heldAnswer),
+  };
+}

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+/** All stages of a dog's programme, changed for this dog alone: put in, taken out, in another order, with other marks. */
+import { Programme } from '@banter/contract';
+import { ref } from 'vue';
+import KeepBar from '../../parts/KeepBar.vue';
+import { useKeep } from '../../stores/keep.ts';
+import { cleanStages, moveStage, stageLike } from '../own-programmes/stage-list.ts';
+import StageEditor from '../own-programmes/StageEditor.vue';
+
+const props = defineProps<{ programme: Programme; here: string }>();
+const emit = defineEmits<{ kept: [] }>();
+const keeping = useKeep();
+const stages = ref<Programme['stages']>(JSON.parse(JSON.stringify(props.programme.stages)));
+async function keep() {
+  const { id, version, ...facts } = props.programme;
+  if (await keeping.keep(`/api/programmes/${id}`, Programme, { ...facts, stages: cleanStages(stages.value) }, version)) emit('kept');
+}
+</script>
+
+<template>
+  <form class="grid gap-4" novalidate aria-label="Stages of this dog" @submit.prevent="keep">
+    <StageEditor
+      v-for="(stage, index) in stages"
+      :key="stage.id"
+      v-model="stages[index]!"
+      :index="index"
+      :last="index === stages.length - 1"
+      :fixed="stage.id === here"
+      :error-at="keeping.errorAt"
+      @up="moveStage(stages, index, -1)"
+      @down="moveStage(stages, index, 1)"
+      @out="stages.splice(index, 1)"
+    />
+    <div>
+      <button type="button" class="press press-plain" :disabled="stages.length >= 12" @click="stages.push(stageLike(stages.at(-1)!))">One more stage</button>
+    </div>
+    <KeepBar :keeping="keeping" label="Keep these stages for this dog" @newer="emit('kept')" />
+  </form>
+</template>
