@@ -68,7 +68,7 @@ export {
   NewLevelCap,
 } from './records/field-log.ts';
 export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
-export { pressFacts } from './field/press-facts.ts';
+export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
 export { dogLevels, settingsOf, type DeviceLevels, type SettingLevels } from './levels/dog-levels.ts';
 export {
   NewStageMove,

@@ -155,6 +155,15 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   }
   await tap(page, 'The battery was the cause');
   await expect(page.getByText('Looked why it needs more: it was the battery')).toBeVisible();
+  // In another setting it starts low; carried to where it needs more, it rises by a tap and not by itself.
+  await tap(page, 'End the session');
+  await beginWith(page, 'Yarrow', 'home');
+  await expect(page.getByLabel('Level')).toHaveValue('1');
+  await page.getByLabel('Where').selectOption({ label: 'yard' });
+  await expect(page.getByText('last needed at 9 here (yard)')).toBeVisible();
+  await expect(page.getByLabel('Level')).toHaveValue('1');
+  await tap(page, 'Set it to 9, as last needed here');
+  await expect(page.getByLabel('Level')).toHaveValue('9');
 });
 
 test('the level it notices is found by an up-down run from the lowest, with the rule shown and contact first', async ({ page }) => {

@@ -1,34 +1,48 @@
-import { deviceLater, UNKNOWN_DEVICE, type PressFacts } from '@banter/core';
+import { deviceLater, sessionTally, UNKNOWN_DEVICE, type PressFacts, type SessionStory } from '@banter/core';
 import { dayStart } from '../neck/kennel-days.ts';
-import type { NewFieldEvent } from '../records/field-log.ts';
 import type { FieldDevice, FieldDog } from '../records/field-page.ts';
 
 const HOUR_MS = 3_600_000;
 
-/** What a phone knows of a device on a dog at an instant (ms) in a setting: the kennel's facts with what its own session told since. */
+export type UsualLevel = FieldDevice['usual'][string];
+/**
+ * What is usual for a device in a setting: what the kennel knows, else what the latest earlier session on this phone needed there
+ * (the kennel may not have heard of it yet). Levels on the device's own scale; null where nobody knows.
+ */
+export function usualHere(device: Pick<FieldDevice, 'collarId' | 'usual'>, setting: string, earlier: readonly SessionStory[]): UsualLevel | null {
+  const known = device.usual[setting];
+  if (known) return known;
+  const needed = earlier
+    .filter(({ purpose }) => purpose === 'work')
+    .sort((a, b) => b.begunAt - a.begunAt)
+    .flatMap((story) => sessionTally(story).needed.find((one) => one.collarId === device.collarId && one.setting === setting) ?? []);
+  return needed.length === 0 ? null : { level: needed[0]!.level, how: 'needed' };
+}
+
+/**
+ * What a phone knows of a device on a dog at an instant (ms) in a setting: the kennel's facts with what its own sessions told since.
+ * `earlier` are other sessions of this dog on this phone: what was too much in one of them is a ceiling now, sent or not.
+ */
 export function pressFacts(
   dog: Pick<FieldDog, 'moveByHours'>,
   device: FieldDevice,
-  { setting, now, timeZone, session }: { setting: string; now: number; timeZone: string; session: readonly NewFieldEvent[] },
+  { setting, now, timeZone, session, earlier }: { setting: string; now: number; timeZone: string; session: SessionStory; earlier: readonly SessionStory[] },
 ): PressFacts {
-  const gone = new Set(session.flatMap((event) => (event.event === 'void' ? [event.eventId] : [])));
-  const standing = session.filter(({ id }) => !gone.has(id));
-  const felt = standing.flatMap((event) => (event.event === 'contact' && event.collarId === device.collarId ? [{ made: event.made, at: event.at }] : []));
-  // Felt since it went on where it sits; of a collar that nobody said is on, only what this session felt counts.
-  const before = device.contact && device.worn && device.contact.at >= device.worn.placeSince ? [device.contact] : [];
-  const contact = [...before, ...felt].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1) ?? null;
-  const answers = new Map(standing.flatMap((event) => (event.event === 'response' ? [[event.pressId, event.response] as const] : [])));
-  const much = standing.flatMap((event) =>
-    event.event === 'press' && event.collarId === device.collarId && answers.get(event.id) === 'too-much' ? [event.level] : [],
-  );
-  const ceilings = [...(device.ceiling === null ? [] : [device.ceiling]), ...much];
   const { worn, skin, battery } = device;
+  const feltIn = (story: SessionStory) =>
+    story.events.flatMap((event) => (event.event === 'contact' && event.collarId === device.collarId ? [{ made: event.made, at: event.at }] : []));
+  // Felt since it went on where it sits; of a collar that nobody said is on, only what this session felt counts.
+  const before = [...(device.contact ? [{ made: device.contact.made, at: Date.parse(device.contact.at) }] : []), ...earlier.flatMap(feltIn)];
+  const standing = worn ? before.filter(({ at }) => at >= Date.parse(worn.placeSince)) : [];
+  const contact = [...standing, ...feltIn(session)].sort((a, b) => a.at - b.at).at(-1) ?? null;
+  const much = [session, ...earlier].flatMap((story) => sessionTally(story).tooMuch.filter(({ collarId }) => collarId === device.collarId));
+  const ceilings = [...(device.ceiling === null ? [] : [device.ceiling]), ...much.map(({ level }) => level)];
   const state = battery && deviceLater({ ...UNKNOWN_DEVICE, percent: battery.percent, on: battery.on, at: Date.parse(battery.at) }, now);
   return {
     scale: device.scale,
     ceiling: ceilings.length === 0 ? null : Math.min(...ceilings),
     cap: device.cap,
-    usual: device.usual[setting]?.level ?? null,
+    usual: usualHere(device, setting, earlier)?.level ?? null,
     worn: worn !== null,
     contactMade: contact?.made ?? null,
     triedToday: device.triedAt !== null && Date.parse(device.triedAt) >= dayStart(now, timeZone),

@@ -177,7 +177,6 @@ export const useFieldLog = defineStore('field-log', () => {
       .filter(({ dogId }) => dogId !== null)
       .sort((a, b) => b.begunAt - a.begunAt);
   });
-  const eventsOf = (sessionId: string) => told.value.filter((event) => rootOf(event.sessionId) === sessionId);
   const dogOf = (id: string | null): FieldDog | null => page.value?.dogs.find((dog) => dog.id === id) ?? null;
   /** Sessions that others began and nobody ended, which this phone knows nothing of. */
   const openElsewhere = computed((): FieldSession[] => {
@@ -277,7 +276,6 @@ export const useFieldLog = defineStore('field-log', () => {
     refused: computed(() => events.value.filter(({ status }) => status === 'refused')),
     sessions,
     openElsewhere,
-    eventsOf,
     dogOf,
     open,
     refresh,

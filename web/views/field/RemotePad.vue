@@ -3,7 +3,7 @@
  * The remote on the screen: a stand-in that logs what the hand does. It opens at what this dog needs here and never moves to a
  * higher level by itself; what speaks against a press stands above it.
  */
-import type { FieldDevice } from '@banter/contract';
+import type { FieldDevice, UsualLevel } from '@banter/contract';
 import { levelWords, PRESS_GUARD_TONES, pressGuards, type DogResponse, type PressFacts, type SessionStory, type StimulationMode } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -17,18 +17,26 @@ const props = defineProps<{
   device: FieldDevice;
   facts: PressFacts;
   story: SessionStory;
-  setting: string;
+  usual: UsualLevel | null;
   settingName: string;
-  now: number;
   tell: (told: FieldTold, more?: { id?: string; at?: number }) => string;
 }>();
 const scale = computed(() => props.device.scale);
-const usual = computed(() => props.device.usual[props.setting] ?? null);
 const mode = ref<StimulationMode>(props.device.modes[0]!);
 const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
 /** Where the hand left it; at first what is usual here, else the lowest. */
-const level = ref(pressed.value.at(-1)?.level ?? usual.value?.level ?? scale.value.min);
+const level = ref(pressed.value.at(-1)?.level ?? props.usual?.level ?? scale.value.min);
+const touched = ref(pressed.value.length > 0);
+/** What is usual may be heard of late, or another setting be chosen: the level falls to it by itself, and rises only by a tap. */
+watch(
+  () => props.usual?.level ?? scale.value.min,
+  (now) => {
+    if (!touched.value && now < level.value) level.value = now;
+  },
+);
+const usualAbove = computed(() => (!touched.value && props.usual && props.usual.level > level.value ? props.usual.level : null));
 const step = (steps: number) => {
+  touched.value = true;
   const { min, max, step: one } = scale.value;
   level.value = Math.round(Math.min(max, Math.max(min, level.value + steps * one)) * 1e6) / 1e6;
 };
@@ -37,7 +45,7 @@ const typed = ref(levelWords(level.value));
 watch(level, (now) => (typed.value = levelWords(now)));
 function settle() {
   const number = Number(typed.value.replace(',', '.'));
-  if (typed.value.trim() !== '' && Number.isFinite(number)) level.value = number;
+  if (typed.value.trim() !== '' && Number.isFinite(number)) [level.value, touched.value] = [number, true];
   else typed.value = levelWords(level.value);
 }
 const silent = computed(() => mode.value === 'tone' || mode.value === 'vibration');
@@ -53,6 +61,7 @@ const last = computed(() => pressed.value.at(-1) ?? null);
 function press() {
   const id = uuidv7();
   clock.begin(id);
+  touched.value = true;
   props.tell({ event: 'press', collarId: props.device.collarId, level: silent.value ? 0 : level.value, mode: mode.value }, { id });
 }
 function respond(response: DogResponse) {
@@ -98,6 +107,9 @@ function respond(response: DogResponse) {
       </label>
       <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step up" @click="step(1)">+</button>
     </div>
+    <button v-if="usualAbove !== null && !silent" type="button" class="press press-plain mt-2 min-h-12 w-full" @click="level = usualAbove">
+      Set it to {{ levelWords(usualAbove) }}, as {{ usual!.how === 'working' ? 'it works' : 'last needed' }} here
+    </button>
     <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" @more="looking = true" />
     <NeedsMore
       v-if="looking"

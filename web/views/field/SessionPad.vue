@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A session as it runs: the remote, what the dog does, corrections, tension, rewards; each with one tap, each taken back with one. */
-import { pressFacts, type FieldDog } from '@banter/contract';
+import { pressFacts, usualHere, type FieldDog } from '@banter/contract';
 import { houseRules, sessionTally, type SessionStory } from '@banter/core';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -29,16 +29,24 @@ const twin = computed(() => log.twinOf(props.story));
 const clockWords = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: session.kennel!.timeZone }).format(at);
 
 const rules = computed(() => houseRules(session.kennel!.rules));
-const events = computed(() => log.eventsOf(props.story.sessionId));
+/** Other sessions of this dog on this phone, sent or not. */
+const earlier = computed(() => log.sessions.filter(({ dogId, sessionId }) => dogId === props.dog.id && sessionId !== props.story.sessionId));
 const setting = computed(() => props.story.settings.at(-1) ?? '');
 const settingName = computed(() => log.page!.settings.find(({ id }) => id === setting.value)?.name ?? setting.value);
 const chosen = ref(props.dog.devices[0]?.collarId ?? null);
 const device = computed(() => props.dog.devices.find(({ collarId }) => collarId === chosen.value) ?? null);
 const facts = computed(() =>
   device.value
-    ? pressFacts(props.dog, device.value, { setting: setting.value, now: now.value, timeZone: session.kennel!.timeZone, session: events.value })
+    ? pressFacts(props.dog, device.value, {
+        setting: setting.value,
+        now: now.value,
+        timeZone: session.kennel!.timeZone,
+        session: props.story,
+        earlier: earlier.value,
+      })
     : null,
 );
+const usual = computed(() => (device.value ? usualHere(device.value, setting.value, earlier.value) : null));
 const tally = computed(() => sessionTally(props.story));
 const lasted = computed(() => spanWords((props.story.endedAt ?? now.value) - props.story.begunAt));
 
@@ -120,9 +128,8 @@ useScreenKeys('Field log', [
         :device="device"
         :facts="facts"
         :story="story"
-        :setting="setting"
+        :usual="usual"
         :setting-name="settingName"
-        :now="now"
         :tell="tell"
       />
       <section class="mt-4 grid grid-cols-2 gap-2" aria-label="What happened">
