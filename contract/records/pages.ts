@@ -8,6 +8,7 @@ import { Dog } from './dog.ts';
 import { Dressing } from './dressing.ts';
 import { Ending } from './ending.ts';
 import { NeckEvent } from './event.ts';
+import { FieldSession } from './field-log.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
 import { KennelTemplate } from './kennel-template.ts';
@@ -50,7 +51,8 @@ export type DogPage = z.infer<typeof DogPage>;
 
 /**
  * A dog with its whole record and how it is dressed: its stack and rig, every look at its skin, and the events of its own and of
- * its collars of the last sixty days, with those of any wear that has lasted longer.
+ * its collars of the last sixty days, with those of any wear that has lasted longer; the sessions of these days, and its
+ * programmes with their moves.
  */
 export const NeckPage = z.object({
   ...DogPage.shape,
@@ -59,6 +61,9 @@ export const NeckPage = z.object({
   skinLooks: z.array(SkinLook),
   /** Names of the dogs that events speak of. */
   dogNames: z.record(z.string(), z.string()),
+  worked: z.array(FieldSession),
+  programmes: z.array(Programme),
+  moves: z.array(StageMove),
 });
 export type NeckPage = z.infer<typeof NeckPage>;
 

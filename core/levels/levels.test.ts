@@ -126,6 +126,19 @@ describe('trials that have no curve', () => {
       expect(found.reasons[0]!.code).toBe(shape);
     }
   });
+  it('as often at every level is no threshold, and no level is made up for it', () => {
+    for (const levels of [
+      [1, 2],
+      [1, 2, 3],
+      [10, 20, 30, 40],
+    ]) {
+      const found = findThreshold(levels.flatMap((level) => [trial(level, true), trial(level, false)]), 0.8); // prettier-ignore
+      expect(found).toMatchObject({ level: null, low95: null, high95: null, converged: true, slope: 0 });
+      expect(found.reasons.map((reason) => wordReason(THRESHOLD_REASON_WORDS, reason, contractSpeaker).text)).toEqual([
+        'Higher levels were noticed no more often than lower ones: this is no threshold. Check the contact first, then try the same levels again.',
+      ]);
+    }
+  });
   it('none noticed: contact first, and never a level above those tried', () => {
     const { reasons } = findThreshold([trial(6, false), trial(9, false)], 0.75);
     const { text } = wordReason(THRESHOLD_REASON_WORDS, reasons[0]!, contractSpeaker);

@@ -18,7 +18,7 @@ export const THRESHOLD_REASON_WORDS: ReasonWords<ThresholdReason> = {
   threshold: (r) =>
     `Noticed with a chance of ${percent(r.target)} at level ${levelWords(r.level)}, 95 % interval ${levelWords(r.low95)} to ${levelWords(r.high95)}, by ${r.trials} trials.`,
   'falls-with-level': (r) =>
-    `Higher levels were noticed less often (slope ${levelWords(r.slope)}): this is no threshold. Check the contact first, then try the same levels again.`,
+    `Higher levels were noticed ${r.slope === 0 ? 'no more often than lower ones' : 'less often'}: this is no threshold. Check the contact first, then try the same levels again.`,
   'all-noticed': (r) => `Every trial was noticed, down to level ${levelWords(r.lowest)}: try below ${levelWords(r.lowest)} next.`,
   'none-noticed': (r) =>
     `None of ${r.trials} ${r.trials === 1 ? 'trial' : 'trials'} at level ${span(r.lowest, r.highest)} was noticed: check the contact, then skin and place, then the battery, and try the same levels again.`,
@@ -29,6 +29,9 @@ export const THRESHOLD_REASON_WORDS: ReasonWords<ThresholdReason> = {
   'apart-backwards': (r) =>
     `Levels from ${levelWords(r.lowestMissed)} were missed though ${levelWords(r.highestNoticed)} was noticed: check the contact first, then try the same levels again.`,
 };
+
+/** Over all the levels tried, a slope that changes the logarithm of odds by less than this is none. */
+const FLAT = 1e-9;
 
 /** What trials say of the level noticed with a chance. */
 export type Threshold = {
@@ -68,6 +71,17 @@ export function findThreshold(trials: readonly Trial[], target: number): Thresho
       return { ...none, reasons: [{ code: 'apart-backwards', highestNoticed: Math.max(...hit), lowestMissed: Math.min(...miss) }] };
     case 'overlap': {
       const curve = fitLogistic(trials)!;
+      // As often at every level: what rounding leaves of a slope would put the threshold anywhere.
+      const reach = Math.max(...hit, ...miss) - lowest;
+      if (Math.abs(curve.slope) * reach < FLAT)
+        return {
+          ...none,
+          intercept: curve.intercept,
+          slope: 0,
+          converged: true,
+          curve: { ...curve, slope: 0 },
+          reasons: [{ code: 'falls-with-level', slope: 0 }],
+        };
       const { level, low95, high95 } = levelAtChance(curve, target);
       const reasons: ThresholdReason[] =
         curve.slope > 0 ? [{ code: 'threshold', level, low95, high95, target, trials: trials.length }] : [{ code: 'falls-with-level', slope: curve.slope }];

@@ -124,7 +124,12 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
         'on-and-off',
         'On and off',
         'Putting a collar on means nothing in particular.',
-        ['Two or three times a day, the combination of the plan.', 'The electronic one as a dummy.', 'As often as not, nothing follows.'],
+        [
+          'Two or three times a day, the combination of the plan.',
+          'The electronic one as a dummy.',
+          'As often as not, nothing follows.',
+          'Not worn non-stop instead: that leaves the act of putting it on as the signal.',
+        ],
         {
           minutes: 20,
           sessionsPerDay: 3,

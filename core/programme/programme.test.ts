@@ -69,6 +69,7 @@ describe('on, hold or back', () => {
     [[result(8)], 'hold', 'one-more'],
     [[result(8), result(8)], 'on', 'passed'],
     [[result(4, 5), result(8)], 'on', 'passed'],
+    [[result(8), result(4, 4)], 'hold', 'not-yet'],
     [[result(8), result(7), result(8)], 'hold', 'one-more'],
     [[result(7)], 'hold', 'not-yet'],
     [[result(4)], 'hold', 'not-yet'],

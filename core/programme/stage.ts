@@ -56,7 +56,8 @@ const share = ({ met, of }: StageResult) => (of === 0 ? 0 : met / of);
 
 /**
  * Whether a dog moves on, stays or falls back, by the stage's own marks and the results since it began there; `index` is the
- * stage's place. A person may decide otherwise, with a note. Times ms, days whole since the stage began. Common practice.
+ * stage's place. A session with less than half the tries of the mark is too small to meet it (from memory). A person may decide
+ * otherwise, with a note. Times ms, days whole since the stage began. Common practice.
  *
  * @example judgeStage(stage, [], { index: 0, begunAt: 0, now: 0 }).verdict // 'hold'
  */
@@ -77,7 +78,8 @@ export function judgeStage(
   const low = told.slice(-fallBack.inRow);
   if (low.length === fallBack.inRow && low.every((one) => share(one) < fallBack.below))
     return goBack({ code: 'below', sessions: fallBack.inRow, below: fallBack.below });
-  const good = (one: StageResult) => one.of > 0 && !one.setback && share(one) >= pass.needed / pass.of - 1e-9;
+  // Four of five are as good as eight of ten; one of one is too few to tell: at least half as many tries as the mark names.
+  const good = (one: StageResult) => !one.setback && one.of > 0 && 2 * one.of >= pass.of && share(one) >= pass.needed / pass.of - 1e-9;
   const inRow = told.length - 1 - told.findLastIndex((one) => !good(one));
   if (inRow === 0) return { verdict: 'hold', back: 0, reasons: [{ code: 'not-yet', met: last.met, of: last.of, needed: pass.needed, wanted: pass.of }] };
   if (inRow < pass.inRow) return { verdict: 'hold', back: 0, reasons: [{ code: 'one-more', more: pass.inRow - inRow, needed: pass.needed, of: pass.of }] };

@@ -1,18 +1,23 @@
 import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, type NeckPage, type WearingPage } from '@banter/contract';
 import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason } from '@banter/core';
-import { In } from 'typeorm';
+import { In, MoreThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
+import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
 import { eventAnswers, toldOf } from './events.ts';
+import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
+import { keptAnswers } from './kept.ts';
+import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
 import { tapingKind } from './tapings.ts';
 
@@ -62,17 +67,24 @@ export async function eventsSince(scope: KennelScope, dogId: string, collarIds: 
 export async function neckPage(scope: KennelScope, id: string, now: Date): Promise<NeckPage> {
   const page = await dogPage(scope, id);
   const collarIds = [...new Set(page.plans.map(({ collarId }) => collarId))];
-  const [dressing, looks, events] = await Promise.all([
+  const since = new Date(now.getTime() - SHOWN_DAYS * DAY_MS);
+  const [dressing, looks, events, worked, programmes] = await Promise.all([
     scope.find(DressingEntity, id),
     scope.all(SkinLookEntity, { dogId: id }, { at: 'ASC', id: 'ASC' }),
-    eventsSince(scope, id, collarIds, new Date(now.getTime() - SHOWN_DAYS * DAY_MS)),
+    eventsSince(scope, id, collarIds, since),
+    scope.all(FieldSessionEntity, { dogId: id, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' }),
+    scope.all(ProgrammeEntity, { dogId: id }, { startsOn: 'ASC', id: 'ASC' }),
   ]);
+  const moves = programmes.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(programmes.map((one) => one.id)) }, { at: 'ASC', id: 'ASC' });
   const dogs = await scope.someOf(DogEntity, [...new Set(events.flatMap(({ dogId }) => dogId ?? []))]);
   return {
     ...page,
     dressing: dressing && dressingAnswer(dressing),
     events: await eventAnswers(scope, events),
     skinLooks: await skinLookKind.toAnswers(scope, looks),
+    worked: await sessionAnswers(scope, worked),
+    programmes: programmes.map(programmeKind.toAnswer),
+    moves: await keptAnswers(scope, moves),
     dogNames: Object.fromEntries([page.dog, ...dogs].map((dog) => [dog.id, dog.name])),
   };
 }

@@ -52,7 +52,7 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
               <VerdictMark class="text-sm" :tone="entry.tone" :word="entry.word" />
               <span class="mt-0.5 block" :class="entry.corrected && 'line-through decoration-2'">{{ entry.title }}</span>
               <span class="text-sm text-soft">
-                {{ time(entry.at) }} · {{ entry.by }}
+                {{ [time(entry.at), entry.by].filter(Boolean).join(' · ') }}
                 <template v-if="entry.corrected">· corrected later</template>
                 <template v-if="entry.note">· {{ entry.note }}</template>
               </span>

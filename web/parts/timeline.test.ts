@@ -1,8 +1,9 @@
-import type { DogPage, FitCheck, Plan, Taping } from '@banter/contract';
+import type { DogPage, FieldSession, FitCheck, Plan, Taping } from '@banter/contract';
 import { contractSpeaker } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { markedWears, skinEntries } from './neck-timeline.ts';
 import { inTimeOrder, timelineOf } from './timeline.ts';
+import { stageEntries, workedDays } from './work-timeline.ts';
 import { goToStep, wornLine } from './worn-words.ts';
 
 const kept = {
@@ -129,5 +130,49 @@ describe('what the neck adds to it', () => {
     const [marked] = markedWears({ events: [] }, [wear([{ code: 'unsupervised', as: 'pinch', state: 'crated', from: at, to: at + 1 }])], contractSpeaker);
     expect(marked).toMatchObject({ tone: 'stop', word: 'Wear', title: 'Worn not as it should be: prong «Hazel».' });
     expect(inTimeOrder([marked!, ...skinEntries({ skinLooks: [look('s9', 0, null)] })]).map(({ id }) => id)).toEqual(['s9', 'e1']);
+  });
+});
+
+describe('what the work adds to it', () => {
+  const tally = { lastedMs: 600_000, presses: 0, rewards: 6, corrections: 1, pushedUp: 0, tooMuch: [] as { collarId: string; level: number }[] };
+  const session = (id: string, begunAt: string, own: object = {}) =>
+    ({ id, begunAt, handlerName: 'Corin Haw', purpose: 'work', tally: { ...tally, ...own } }) as unknown as FieldSession;
+  it('sessions, together for each day of the kennel, and too much stands out', () => {
+    // 23:30 in UTC is the next day in London in June.
+    const days = workedDays(
+      {
+        worked: [
+          session('s1', '2026-06-01T08:00:00.000Z'),
+          session('s2', '2026-06-01T15:00:00.000Z', { presses: 1, corrections: 0, tooMuch: [{ collarId: 'c', level: 14 }] }),
+          session('s3', '2026-06-01T23:30:00.000Z', { rewards: 0, corrections: 0 }),
+        ],
+      },
+      'Europe/London',
+    );
+    expect(days.map(({ title, tone }) => [title, tone])).toEqual([
+      ['2 sessions, 20 min: 12 rewards, 1 correction, 1 press.', 'stop'],
+      ['1 session, 10 min.', 'open'],
+    ]);
+    expect(days[0]!.reasons[0]!.text).toBe('14 was too much: that is a ceiling.');
+  });
+  it('programmes begun, and stages on or back with what the marks said', () => {
+    const programme = { id: 'p', name: 'Wear first', startsOn: '2026-06-01', note: '', stages: [{ id: 'a', name: 'Worn at home' }, { id: 'b', name: 'Pressure and release' }] }; // prettier-ignore
+    const move = { ...kept, programmeId: 'p', note: '', overruled: false, reasons: [{ code: 'passed', text: '5 of 5.' }] };
+    const entries = stageEntries(
+      {
+        programmes: [programme] as never,
+        moves: [
+          { ...move, id: 'm1', fromStage: 'a', toStage: 'b', at: '2026-06-04T09:00:00.000Z' },
+          { ...move, id: 'm2', fromStage: 'b', toStage: 'a', overruled: true, at: '2026-06-06T09:00:00.000Z' },
+        ] as never,
+      },
+      'UTC',
+    );
+    expect(entries.map(({ word, title }) => [word, title])).toEqual([
+      ['Programme', '«Wear first» begins, with «Worn at home».'],
+      ['On a stage', '«Worn at home» to «Pressure and release».'],
+      ['Back a stage', '«Pressure and release» to «Worn at home», decided otherwise than by the marks.'],
+    ]);
+    expect(entries[1]!.reasons[0]!.text).toBe('5 of 5.');
   });
 });

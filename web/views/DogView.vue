@@ -19,6 +19,7 @@ import { useBenchDog } from '../stores/bench-dog.ts';
 import { goToStep, wornLine } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
 import { markedWears, skinEntries } from '../parts/neck-timeline.ts';
+import { stageEntries, workedDays } from '../parts/work-timeline.ts';
 import { useNeck } from '../stores/neck.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
@@ -30,7 +31,14 @@ const neck = useNeck(String(route.params.id));
 const { page: data, state, sentence, load, girths } = neck;
 const fits = computed(() => neck.dressed.value?.fits ?? []);
 const more = computed(() =>
-  data.value && neck.dressed.value ? [...skinEntries(data.value), ...markedWears(data.value, neck.dressed.value.wears, units.speak)] : [],
+  data.value && neck.dressed.value
+    ? [
+        ...skinEntries(data.value),
+        ...markedWears(data.value, neck.dressed.value.wears, units.speak),
+        ...workedDays(data.value, kennel.value.timeZone),
+        ...stageEntries(data.value, kennel.value.timeZone),
+      ]
+    : [],
 );
 const kennel = computed(() => session.kennel!);
 const step = computed(() =>
