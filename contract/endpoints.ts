@@ -19,13 +19,14 @@ import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
-import { CollarsPage, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from './records/pages.ts';
+import { CollarsPage, DogPage, DogsPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from './records/pages.ts';
 import { Place, PlaceFacts } from './records/place.ts';
 import { NewStageMove, NewStageResult, Programme, ProgrammeFacts, StageMove, StageResult } from './records/programme.ts';
 import { NewPlan, Plan } from './records/plan.ts';
 import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
 import { NewTaping, Taping } from './records/taping.ts';
+import { NewWeighing, Weighing } from './records/weighing.ts';
 
 /** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
 export type Endpoint = {
@@ -144,6 +145,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
     asks: PressesAsked,
     answer: PressesPage,
   },
+  { method: 'get', path: '/api/dogs/{id}/growth', summary: 'A dog with its whole record and its weighings.', signIn: true, answer: GrowthPage },
   { method: 'get', path: '/api/dogs/{id}/programmes', summary: 'A dog with its programmes and what was told of them.', signIn: true, answer: ProgrammesPage },
   { method: 'get', path: '/api/calendar', summary: 'The kennel’s calendar of a span of days.', signIn: true, asks: CalendarAsked, answer: CalendarPage },
   {
@@ -179,6 +181,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),
+  ...record('weighings', 'weighing', NewWeighing, Weighing, false),
   ...record('tapings', 'taping', NewTaping, Taping, false),
   ...record('screenings', 'screening', NewScreening, Screening, false),
   ...record('lifts', 'lift', NewLift, Lift, false),

@@ -41,12 +41,27 @@ export { CONDITIONS, GEAR, Gear, GearFacts, Want, WantFacts, type GearName } fro
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
+export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
+export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
+export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
 export { currentFits, Ending, NewEnding, type CurrentFit } from './records/ending.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
 export { nextStep, type NextStep, type NextStepToday } from './records/next-step.ts';
-export { CollarsPage, DogCard, DogPage, DogsPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingNow, WearingPage } from './records/pages.ts';
+export {
+  CollarsPage,
+  DogCard,
+  DogPage,
+  DogsPage,
+  GrowthPage,
+  LockerPage,
+  NeckPage,
+  PlacesPage,
+  ProgrammesPage,
+  WearingNow,
+  WearingPage,
+} from './records/pages.ts';
 export { Dressing, DressingFacts, RigPartShape, STACK_EXTRAS, StackEntry } from './records/dressing.ts';
 export { Entry, EVENT_NAMES, EventsKept, NeckEvent, NewEntry, NewEvent, type EventName } from './records/event.ts';
 export { NewSkinLook, Photo, SKIN_UNDER, SkinLook } from './records/skin-look.ts';

@@ -7,7 +7,7 @@ export { type AmountProblem } from './units/number-words.ts';
 export { readLength, type LengthExpectation, type ReadLength } from './units/read-length.ts';
 export { DOG_GRAMS, readMass, type ReadMass } from './units/read-mass.ts';
 export { exactLength, speakGap, speakGirth } from './units/speak-length.ts';
-export { speakMass } from './units/speak-mass.ts';
+export { exactMass, speakMass } from './units/speak-mass.ts';
 export { benchSpeaker, contractSpeaker, type Speaker } from './units/speaker.ts';
 export { countOf, countWord, listWords } from './units/count-words.ts';
 export { speakHours } from './units/speak-hours.ts';
@@ -360,3 +360,11 @@ export {
   type SceneJudgement,
   type SceneReason,
 } from './handling/judge-drill.ts';
+export { gompertzAge, gompertzKg, type GompertzCurve } from './growth/gompertz.ts';
+export { classCurve, SIZE_CLASSES, sizeClassOf, type SizeClass } from './growth/growth-prior.ts';
+export { FEWEST_AGES, fitByPrior, fitByWeighings, fitGrowth, grownAt, type GrowthFit, type WeighIn } from './growth/fit-growth.ts';
+export { oddWeighings, type OddWeighing } from './growth/odd-weighings.ts';
+export { GROWTH_REASON_WORDS, growthReasons, type GrowthReason } from './growth/growth-reasons.ts';
+export { girthFactor, type AgedGirth } from './growth/grown-girth.ts';
+export { collarLoad, LOAD_KINDS, STRAP_FRICTION, type CollarLoad, type LoadCase, type LoadKind } from './load/collar-load.ts';
+export { LOAD_REASON_WORDS, loadReasons, type LoadReason } from './load/load-reasons.ts';

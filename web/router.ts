@@ -38,6 +38,7 @@ export const router = createRouter({
     },
     { path: '/dogs/:id/door', name: 'door', component: () => import('./views/DoorView.vue'), meta: { title: 'Check before we go' } },
     { path: '/dogs/:id/programme', name: 'programme', component: () => import('./views/ProgrammeView.vue'), meta: { title: 'Programme' } },
+    { path: '/dogs/:id/growth', name: 'growth', component: () => import('./views/GrowthView.vue'), meta: { title: 'Growth' } },
     { path: '/dogs/:id/levels', name: 'levels', component: () => import('./views/LevelsView.vue'), meta: { title: 'Levels' } },
     { path: '/programme', name: 'calendar', component: () => import('./views/CalendarView.vue'), meta: { title: 'Programme' } },
     { path: '/programme/drill', name: 'drill', component: () => import('./views/DrillView.vue'), meta: { title: 'Handling drill' } },

@@ -3,7 +3,9 @@ import { clipOnSlip } from './clip-on-slip.ts';
 import { contacts } from './contacts.ts';
 import { drift } from './drift.ts';
 import { fingerSlack } from './finger-slack.ts';
+import { growth } from './growth.ts';
 import { headCollar } from './head-collar.ts';
+import { load } from './load.ts';
 import { martingale } from './martingale.ts';
 import { prong } from './prong.ts';
 import { rig } from './rig.ts';
@@ -30,6 +32,8 @@ export const CALCULATIONS = {
   threshold,
   drift,
   'tell-tale': tellTale,
+  growth,
+  load,
 } as const;
 
 export type CalculationName = keyof typeof CALCULATIONS;

@@ -19,6 +19,7 @@ import { Programme, StageMove, StageResult } from './programme.ts';
 import { Lift, Screening } from './screening.ts';
 import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
+import { Weighing } from './weighing.ts';
 
 /** A dog with what its card shows: the latest measure of each site, its fits as they stand, and its screening. */
 export const DogCard = z.object({
@@ -66,6 +67,10 @@ export const NeckPage = z.object({
   moves: z.array(StageMove),
 });
 export type NeckPage = z.infer<typeof NeckPage>;
+
+/** A dog with its whole record and its weighings, oldest first, those that were corrected among them. */
+export const GrowthPage = z.object({ ...DogPage.shape, weighings: z.array(Weighing) });
+export type GrowthPage = z.infer<typeof GrowthPage>;
 
 /** A dog with its whole record, its programmes, and everything that was told of them. */
 export const ProgrammesPage = z.object({

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { GRAMS_PER_UNIT, MM_PER_UNIT, readLength, readMass, speakGap, speakGirth, exactLength, speakMass } from '../index.ts';
+import { GRAMS_PER_UNIT, MM_PER_UNIT, readLength, readMass, speakGap, speakGirth, exactLength, exactMass, speakMass } from '../index.ts';
 
 const NECK = { possibleMm: [100, 1200] as [number, number] };
 const mm = (text: string, unit: 'in' | 'cm' = 'cm') => {
@@ -116,5 +116,6 @@ describe('how lengths and weights are spoken', () => {
     expect(readMass('28 cm', 'kg')).toMatchObject({ kind: 'problem', problem: 'unknown-unit' });
     expect(speakMass(28_123, 'lb')).toBe('62 lb');
     expect(speakMass(3800, 'kg')).toBe('3.8 kg');
+    expect([exactMass(21_700, 'kg'), exactMass(2174, 'kg'), exactMass(28_123, 'lb')]).toEqual(['21.7 kg', '2.17 kg', '62.0 lb']);
   });
 });

@@ -22,6 +22,7 @@ import { LiftEntity, ScreeningEntity } from './entities/screening.ts';
 import { SessionEntity } from './entities/session.ts';
 import { SkinLookEntity } from './entities/skin-look.ts';
 import { TapingEntity } from './entities/taping.ts';
+import { WeighingEntity } from './entities/weighing.ts';
 import { migrations } from './migrations/index.ts';
 
 /** The connection to MariaDB at a `mysql://` address; times are UTC. Not yet opened. */
@@ -43,6 +44,7 @@ export function makeDataSource(url: string): DataSource {
       DogEntity,
       CollarEntity,
       TapingEntity,
+      WeighingEntity,
       PlanEntity,
       FitCheckEntity,
       EndingEntity,

@@ -33,6 +33,7 @@ import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
 import { MARROW_FEN_SETTINGS, toldSessions } from './marrow-fen-field.ts';
 import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
+import { seedWeighings } from './marrow-fen-weighings.ts';
 import { seedProgrammes } from './marrow-fen-programmes.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
@@ -248,6 +249,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     events.sort((a, b) => a.at.getTime() - b.at.getTime());
     for (const event of events) await event.keep();
   }
+  await seedWeighings(manager, scopes, dogIds, make);
   for (const { dog, dressing } of TOLD_DRESSINGS) await putVersioned(scopes[0]!, dressingKind, dogIds.get(dog)!, dressing, null);
   for (const { dog, daysAgo, hour, by, ...look } of TOLD_SKIN) {
     const at = make.ago(daysAgo, (hour - 9) * 60);

@@ -301,6 +301,33 @@ describe('levels, drift and what a collar gives away', () => {
     expect((await ask('tell-tale', { counts: [[4, 4], [2, 2]] })).body.bits).toBeCloseTo(0, 12); // prettier-ignore
     expect((await ask('tell-tale', { counts: [[0]] })).body).toMatchObject({ bits: 0, reasons: [{ code: 'nothing-counted' }] });
   });
+  it('growth: a curve by its weighings with its interval, girth by the cube root of its own tape, and by size while they are few', async () => {
+    const kg = (age: number) => 30 * Math.exp(-Math.exp(-0.0155 * (age - 92)));
+    const weighIns = [56, 70, 98, 126, 168, 210, 280, 350].map((ageDays) => ({ ageDays, weightKg: kg(ageDays) }));
+    const found = (await ask('growth', { weighIns, girths: [{ ageDays: 350, girthMm: 400 }], at: [98, 700] })).body;
+    expect(found.converged).toBe(true);
+    expect(found.asymptoteKg).toBeCloseTo(30, 4);
+    expect(found.ratePerDay).toBeCloseTo(0.0155, 6);
+    expect(found.at[0].weightKg).toBeCloseTo(kg(98), 5);
+    expect(found.at[0].girthMm).toBeCloseTo(400 * Math.cbrt(kg(98) / kg(350)), 2);
+    const few = (await ask('growth', { weighIns: weighIns.slice(0, 1), adultWeightKg: 30 })).body;
+    expect(few).toMatchObject({ converged: false, at: [{ ageDays: 56, girthMm: null }] });
+    expect(few.at[0].low95Kg).toBeLessThan(few.at[0].weightKg);
+    expect(few.reasons.map(({ code }: { code: string }) => code)).toEqual(['few-weighings', 'no-girth']);
+  });
+  it('load: a strap, a slip and a prong round the clock', async () => {
+    const strap = { leashForceN: 100, girthMm: 400, widthMm: 25 };
+    const flat = (await ask('load', { kind: 'flat', ...strap })).body;
+    expect(flat.byClock).toHaveLength(24);
+    expect(flat).toMatchObject({ tipForceN: null, reasons: [{ code: 'carries-below' }, { code: 'model-leaves-out' }] });
+    // 50 N on 63.66 mm of radius and 25 mm of width.
+    expect(flat.peakKPa).toBeCloseTo(31.4159, 3);
+    const slip = (await ask('load', { kind: 'slip', ...strap })).body;
+    const kPa = (clock: number) => slip.byClock.find((one: { clock: number }) => one.clock === clock).kPa;
+    expect(kPa(12) / kPa(6)).toBeCloseTo(Math.exp(0.3 * Math.PI), 6);
+    const prong = (await ask('load', { kind: 'prong', leashForceN: 100, girthMm: 400, pitchMm: 40, tipAreaMm2: 5 })).body;
+    expect(prong.tipForceN).toBeCloseTo(15.708, 3);
+  });
   it.each([
     ['threshold', { trials: [] }, 'trials'],
     ['threshold', { trials: [{ level: '4', noticed: true }] }, 'trials[0].level'],
@@ -317,6 +344,16 @@ describe('levels, drift and what a collar gives away', () => {
     ['tell-tale', { counts: [[1, 2], [3]] }, 'counts[1]'],
     ['tell-tale', { counts: [[1.5]] }, 'counts[0][0]'],
     ['tell-tale', { counts: [[-1]] }, 'counts[0][0]'],
+    ['growth', { weighIns: [] }, 'weighIns'],
+    ['growth', { weighIns: [{ ageDays: -1, weightKg: 5 }] }, 'weighIns[0].ageDays'],
+    ['growth', { weighIns: [{ ageDays: 60, weightKg: 0 }] }, 'weighIns[0].weightKg'],
+    ['growth', { weighIns: [{ ageDays: 60, weightKg: 5 }], girths: [{ ageDays: 60, girthMm: 99 }] }, 'girths[0].girthMm'],
+    ['growth', { weighIns: [{ ageDays: 60, weightKg: 5 }], at: ['90'] }, 'at[0]'],
+    ['load', { kind: 'harness', leashForceN: 1, girthMm: 400 }, 'kind'],
+    ['load', { kind: 'flat', leashForceN: 1, girthMm: 400 }, 'widthMm'],
+    ['load', { kind: 'prong', leashForceN: 1, girthMm: 400, pitchMm: 30 }, 'tipAreaMm2'],
+    ['load', { kind: 'slip', leashForceN: -1, girthMm: 400, widthMm: 3 }, 'leashForceN'],
+    ['load', { kind: 'slip', leashForceN: 1, girthMm: 400, widthMm: 3, friction: -0.1 }, 'friction'],
   ])('%s refuses %j at %s', async (name, body, path) => {
     const response = await ask(name, body);
     expect(response.status).toBe(422);

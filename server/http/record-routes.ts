@@ -21,6 +21,7 @@ import {
   NewStageMove,
   NewStageResult,
   NewTaping,
+  NewWeighing,
   PlaceFacts,
   ProgrammeFacts,
   WantFacts,
@@ -31,7 +32,7 @@ import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
 import { calendarPage, changeCalendar } from '../services/calendar.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
-import { dogPage, dogsPage } from '../services/dog-pages.ts';
+import { dogPage, dogsPage, growthPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
 import { dressingKind } from '../services/dressings.ts';
 import { drillKind, drillsPage } from '../services/drills.ts';
@@ -53,6 +54,7 @@ import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from
 import { liftKind, screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
+import { weighingKind } from '../services/weighings.ts';
 import { signedIn } from './guards.ts';
 import { idOf, parseBody, readJson, readLargeJson, versionOf } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
@@ -65,6 +67,7 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/dogs',
       '/collars',
       '/tapings',
+      '/weighings',
       '/plans',
       '/fit-checks',
       '/endings',
@@ -134,6 +137,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   routes.get('/dogs/:id/neck', async (request, response) => {
     response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
+  routes.get('/dogs/:id/growth', async (request, response) => {
+    response.json(await growthPage(scopeOf(request, dataSource), idOf(request)));
+  });
   routes.get('/dogs/:id/programmes', async (request, response) => {
     response.json(await programmesPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
@@ -175,6 +181,7 @@ export function recordRoutes(dataSource: DataSource): Router {
   versioned('dogs', DogFacts, dogKind);
   versioned('collars', CollarFacts, collarKindOfRecord);
   appended('tapings', NewTaping, tapingKind);
+  appended('weighings', NewWeighing, weighingKind);
   versioned('places', PlaceFacts, placeKind);
   versioned('gear', GearFacts, gearKind);
   versioned('wants', WantFacts, wantKind);

@@ -1,4 +1,4 @@
-import { currentFits, latestGirths, type DogPage, type DogsPage, type Taping } from '@banter/contract';
+import { currentFits, latestGirths, type DogPage, type DogsPage, type GrowthPage, type Taping } from '@banter/contract';
 import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -20,6 +20,7 @@ import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
+import { weighingAnswers } from './weighings.ts';
 
 /** A taping that corrects the one under this alias, so that the corrected one no longer counts. */
 const correctionOf = (alias: string) => `SELECT 1 FROM tapings fix WHERE fix.kennelId = ${alias}.kennelId AND fix.correctsId = ${alias}.id`;
@@ -70,6 +71,11 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
       };
     }),
   };
+}
+
+/** One dog with its whole record and its weighings. */
+export async function growthPage(scope: KennelScope, id: string): Promise<GrowthPage> {
+  return { ...(await dogPage(scope, id)), weighings: await weighingAnswers(scope, id) };
 }
 
 /** One dog with its whole record, oldest first. */

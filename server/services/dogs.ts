@@ -5,6 +5,7 @@ import { PlaceEntity } from '../data/entities/place.ts';
 import { badField } from './failure.ts';
 import { kennelOf } from './kennels.ts';
 import type { VersionedKind } from './record-base.ts';
+import { weighedOnForm } from './weighings.ts';
 
 export function dogAnswer({ kennelId: _kennel, archivedAt, ...row }: DogRow): Dog {
   return { ...row, archivedAt: archivedAt && archivedAt.toISOString() };
@@ -14,6 +15,7 @@ export const dogKind: VersionedKind<DogRow, DogFacts, Dog> = {
   entity: DogEntity,
   toColumns: ({ archivedAt, ...facts }) => ({ ...facts, archivedAt: archivedAt === null ? null : new Date(archivedAt) }),
   toAnswer: dogAnswer,
+  after: weighedOnForm,
   admit: async (facts, scope) => {
     const { timeZone } = await kennelOf(scope);
     const fault = birthDateFault(facts.bornOn, DateTime.now().setZone(timeZone).toISODate()!);

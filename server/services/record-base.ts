@@ -76,6 +76,8 @@ export type AppendedKind<Row extends { id: string; kennelId: string }, New exten
   /** The part of a row that was sent, to compare a repeated request with. */
   sentOf: (row: Row) => New;
   toAnswers: (scope: KennelScope, rows: Row[]) => Promise<Answer[]>;
+  /** What goes with keeping it, in the same transaction. */
+  after?: (row: Omit<Row, 'kennelId'>, scope: KennelScope) => Promise<void>;
 };
 
 /** Keeps something that happened, once. The same again answers what was kept; something else under its id is refused. */
@@ -94,7 +96,11 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
   if (existing) return answer(existing, false);
   if (await scope.isElsewhere(kind.entity, id)) throw new Failure('not-found');
   try {
-    await scope.inOne(async (within) => within.insert(kind.entity, await kind.compute(within, id, sent)));
+    await scope.inOne(async (within) => {
+      const row = await kind.compute(within, id, sent);
+      await within.insert(kind.entity, row);
+      await kind.after?.(row, within);
+    });
   } catch (error) {
     if (!isDuplicate(error)) throw error;
     return answer(await scope.get(kind.entity, id), false);

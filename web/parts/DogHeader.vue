@@ -44,6 +44,7 @@ const tabs = [
   { name: 'door', label: 'Door', key: 'g' },
   { name: 'programme', label: 'Programme', key: 'p' },
   { name: 'levels', label: 'Levels', key: 'v' },
+  { name: 'growth', label: 'Growth', key: 'w' },
 ];
 useScreenKeys(
   'This dog',

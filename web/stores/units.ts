@@ -1,5 +1,5 @@
 import { z } from '@banter/contract';
-import { benchSpeaker, exactLength, speakGap, speakGirth, speakMass, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
+import { benchSpeaker, exactLength, exactMass, speakGap, speakGirth, speakMass, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { useSession } from './session.ts';
@@ -21,6 +21,7 @@ export const useUnits = defineStore('units', () => {
     exact: (mm: number) => exactLength(mm, length.value),
     gap: (mm: number) => speakGap(mm, length.value),
     weight: (grams: number) => speakMass(grams, mass.value),
+    exactWeight: (grams: number) => exactMass(grams, mass.value),
     /** Inches and pounds together, or centimetres and kilograms. */
     switchOver() {
       const toInches = length.value === 'cm';

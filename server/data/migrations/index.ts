@@ -4,6 +4,7 @@ import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { programmeMigrations } from './programme.ts';
+import { upkeepMigrations } from './upkeep.ts';
 
 /** Every step of the database, in the order in which they were taken; one that has landed is never changed. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   ...neckMigrations,
   ...fieldLogMigrations,
   ...programmeMigrations,
+  ...upkeepMigrations,
 ];

@@ -1,0 +1,46 @@
+import type { ReasonWords } from '../reasons/reason.ts';
+import { countOf } from '../units/count-words.ts';
+import { FEWEST_AGES, type GrowthFit, type WeighIn } from './fit-growth.ts';
+import { sizeClassOf } from './growth-prior.ts';
+import { oddWeighings } from './odd-weighings.ts';
+
+export type GrowthReason =
+  | { code: 'own-curve'; weighings: number; asymptoteKg: number; halfDays: number }
+  | { code: 'few-weighings'; ages: number; wanted: number; size: string; asymptoteKg: number }
+  | { code: 'end-not-told'; weighings: number; size: string; asymptoteKg: number }
+  | { code: 'odd-weighing'; index: number; weightKg: number; expectedKg: number; slip: 'tenfold' | 'tenth' | 'pounds' | null }
+  | { code: 'no-girth' };
+
+const kg = (value: number) => `${value < 10 ? value.toFixed(2) : value.toFixed(1)} kg`;
+const SLIP_WORDS = { tenfold: ' A point left out?', tenth: ' A point too early?', pounds: ' Pounds for kilograms?' } as const;
+export const GROWTH_REASON_WORDS: ReasonWords<GrowthReason> = {
+  'own-curve': (r) => `By its own ${countOf(r.weighings, 'weighing')} it ends at about ${kg(r.asymptoteKg)}, half of it at ${Math.round(r.halfDays)} days.`,
+  'few-weighings': (r) =>
+    `Weighed at ${countOf(r.ages, 'age')}; a curve of its own wants ${r.wanted}. Until then it grows as dogs of ${r.size} do, to about ${kg(r.asymptoteKg)}.`,
+  'end-not-told': (r) =>
+    `Its ${countOf(r.weighings, 'weighing')} do not yet say where it ends: it is taken to grow as dogs of ${r.size} do, to about ${kg(r.asymptoteKg)}.`,
+  'odd-weighing': (r) =>
+    `Weighing ${r.index + 1}, ${kg(r.weightKg)}, is not what the others say (about ${kg(r.expectedKg)}): look whether it was typed wrong.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
+  'no-girth': () => 'Without a tape of its own nothing is said of the girth.',
+};
+
+const POUND_KG = 0.45359237;
+/** What a wrong weighing looks like, within a seventh of it. */
+function slipOf(weightKg: number, expectedKg: number) {
+  const near = (ratio: number) => Math.abs(weightKg / expectedKg / ratio - 1) < 1 / 7;
+  return near(10) ? 'tenfold' : near(0.1) ? 'tenth' : near(1 / POUND_KG) ? 'pounds' : null;
+}
+
+/** What a fit of weighings rests on, and which of them to look at again. */
+export function growthReasons(fit: GrowthFit, weighIns: readonly WeighIn[]): GrowthReason[] {
+  const ages = new Set(weighIns.map(({ ageDays }) => ageDays)).size;
+  const size = sizeClassOf(fit.asymptoteKg).name;
+  const { asymptoteKg } = fit;
+  const rests: GrowthReason =
+    fit.by === 'weighings'
+      ? { code: 'own-curve', weighings: weighIns.length, asymptoteKg, halfDays: fit.inflectionDays - Math.log(Math.LN2) / fit.ratePerDay }
+      : ages < FEWEST_AGES
+        ? { code: 'few-weighings', ages, wanted: FEWEST_AGES, size, asymptoteKg }
+        : { code: 'end-not-told', weighings: weighIns.length, size, asymptoteKg };
+  return [rests, ...oddWeighings(weighIns).map((odd): GrowthReason => ({ code: 'odd-weighing', ...odd, slip: slipOf(odd.weightKg, odd.expectedKg) }))];
+}

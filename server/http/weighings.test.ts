@@ -1,0 +1,72 @@
+import { GrowthPage, standingWeighings } from '@banter/contract';
+import type TestAgent from 'supertest/lib/agent.js';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { newDog, newKennel, openBanter, someDog, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+let agent: TestAgent;
+let dog: string;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+beforeEach(async () => {
+  agent = await newKennel(banter.app);
+  dog = await newDog(agent);
+});
+
+const sent = (more: object = {}) => ({ dogId: dog, weightG: 30_000, correctsId: null, note: '', at: new Date().toISOString(), ...more });
+const page = async () => GrowthPage.parse((await agent.get(`/api/dogs/${dog}/growth`)).body);
+const weighs = async () => (await agent.get(`/api/dogs/${dog}`)).body.weightG as number;
+
+describe('a dog on the scales', () => {
+  it('a weighing is kept once, and the dog weighs what the latest one says', async () => {
+    const id = uuidv7();
+    const weighing = sent();
+    expect((await agent.put(`/api/weighings/${id}`).send(weighing)).status).toBe(201);
+    expect((await agent.put(`/api/weighings/${id}`).send(weighing)).status).toBe(200);
+    expect((await agent.put(`/api/weighings/${id}`).send({ ...weighing, weightG: 31_000 })).status).toBe(409);
+    expect(await weighs()).toBe(30_000);
+    // One that was forgotten for months changes nothing of today.
+    await agent.put(`/api/weighings/${uuidv7()}`).send(sent({ weightG: 12_500, at: '2023-07-01T09:00:00.000Z' }));
+    expect(await weighs()).toBe(30_000);
+    expect(standingWeighings((await page()).weighings).map(({ weightG }) => weightG)).toEqual([12_500, 29_000, 30_000]);
+  });
+
+  it('one struck out no longer counts, and the dog weighs what is left', async () => {
+    const id = uuidv7();
+    await agent.put(`/api/weighings/${id}`).send(sent({ weightG: 110_000 }));
+    expect(await weighs()).toBe(110_000);
+    expect((await agent.put(`/api/weighings/${uuidv7()}`).send(sent({ weightG: null, correctsId: id }))).status).toBe(201);
+    expect(await weighs()).toBe(29_000);
+    expect((await page()).weighings).toHaveLength(3);
+  });
+
+  it('a weight written on the dog’s form is a weighing; one written over within the hour takes its place', async () => {
+    const change = (weightG: number, version: number) => agent.put(`/api/dogs/${dog}`).set('If-Match', `"${version}"`).send({ ...someDog, weightG }); // prettier-ignore
+    expect((await change(30_500, 1)).status).toBe(200);
+    const all = (await page()).weighings;
+    expect(all.map(({ weightG }) => weightG)).toEqual([29_000, 30_500]);
+    expect(all[1]!.correctsId).toBe(all[0]!.id);
+    expect(standingWeighings(all).map(({ weightG }) => weightG)).toEqual([30_500]);
+  });
+
+  it.each([
+    ['no weight', { weightG: null }, 'weightG'],
+    ['a horse', { weightG: 500_000 }, 'weightG'],
+    ['before its birth', { at: '2023-01-01T09:00:00.000Z' }, 'at'],
+    ['in the future', { at: new Date(Date.now() + 3 * 86_400_000).toISOString() }, 'at'],
+    ['a weighing that is none', { correctsId: uuidv7() }, 'correctsId'],
+  ])('%s is refused in words', async (_what, more, path) => {
+    const answer = await agent.put(`/api/weighings/${uuidv7()}`).send(sent(more));
+    expect(answer.status).toBe(422);
+    expect(answer.body.errors[0].path).toBe(path);
+  });
+
+  it('of another kennel’s dog nothing is kept or seen', async () => {
+    const other = await newKennel(banter.app);
+    expect((await other.put(`/api/weighings/${uuidv7()}`).send(sent())).status).toBe(404);
+    expect((await other.get(`/api/dogs/${dog}/growth`)).status).toBe(404);
+  });
+});

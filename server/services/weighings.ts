@@ -1,0 +1,58 @@
+import { standingWeighings, type Dog, type NewWeighing, type Weighing } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { DogEntity } from '../data/entities/dog.ts';
+import { WeighingEntity, type WeighingRow } from '../data/entities/weighing.ts';
+import { badField } from './failure.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { happenedNow, keptAnswers } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+
+const weighingsOf = async (scope: KennelScope, dogId: string) =>
+  (await scope.all(WeighingEntity, { dogId }, { at: 'ASC', id: 'ASC' })).map((row) => ({ ...row, at: row.at.toISOString() }));
+
+/** The dog weighs what the latest weighing says. */
+async function weighAgain(scope: KennelScope, dogId: string): Promise<void> {
+  const latest = standingWeighings(await weighingsOf(scope, dogId)).at(-1);
+  const dog = await scope.hold(DogEntity, dogId);
+  if (latest && latest.weightG !== dog.weightG) await scope.updateAt(DogEntity, dogId, dog.version, { weightG: latest.weightG });
+}
+
+export const weighingKind: AppendedKind<WeighingRow, NewWeighing, Weighing> = {
+  entity: WeighingEntity,
+  compute: async (scope, id, sent) => {
+    const { bornOn } = await scope.get(DogEntity, sent.dogId);
+    if (bornOn !== null && sent.at.slice(0, 10) < bornOn) throw badField('at', 'The dog was not born then.');
+    if (sent.correctsId !== null) {
+      const corrected = await scope.find(WeighingEntity, sent.correctsId);
+      if (!corrected || corrected.dogId !== sent.dogId) throw badField('correctsId', 'There is no such weighing of this dog.');
+    }
+    return { ...sent, id, ...happenedNow(scope, sent.at) };
+  },
+  after: (row, scope) => weighAgain(scope, row.dogId),
+  sentOf: ({ dogId, weightG, correctsId, note, at }) => ({ dogId, weightG, correctsId, note, at: at.toISOString() }),
+  toAnswers: keptAnswers,
+};
+
+/** A weight written on the dog's own form is a weighing of now; one written over within the hour was a slip, and is corrected. */
+const SLIP_MS = 3_600_000;
+export async function weighedOnForm(dog: Dog, scope: KennelScope): Promise<void> {
+  const latest = standingWeighings(await weighingsOf(scope, dog.id)).at(-1);
+  if (dog.weightG === null || latest?.weightG === dog.weightG) return;
+  const now = new Date();
+  const slip = latest && now.getTime() - latest.recordedAt.getTime() < SLIP_MS && latest.personId === scope.personId && latest.note === '';
+  await scope.insert(WeighingEntity, {
+    id: uuidv7(),
+    dogId: dog.id,
+    weightG: dog.weightG,
+    correctsId: slip ? latest.id : null,
+    note: '',
+    personId: scope.personId,
+    at: slip ? new Date(latest.at) : now,
+    recordedAt: now,
+  });
+}
+
+/** All weighings of a dog, oldest first, those that were corrected among them. */
+export async function weighingAnswers(scope: KennelScope, dogId: string): Promise<Weighing[]> {
+  return keptAnswers(scope, await scope.all(WeighingEntity, { dogId }, { at: 'ASC', id: 'ASC' }));
+}

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+/** The dog on the scales: a weight and the day, kept as it happened. */
+import { Weighing } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { ref } from 'vue';
+import WeightField from '../../parts/WeightField.vue';
+import FieldFrame from '../../parts/FieldFrame.vue';
+import { useKeep } from '../../stores/keep.ts';
+
+const props = defineProps<{ dogId: string; today: string; name: string }>();
+const emit = defineEmits<{ kept: [] }>();
+const keeping = useKeep();
+const typed = ref('');
+const grams = ref<number | null>(null);
+const day = ref(props.today);
+let id = uuidv7();
+async function keep() {
+  if (grams.value === null) return;
+  const at = day.value === props.today ? new Date().toISOString() : `${day.value}T12:00:00.000Z`;
+  if (!(await keeping.keep(`/api/weighings/${id}`, Weighing, { dogId: props.dogId, weightG: grams.value, correctsId: null, note: '', at }))) return;
+  id = uuidv7();
+  typed.value = '';
+  day.value = props.today;
+  emit('kept');
+}
+</script>
+
+<template>
+  <form class="flex flex-wrap items-end gap-3" :aria-label="`Weigh ${name}`" @submit.prevent="keep">
+    <div class="w-40"><WeightField v-model="typed" label="Weight" :error="keeping.errorAt('weightG')" @read="(now) => (grams = now)" /></div>
+    <div class="w-44">
+      <FieldFrame v-slot="{ id: field, describedBy, invalid }" label="On" :error="keeping.errorAt('at')">
+        <input :id="field" v-model="day" type="date" class="field" :max="today" :aria-describedby="describedBy" :aria-invalid="invalid" />
+      </FieldFrame>
+    </div>
+    <button class="press press-main" :disabled="grams === null || !day || keeping.state.value === 'sending'">Keep the weighing</button>
+    <p v-if="keeping.sentence.value" role="alert" class="w-full text-stop">{{ keeping.sentence.value }}</p>
+  </form>
+</template>
