@@ -366,5 +366,5 @@ export { FEWEST_AGES, fitByPrior, fitByWeighings, fitGrowth, grownAt, type Growt
 export { oddWeighings, type OddWeighing } from './growth/odd-weighings.ts';
 export { GROWTH_REASON_WORDS, growthReasons, type GrowthReason } from './growth/growth-reasons.ts';
 export { girthFactor, type AgedGirth } from './growth/grown-girth.ts';
-export { collarLoad, LOAD_KINDS, STRAP_FRICTION, type CollarLoad, type LoadCase, type LoadKind } from './load/collar-load.ts';
+export { collarLoad, LOAD_KINDS, STRAP_FRICTION, tipAreaMm2, type CollarLoad, type LoadCase, type LoadKind } from './load/collar-load.ts';
 export { LOAD_REASON_WORDS, loadReasons, type LoadReason } from './load/load-reasons.ts';

@@ -13,6 +13,7 @@ import { LengthMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { madeUpKind } from './made-up-kind.ts';
 import { MATERIAL_OPTIONS } from './slip.ts';
+import { slipLoad } from './slip-load.ts';
 
 export const ClipOnNumbersShape = z.strictObject({ lengthMm: LengthMm, material: z.enum(SLIP_MATERIALS), thickMm: z.number().positive().max(40) });
 
@@ -28,6 +29,7 @@ export const clipOnSlipKind = madeUpKind({
   hazards: ['closes', 'neck-load'],
   // A backup hangs below what trains.
   onNeck: { layer: ({ options }) => (options.use === 'backup' ? 'holding' : 'training'), wornAs: 'closing', rigAs: 'clip-on-slip', widthMm: slipWidthMm },
+  loads: (dog, numbers, _choices, leashForceN) => [{ name: 'beside the ring', load: slipLoad(dog, slipWidthMm(numbers), leashForceN) }],
   needs: ['high'],
   helps: [],
   schools: ['clipOnUse'],

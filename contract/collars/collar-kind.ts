@@ -8,6 +8,7 @@ import type {
   HouseRule,
   HouseRules,
   HouseSchoolName,
+  LoadCase,
   Reason,
   RigCollar,
   Speaker,
@@ -76,6 +77,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   hazards: readonly Hazard[];
   /** How it lies on a neck among others: its layer by what it is for, what wearing it is held to, what a rig finds on it, and its band’s width down the neck, mm. */
   onNeck: { layer: (choices: Choices) => StackLayer; wornAs: WornAs; rigAs: RigCollar; widthMm: (numbers: Numbers) => number };
+  /** How it carries a leash force, N, on this dog: the case to look at, and one to hold against it; none where no leash belongs on it. */
+  loads: (dog: FittingDog, numbers: Numbers, choices: Choices, leashForceN: number) => readonly { name: string; load: LoadCase }[];
   /** What has to be taped for it, in the order the hands go; what would help in `helps`. */
   needs: readonly TapeSite[];
   helps: readonly TapeSite[];

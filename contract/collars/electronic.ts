@@ -53,6 +53,8 @@ const electronicKind = (
     purposes: ['training'],
     hazards: ['stimulates', 'contacts'],
     onNeck: { layer: () => 'electronic', wornAs: 'contacts', rigAs: 'electronic', widthMm: () => RECEIVER_WIDTH_MM },
+    // A leash never goes on it.
+    loads: () => [],
     needs: ['high', 'coat-depth'],
     helps: ['neck-length'],
     schools: ['placementSchool'],

@@ -14,6 +14,8 @@ export const headCollarKind = madeUpKind({
   purposes: ['walking'],
   hazards: ['nose-loop'],
   onNeck: { layer: () => 'training', wornAs: 'nose', rigAs: 'head-collar', widthMm: ({ widthMm }) => widthMm },
+  // The leash turns the head; the neck carries none of it.
+  loads: () => [],
   needs: ['high', 'muzzle', 'stop', 'muzzle-length'],
   helps: ['head'],
   schools: ['noseSchool', 'headCollarSchool'],

@@ -38,6 +38,7 @@ type Parts<Numbers, Options, Reason extends { code: string }> = Pick<
   | 'purposes'
   | 'hazards'
   | 'onNeck'
+  | 'loads'
   | 'needs'
   | 'helps'
   | 'schools'

@@ -35,6 +35,11 @@ export const martingaleKind = madeUpKind({
   purposes: ['walking', 'holding', 'training'],
   hazards: ['neck-load', 'warns-by-sound'],
   onNeck: { layer: () => 'training', wornAs: 'loop', rigAs: 'martingale', widthMm: ({ widthMm }) => widthMm },
+  loads: ({ hairGirthMm }, { widthMm }, { on }, leashForceN) => {
+    const apart = { name: 'rings apart', load: { kind: 'martingale-apart', leashForceN, girthMm: hairGirthMm!, widthMm } } as const;
+    const met = { name: 'rings met', load: { kind: 'martingale-met', leashForceN, girthMm: hairGirthMm!, widthMm } } as const;
+    return on.strapMm! < hairGirthMm! - 1e-9 ? [apart, met] : [met, apart];
+  },
   needs: ['high', 'head'],
   helps: ['mid'],
   schools: ['martingaleSchool'],

@@ -16,6 +16,7 @@ import {
 import { LengthMm, PartMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { madeUpKind } from './made-up-kind.ts';
+import { slipLoad } from './slip-load.ts';
 
 /** A slip's rings are usually about this wide, to reckon with before one's own are known; mm. From memory. */
 const USUAL_RING_MM = 20;
@@ -41,6 +42,7 @@ export const slipKind = madeUpKind({
   purposes: ['training', 'holding'],
   hazards: ['closes', 'neck-load', 'warns-by-sound'],
   onNeck: { layer: () => 'training', wornAs: 'closing', rigAs: 'slip', widthMm: slipWidthMm },
+  loads: (dog, numbers, _choices, leashForceN) => [{ name: 'beside the ring', load: slipLoad(dog, slipWidthMm(numbers), leashForceN) }],
   needs: ['high', 'head'],
   helps: ['coat-depth'],
   schools: ['slipSchool'],

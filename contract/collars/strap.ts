@@ -56,6 +56,7 @@ const strapKind = (
     purposes: own.purposes,
     hazards: ['neck-load'],
     onNeck: { layer: () => 'holding', wornAs: 'strap', rigAs: kind, widthMm: ({ widthMm }) => widthMm },
+    loads: ({ hairGirthMm }, { widthMm }, _choices, leashForceN) => [{ name: 'in front', load: { kind: 'flat', leashForceN, girthMm: hairGirthMm!, widthMm } }],
     needs: ['high'],
     helps: ['head'],
     schools: own.schools,

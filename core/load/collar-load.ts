@@ -76,3 +76,12 @@ export function collarLoad(load: LoadCase): CollarLoad {
     }
   }
 }
+
+/**
+ * What a rounded tip of a prong touches the skin with: about the section of its wire, mm². From memory.
+ *
+ * @example tipAreaMm2(3) // 7.07
+ */
+export function tipAreaMm2(gaugeMm: number): number {
+  return (Math.PI / 4) * gaugeMm ** 2;
+}

@@ -33,6 +33,7 @@ import { useUnits } from '../../stores/units.ts';
 import type { DrawnCollar } from '../drawn-collar.ts';
 import { linkStops } from './link-stops.ts';
 import LinkRule from './LinkRule.vue';
+import LoadRose from '../shared/LoadRose.vue';
 import ProngCrossSection from './ProngCrossSection.vue';
 import SchoolsTable from './SchoolsTable.vue';
 
@@ -319,6 +320,7 @@ watch(
             <ChoiceRow v-model="ringPlace" label="The ring sits" :hint="`At ${ringAt}, as it works on the ${dog.worksOn}.`" :answers="PLACE_ANSWERS" quiet />
           </div>
         </section>
+        <LoadRose class="order-4" kind="prong" :dog="dog" :numbers="collar.numbers" :choices="null" />
         <section class="sheet order-3" aria-label="Why">
           <h2>Why</h2>
           <ReasonList class="mt-2" :reasons="[...reasons, ...(isChoice ? choiceReasons : [])]" />

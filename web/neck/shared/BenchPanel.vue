@@ -25,6 +25,7 @@ import { useUnits } from '../../stores/units.ts';
 import { benchExtra } from '../drawings.ts';
 import type { DrawnCollar } from '../drawn-collar.ts';
 import { crossSection } from './cross-sections.ts';
+import LoadRose from './LoadRose.vue';
 
 const props = defineProps<{
   kind: CollarKindName;
@@ -157,6 +158,7 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: take
           <h2>Why</h2>
           <ReasonList class="mt-2" :reasons="kind.planReasons(outcome, units.speak)" />
         </section>
+        <LoadRose :kind="props.kind" :dog="dog" :numbers="collar.numbers" :choices="choices" />
         <section v-if="says.length > 0" class="sheet" aria-label="Schools">
           <h2>What the schools would do</h2>
           <ul class="mt-1 divide-y divide-line">

@@ -51,13 +51,15 @@ const curve = computed(
       (p) => kg.value(p.kg),
     )(points.value) ?? undefined,
 );
-const girthBand = computed(() => (mm.value ? (area<Point>((p) => x.value(p.age), (p) => mm.value!(girthOf(p.low)), (p) => mm.value!(girthOf(p.high)))(points.value) ?? undefined) : undefined)); // prettier-ignore
+/** What lies under the drawing's foot is left out of it. */
+const shown = computed(() => points.value.filter(({ kg: weight }) => mm.value === null || girthOf(weight) >= mm.value.domain()[0]!));
+const girthBand = computed(() => (mm.value ? (area<Point>((p) => x.value(p.age), (p) => mm.value!(girthOf(p.low)), (p) => mm.value!(girthOf(p.high)))(shown.value) ?? undefined) : undefined)); // prettier-ignore
 const girthCurve = computed(() =>
   mm.value
     ? (line<Point>(
         (p) => x.value(p.age),
         (p) => mm.value!(girthOf(p.kg)),
-      )(points.value) ?? undefined)
+      )(shown.value) ?? undefined)
     : undefined,
 );
 /** Labels of lines that lie close stand one above the other. */
