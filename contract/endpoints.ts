@@ -16,6 +16,7 @@ import { FieldPage } from './records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts';
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
+import { Inspection, NewInspection } from './records/inspection.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
@@ -26,6 +27,7 @@ import { NewPlan, Plan } from './records/plan.ts';
 import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
 import { NewTaping, Taping } from './records/taping.ts';
+import { UpkeepPage } from './records/upkeep-page.ts';
 import { NewWeighing, Weighing } from './records/weighing.ts';
 
 /** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
@@ -181,6 +183,8 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),
+  { method: 'get', path: '/api/upkeep', summary: 'Everything that is kept up, how it was found last, and who wears it.', signIn: true, answer: UpkeepPage },
+  ...record('inspections', 'look at a piece of gear', NewInspection, Inspection, false),
   ...record('weighings', 'weighing', NewWeighing, Weighing, false),
   ...record('tapings', 'taping', NewTaping, Taping, false),
   ...record('screenings', 'screening', NewScreening, Screening, false),

@@ -41,6 +41,9 @@ export { CONDITIONS, GEAR, Gear, GearFacts, Want, WantFacts, type GearName } fro
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
+export { GEAR_GROUPS, Inspection, inspectionFaults, inspectionGroupOf, NewInspection } from './records/inspection.ts';
+export { UpkeepPage } from './records/upkeep-page.ts';
+export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
 export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
 export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';

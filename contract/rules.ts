@@ -63,6 +63,8 @@ const fields = {
   dogRestMinutes: between(0, 1440),
   dogSessionsPerDay: z.number().int().min(1).max(24),
   onAroundMinutes: between(0, 240),
+  inspectDays: between(1, 3650),
+  inspectWears: z.number().int().min(1).max(10_000),
   tellTaleChance: between(0.001, 0.5),
 } satisfies Record<HouseRuleName, z.ZodNumber>;
 

@@ -368,3 +368,14 @@ export { GROWTH_REASON_WORDS, growthReasons, type GrowthReason } from './growth/
 export { girthFactor, type AgedGirth } from './growth/grown-girth.ts';
 export { collarLoad, LOAD_KINDS, STRAP_FRICTION, tipAreaMm2, type CollarLoad, type LoadCase, type LoadKind } from './load/collar-load.ts';
 export { LOAD_REASON_WORDS, loadReasons, type LoadReason } from './load/load-reasons.ts';
+export {
+  INSPECTION_GROUPS,
+  INSPECTION_ITEMS,
+  INSPECTION_OUTCOMES,
+  STORING,
+  type InspectionGroup,
+  type InspectionItem,
+  type InspectionOutcome,
+  type InspectionPicture,
+} from './upkeep/inspection-items.ts';
+export { GROWING_LOOK_DAYS, IF_IT_BREAKS, inspect, inspectionDue, type Inspected, type InspectionAnswers, type InspectionDue } from './upkeep/inspect.ts';

@@ -58,6 +58,8 @@ export type HouseRules = {
   dogRestMinutes: number;
   dogSessionsPerDay: number;
   onAroundMinutes: number;
+  inspectDays: number;
+  inspectWears: number;
   tellTaleChance: number;
 };
 
@@ -85,7 +87,8 @@ export type HouseRule = {
     | 'screen'
     | 'levels'
     | 'handling'
-    | 'programme';
+    | 'programme'
+    | 'upkeep';
   title: string;
   why: string;
   source: 'common practice' | 'from memory';
@@ -228,6 +231,8 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   dogRestMinutes: rule('programme', 'minutes', 60, 'Rest of a dog between two sessions', 'A tired dog learns nothing.', 'from memory'),
   dogSessionsPerDay: rule('programme', 'number', 3, 'Most sessions of a dog in a day', 'Short and seldom keeps it keen.', 'from memory'),
   onAroundMinutes: rule('programme', 'minutes', 30, 'Collars are on before and after work for', 'So that putting one on tells nothing of what follows.'),
+  inspectDays: rule('upkeep', 'days', 30, 'Gear is looked at whole every', 'Monthly for what fits an adult; quickly at every wear.'),
+  inspectWears: rule('upkeep', 'number', 60, 'Or sooner, after so many times worn', 'What is worn three times a day wears out sooner.', 'from memory'),
   tellTaleChance: rule(
     'programme',
     'ratio',

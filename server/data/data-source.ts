@@ -22,6 +22,7 @@ import { LiftEntity, ScreeningEntity } from './entities/screening.ts';
 import { SessionEntity } from './entities/session.ts';
 import { SkinLookEntity } from './entities/skin-look.ts';
 import { TapingEntity } from './entities/taping.ts';
+import { InspectionEntity } from './entities/inspection.ts';
 import { WeighingEntity } from './entities/weighing.ts';
 import { migrations } from './migrations/index.ts';
 
@@ -45,6 +46,7 @@ export function makeDataSource(url: string): DataSource {
       CollarEntity,
       TapingEntity,
       WeighingEntity,
+      InspectionEntity,
       PlanEntity,
       FitCheckEntity,
       EndingEntity,

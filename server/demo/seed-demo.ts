@@ -33,6 +33,7 @@ import { tapingKind } from '../services/tapings.ts';
 import { TOLD_DOGS, type ToldTaping } from './marrow-fen-dogs.ts';
 import { MARROW_FEN_SETTINGS, toldSessions } from './marrow-fen-field.ts';
 import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
+import { seedInspections } from './marrow-fen-inspections.ts';
 import { seedWeighings } from './marrow-fen-weighings.ts';
 import { seedProgrammes } from './marrow-fen-programmes.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
@@ -286,6 +287,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   }
   await manager.query(`UPDATE \`${FieldEventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
   const kennel = kennelAnswer(await kennelOf(scopes[0]!));
+  await seedInspections(manager, scopes, make);
   await seedProgrammes(manager, { scopes, dogIds, kennel, now }, make);
   await putVersioned(
     scopes[1]!,

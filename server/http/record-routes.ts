@@ -12,6 +12,7 @@ import {
   NewDrill,
   NewEnding,
   NewFitCheck,
+  NewInspection,
   NewLevelCap,
   NewLift,
   NewLinkMove,
@@ -41,6 +42,7 @@ import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { Failure } from '../services/failure.ts';
 import { hoursKind } from '../services/hours.ts';
+import { inspectionKind, upkeepPage } from '../services/inspections.ts';
 import { kennelTemplateKind, templatesPage } from '../services/kennel-templates.ts';
 import { levelCapKind } from '../services/levels.ts';
 import { linkMoveKind } from '../services/links.ts';
@@ -68,6 +70,8 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/collars',
       '/tapings',
       '/weighings',
+      '/inspections',
+      '/upkeep',
       '/plans',
       '/fit-checks',
       '/endings',
@@ -154,6 +158,9 @@ export function recordRoutes(dataSource: DataSource): Router {
     const rows = await scopeOf(request, dataSource).all(collarKindOfRecord.entity, {}, { name: 'ASC', id: 'ASC' });
     response.json({ collars: rows.map(collarKindOfRecord.toAnswer) });
   });
+  routes.get('/upkeep', async (request, response) => {
+    response.json(await upkeepPage(scopeOf(request, dataSource), new Date()));
+  });
   routes.get('/locker', async (request, response) => {
     response.json(await lockerPage(scopeOf(request, dataSource)));
   });
@@ -182,6 +189,7 @@ export function recordRoutes(dataSource: DataSource): Router {
   versioned('collars', CollarFacts, collarKindOfRecord);
   appended('tapings', NewTaping, tapingKind);
   appended('weighings', NewWeighing, weighingKind);
+  appended('inspections', NewInspection, inspectionKind);
   versioned('places', PlaceFacts, placeKind);
   versioned('gear', GearFacts, gearKind);
   versioned('wants', WantFacts, wantKind);

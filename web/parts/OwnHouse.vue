@@ -24,7 +24,7 @@ const session = useSession();
 
 /** The limits that a dog may have of its own: those of collars, not of the tape or the law. */
 const OWN_RULES = (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(
-  ([, { group }]) => !['tape', 'levels', 'screen', 'handling', 'programme'].includes(group),
+  ([, { group }]) => !['tape', 'levels', 'screen', 'handling', 'programme', 'upkeep'].includes(group),
 );
 const asHouse = houseRules(session.kennel!.rules);
 const asHere = computed(() => houseRules({ ...session.kennel!.rules, ...(own.value?.rules ?? {}) }));

@@ -20,6 +20,7 @@ const screens = [
   { to: '/programme', label: 'Programme' },
   { to: '/field', label: 'Field log' },
   { to: '/locker', label: 'Locker' },
+  { to: '/upkeep', label: 'Upkeep' },
   { to: '/house', label: 'House rules' },
 ];
 const themes = [
@@ -37,6 +38,7 @@ useScreenKeys('Everywhere', [
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
   { key: 'g', does: 'Programme of the kennel', run: () => void router.push('/programme') },
   { key: 'f', does: 'Field log', run: () => void router.push('/field') },
+  { key: 'k', does: 'Upkeep', run: () => void router.push('/upkeep') },
   { key: 'l', does: 'Locker', run: () => void router.push('/locker') },
   { key: 'u', does: 'Switch between inches and centimetres', run: () => units.switchOver() },
 ]);

@@ -47,6 +47,7 @@ const groupNames: Record<HouseRule['group'], string> = {
   levels: 'Levels',
   handling: 'Handling and sessions',
   programme: 'Programme',
+  upkeep: 'Upkeep',
 };
 const groups = (Object.keys(groupNames) as HouseRule['group'][]).map((group) => ({
   group,

@@ -1,0 +1,65 @@
+import { inspectionDue, type HouseRules, type InspectionDue, type InspectionGroup } from '@banter/core';
+import { collarKind } from '../collars/collar-kinds.ts';
+import { GEAR_GROUPS, inspectionGroupOf, type Inspection } from '../records/inspection.ts';
+import type { UpkeepPage } from '../records/upkeep-page.ts';
+
+/** A piece of gear as upkeep sees it: what it is, how it was found last, when it is looked at again, and who wears it. */
+export type UpkeepPiece = {
+  id: string;
+  of: 'collar' | 'gear';
+  group: InspectionGroup;
+  name: string;
+  what: string;
+  condition: 'sound' | 'mend' | 'worn';
+  scrapped: boolean;
+  last: Inspection | null;
+  wears: number;
+  due: InspectionDue;
+  worn: UpkeepPage['worn'];
+};
+
+const URGENCY = { mend: 0, never: 1, wears: 2, days: 2 } as const;
+const WORN_FIRST = (piece: UpkeepPiece) => (piece.worn.length > 0 ? 0 : 1);
+
+/** Every piece the kennel owns with when it is due, at an instant (ms): what is to be mended first, then what a dog wears. */
+export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRules, 'inspectDays' | 'inspectWears'>): UpkeepPiece[] {
+  const lastOf = (key: 'collarId' | 'gearId', id: string) => page.inspections.find((one) => one[key] === id) ?? null;
+  const counts = new Map(page.wears.map(({ collarId, count }) => [collarId, count]));
+  const due = (last: Inspection | null, wears: number) =>
+    inspectionDue({ lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }, now, rules);
+  const collars = page.collars.map(({ id, kind, name, condition, retiredAt }): UpkeepPiece => {
+    const last = lastOf('collarId', id);
+    const wears = counts.get(id) ?? 0;
+    return {
+      id,
+      of: 'collar',
+      group: inspectionGroupOf(kind),
+      name,
+      what: collarKind(kind).name,
+      condition,
+      scrapped: retiredAt !== null,
+      last,
+      wears,
+      due: due(last, wears),
+      worn: page.worn.filter(({ collarId }) => collarId === id),
+    };
+  });
+  const gear = page.gear.map(({ id, what, name, condition, retiredAt }): UpkeepPiece => {
+    const last = lastOf('gearId', id);
+    return {
+      id,
+      of: 'gear',
+      group: GEAR_GROUPS[what],
+      name,
+      what: `${what[0]!.toUpperCase()}${what.slice(1)}`,
+      condition,
+      scrapped: retiredAt !== null,
+      last,
+      wears: 0,
+      due: due(last, 0),
+      worn: [],
+    };
+  });
+  const rank = ({ due: { why } }: UpkeepPiece) => (why === null ? 3 : URGENCY[why]);
+  return [...collars, ...gear].sort((a, b) => rank(a) - rank(b) || WORN_FIRST(a) - WORN_FIRST(b) || a.due.at - b.due.at || (a.name < b.name ? -1 : 1));
+}

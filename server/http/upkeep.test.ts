@@ -1,0 +1,101 @@
+import { INSPECTION_ITEMS, type InspectionGroup } from '@banter/core';
+import { UpkeepPage, upkeepPieces } from '@banter/contract';
+import type TestAgent from 'supertest/lib/agent.js';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { newDog, newKennel, openBanter, someCollar, taping, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+let agent: TestAgent;
+let collar: string;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+beforeEach(async () => {
+  agent = await newKennel(banter.app);
+  collar = uuidv7();
+  await agent.put(`/api/collars/${collar}`).send(someCollar);
+});
+
+const allGood = (group: InspectionGroup) => Object.fromEntries(INSPECTION_ITEMS[group].map(({ id }) => [id, 'good']));
+const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
+const look = (answers: object = {}, more: object = {}) =>
+  agent
+    .put(`/api/inspections/${uuidv7()}`)
+    .send({ collarId: collar, gearId: null, answers: { ...allGood('prong'), ...answers }, note: '', at: ago(0), ...more });
+const page = async () => UpkeepPage.parse((await agent.get('/api/upkeep')).body);
+const state = async () => (await agent.get(`/api/collars/${collar}`)).body as { condition: string; retiredAt: string | null };
+
+describe('upkeep', () => {
+  it('never looked at is due; sound for a month; to be mended stays due until it is looked at again', async () => {
+    const why = async () => upkeepPieces(await page(), Date.now(), { inspectDays: 30, inspectWears: 60 })[0]!.due.why;
+    expect(await why()).toBe('never');
+    expect((await look({}, { at: ago(31) })).body.outcome).toBe('ok');
+    expect(await why()).toBe('days');
+    await look({ chain: 'bad' }, { at: ago(2) });
+    expect(await why()).toBe('mend');
+    expect((await state()).condition).toBe('mend');
+    await look();
+    expect(await why()).toBeNull();
+    expect((await state()).condition).toBe('sound');
+  });
+
+  it('scrapped gear is gone from fits at once, says which dog wore it, and comes back when it was a mistake', async () => {
+    const dog = await newDog(agent, { name: 'Bracken' });
+    const screened = { dogId: dog, answers: Object.fromEntries(['windpipe', 'flat-face', 'toy-throat', 'eye-pressure', 'pregnant', 'heart', 'skin', 'deaf', 'under-six-months', 'collar-fear'].map((id) => [id, 'no'])), note: '', at: ago(3) }; // prettier-ignore
+    expect((await agent.put(`/api/screenings/${uuidv7()}`).send(screened)).status).toBe(201);
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dog));
+    const place = uuidv7();
+    await agent.put(`/api/places/${place}`).send({ name: 'Home', collars: { prong: 'allowed' }, checkedBy: 'T', checkedOn: ago(1).slice(0, 10), source: '', retiredAt: null }); // prettier-ignore
+    const choices = { gaugeSchool: 'weight-line', betweenSchool: 'finer', split: { left: 6, right: 5 }, start: null, ring: 'live', ringPlace: 'nape' };
+    const plan = await agent.put(`/api/plans/${uuidv7()}`).send({ dogId: dog, collarId: collar, kind: 'prong', choices, placeId: place, note: 'For the test.', at: ago(1) }); // prettier-ignore
+    expect(plan.status).toBe(201);
+    expect((await page()).worn.map(({ dogName }) => dogName)).toEqual(['Bracken']);
+
+    const found = await look({ tips: 'worse' });
+    expect(found.body).toMatchObject({ outcome: 'scrap', copy: true });
+    expect(await state()).toMatchObject({ condition: 'worn' });
+    expect((await state()).retiredAt).not.toBeNull();
+    const { dogs } = (await agent.get('/api/dogs')).body as { dogs: { fits: unknown[] }[] };
+    expect(dogs[0]!.fits).toEqual([]);
+    const { endings } = (await agent.get(`/api/dogs/${dog}/page`)).body as { endings: { ended: boolean; note: string }[] };
+    expect(endings).toMatchObject([{ ended: true, note: '«Hook one» was scrapped.' }]);
+    // Its links are scrap, too, and no longer count.
+    await look();
+    expect(await state()).toMatchObject({ condition: 'sound', retiredAt: null });
+  });
+
+  it('one told late changes nothing of a later one', async () => {
+    await look();
+    await look({ tips: 'worse' }, { at: ago(5) });
+    expect(await state()).toMatchObject({ condition: 'sound', retiredAt: null });
+  });
+
+  it('a piece of gear by its own list', async () => {
+    const gear = uuidv7();
+    await agent.put(`/api/gear/${gear}`).send({ what: 'leash', name: 'Brown', lengthMm: 1219, widthMm: 16, colour: '', material: '', condition: 'sound', note: '', retiredAt: null }); // prettier-ignore
+    const answers = { ...allGood('leash'), click: 'worse' };
+    expect((await look({}, { collarId: null, gearId: gear, answers })).body.outcome).toBe('scrap');
+    expect((await agent.get(`/api/gear/${gear}`)).body).toMatchObject({ condition: 'worn' });
+  });
+
+  it.each([
+    ['a find that is none', { answers: { ...allGood('prong'), tips: 'purple' } }, 'answers.tips'],
+    ['an item that is not looked at', { answers: { ...allGood('prong'), grip: 'good' } }, 'answers.grip'],
+    ['something left out', { answers: { links: 'good' } }, 'answers.tips'],
+    ['two pieces at once', { gearId: uuidv7() }, 'collarId'],
+    ['nothing at all', { collarId: null }, 'collarId'],
+    ['a collar that is none', { collarId: uuidv7() }, 'collarId'],
+  ])('%s is refused in words', async (_what, more, path) => {
+    const answer = await look({}, more);
+    expect(answer.status).toBe(422);
+    expect(answer.body.errors.map((error: { path: string }) => error.path)).toContain(path);
+  });
+
+  it('sees nothing of another kennel', async () => {
+    const other = await newKennel(banter.app);
+    expect((await other.put(`/api/inspections/${uuidv7()}`).send({ collarId: collar, gearId: null, answers: allGood('prong'), note: '', at: ago(0) })).status).toBe(422); // prettier-ignore
+    expect(UpkeepPage.parse((await other.get('/api/upkeep')).body).collars).toEqual([]);
+  });
+});

@@ -1,0 +1,91 @@
+import { dayOf, GEAR_GROUPS, inspectionFaults, inspectionGroupOf, type Inspection, type NewInspection, type UpkeepPage } from '@banter/contract';
+import { inspect } from '@banter/core';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { GearEntity } from '../data/entities/gear.ts';
+import { InspectionEntity, type InspectionRow } from '../data/entities/inspection.ts';
+import { collarAnswer, collarKindOfRecord } from './collars.ts';
+import { dogsPage } from './dog-pages.ts';
+import { badField, Failure } from './failure.ts';
+import { gearAnswer } from './gear.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
+import { happenedNow, keptAnswers } from './kept.ts';
+import type { AppendedKind } from './record-base.ts';
+
+const CONDITION_OF = { ok: 'sound', mend: 'mend', scrap: 'worn' } as const;
+const DAY_MS = 86_400_000;
+
+/** The latest inspection decides what a piece is: one told late changes nothing of a later one. */
+async function isLatest(scope: KennelScope, row: Omit<InspectionRow, 'kennelId'>): Promise<boolean> {
+  const [latest] = await scope.all(InspectionEntity, row.collarId === null ? { gearId: row.gearId! } : { collarId: row.collarId }, { at: 'DESC', id: 'DESC' });
+  return latest?.id === row.id;
+}
+
+/** The piece is as it was found: sound, to be mended, or scrapped; what was scrapped by mistake comes back. */
+async function changePiece(row: Omit<InspectionRow, 'kennelId'>, scope: KennelScope): Promise<void> {
+  if (!(await isLatest(scope, row))) return;
+  const change = { condition: CONDITION_OF[row.outcome], retiredAt: row.outcome === 'scrap' ? row.at : null };
+  if (row.collarId !== null) {
+    const collar = await scope.hold(CollarEntity, row.collarId);
+    await scope.updateAt(CollarEntity, collar.id, collar.version, change);
+    await collarKindOfRecord.after!(collarAnswer(await scope.get(CollarEntity, collar.id)), scope);
+  } else {
+    const piece = await scope.hold(GearEntity, row.gearId!);
+    await scope.updateAt(GearEntity, piece.id, piece.version, change);
+  }
+}
+
+export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspection> = {
+  entity: InspectionEntity,
+  compute: async (scope, id, sent) => {
+    const collar = sent.collarId === null ? null : await scope.find(CollarEntity, sent.collarId);
+    const piece = sent.gearId === null ? null : await scope.find(GearEntity, sent.gearId);
+    if (sent.collarId !== null && !collar) throw badField('collarId', 'This collar is not in the locker.');
+    if (sent.gearId !== null && !piece) throw badField('gearId', 'This piece is not in the locker.');
+    const group = collar ? inspectionGroupOf(collar.kind) : GEAR_GROUPS[piece!.what];
+    const faults = inspectionFaults(group, sent.answers);
+    if (faults.length > 0) throw new Failure('bad-input', { errors: faults.map(({ item, message }) => ({ path: `answers.${item}`, message })) });
+    const { outcome, copy } = inspect(group, sent.answers);
+    return { ...sent, id, outcome, copy, ...happenedNow(scope, sent.at) };
+  },
+  after: changePiece,
+  sentOf: ({ collarId, gearId, answers, note, at }) => ({ collarId, gearId, answers, note, at: at.toISOString() }),
+  toAnswers: keptAnswers,
+};
+
+/** Everything that is kept up. */
+export async function upkeepPage(scope: KennelScope, now: Date): Promise<UpkeepPage> {
+  const byName = { name: 'ASC', id: 'ASC' } as const;
+  const [kennel, collars, gear, inspections, wears, { dogs }] = await Promise.all([
+    kennelOf(scope),
+    scope.all(CollarEntity, {}, byName),
+    scope.all(GearEntity, {}, byName),
+    scope.all(InspectionEntity, {}, { at: 'DESC', id: 'DESC' }),
+    // How often each went on since it was looked at: one that was taken back never did.
+    scope.raw<{ collarId: string; count: string }>(
+      `SELECT worn.collarId, COUNT(*) AS count FROM events worn
+        WHERE worn.kennelId = :kennelId AND worn.event = 'put-on'
+          AND worn.at > COALESCE((SELECT MAX(looked.at) FROM inspections looked WHERE looked.kennelId = worn.kennelId AND looked.collarId = worn.collarId), '1970-01-01')
+          AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
+        GROUP BY worn.collarId`,
+    ),
+    dogsPage(scope),
+  ]);
+  const today = Date.parse(dayOf(now.getTime(), kennel.timeZone));
+  const here = dogs.filter(({ dog }) => dog.archivedAt === null);
+  return {
+    collars: collars.map(collarAnswer),
+    gear: gear.map(gearAnswer),
+    inspections: await keptAnswers(scope, inspections),
+    wears: wears.map(({ collarId, count }) => ({ collarId, count: Number(count) })),
+    worn: here.flatMap(({ dog, fits }) =>
+      fits.map(({ plan, check }) => ({
+        collarId: plan.collarId,
+        dogId: dog.id,
+        dogName: dog.name,
+        ageDays: dog.bornOn === null ? null : Math.round((today - Date.parse(dog.bornOn)) / DAY_MS),
+        lookedAt: check?.at ?? null,
+      })),
+    ),
+  };
+}

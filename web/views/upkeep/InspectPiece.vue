@@ -1,0 +1,99 @@
+<script setup lang="ts">
+/** One piece looked at whole: each thing with what good and bad look like, one tap each, and what that comes to as it goes. */
+import { Inspection, type UpkeepPiece } from '@banter/contract';
+import { inspect, INSPECTION_ITEMS, STORING } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref } from 'vue';
+import VerdictMark from '../../parts/VerdictMark.vue';
+import { useKeep } from '../../stores/keep.ts';
+import InspectionPicture from './InspectionPicture.vue';
+
+const props = defineProps<{ piece: UpkeepPiece }>();
+const emit = defineEmits<{ kept: [outcome: 'ok' | 'mend' | 'scrap']; close: [] }>();
+const keeping = useKeep();
+const answers = ref<Record<string, string>>({});
+const note = ref('');
+const items = computed(() => INSPECTION_ITEMS[props.piece.group]);
+const found = computed(() => inspect(props.piece.group, answers.value));
+const done = computed(() => found.value.open.length === 0);
+const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
+const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
+const affected = computed(() => [...new Set(props.piece.worn.map(({ dogName }) => dogName))]);
+const id = uuidv7();
+async function keep() {
+  const sent = {
+    collarId: props.piece.of === 'collar' ? props.piece.id : null,
+    gearId: props.piece.of === 'gear' ? props.piece.id : null,
+    answers: answers.value,
+    note: note.value.trim(),
+    at: new Date().toISOString(),
+  };
+  if (await keeping.keep(`/api/inspections/${id}`, Inspection, sent)) emit('kept', found.value.outcome);
+}
+function allGood() {
+  answers.value = Object.fromEntries(items.value.map((item) => [item.id, answers.value[item.id] ?? item.finds[0]!.value]));
+}
+</script>
+
+<template>
+  <section class="sheet" :aria-label="`Look at «${piece.name}»`">
+    <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <h2>«{{ piece.name }}»</h2>
+      <p class="text-soft">
+        {{ piece.what }}<template v-if="affected.length > 0">, worn by {{ affected.join(', ') }}</template>
+      </p>
+      <button type="button" class="press press-quiet ml-auto" @click="emit('close')">Close</button>
+    </div>
+    <ol class="mt-2 divide-y divide-line">
+      <li v-for="item in items" :key="item.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <fieldset>
+          <legend class="font-semibold">{{ item.ask }}</legend>
+          <p class="text-sm text-soft">{{ item.how }}</p>
+          <div class="mt-2 flex flex-wrap gap-2" role="radiogroup" :aria-label="item.ask">
+            <button
+              v-for="find in item.finds"
+              :key="find.value"
+              type="button"
+              role="radio"
+              class="press"
+              :class="answers[item.id] === find.value ? 'border-deep! bg-deep text-on-deep' : 'press-plain'"
+              :aria-checked="answers[item.id] === find.value"
+              @click="answers = { ...answers, [item.id]: find.value }"
+            >
+              {{ find.label }}
+            </button>
+          </div>
+          <p v-if="keeping.errorAt(`answers.${item.id}`)" class="mt-1 text-stop">{{ keeping.errorAt(`answers.${item.id}`) }}</p>
+        </fieldset>
+        <InspectionPicture v-if="item.picture" :picture="item.picture" :good="item.finds[0]!.label" :bad="item.finds[1]!.label" />
+      </li>
+    </ol>
+    <div aria-live="polite" class="mt-3 border-t border-line pt-3">
+      <p v-if="!done" class="text-soft">
+        {{ items.length - found.open.length }} of {{ items.length }} looked at.
+        <button type="button" class="underline" @click="allGood">The rest is good</button>
+      </p>
+      <template v-else>
+        <VerdictMark :tone="TONES[found.outcome]" :word="found.copy ? 'A poor copy: not used' : WORDS[found.outcome]" />
+        <ul v-if="found.does.length > 0" class="mt-2 list-disc space-y-1 pl-5">
+          <li v-for="one in found.does" :key="one.item">{{ one.text }}</li>
+        </ul>
+        <p v-if="found.outcome === 'scrap' && affected.length > 0" class="mt-2 rounded bg-stop-wash p-3 text-stop">
+          {{ affected.join(' and ') }} {{ affected.length === 1 ? 'wears' : 'wear' }} it: it is taken out of
+          {{ affected.length === 1 ? 'that fit' : 'those fits' }} at once, and another is chosen at the bench.
+        </p>
+      </template>
+    </div>
+    <label class="mt-3 block font-semibold">
+      Note (may be left empty)
+      <textarea v-model="note" class="field mt-1 h-16 font-normal" maxlength="1000" />
+    </label>
+    <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
+    <div class="mt-3 flex flex-wrap items-center gap-3">
+      <button type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
+        {{ !done ? 'Look at all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Keep' }}
+      </button>
+      <p class="text-sm text-soft">{{ STORING[piece.group] }}</p>
+    </div>
+  </section>
+</template>
