@@ -27,6 +27,7 @@ import { NewPlan, Plan } from './records/plan.ts';
 import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
 import { NewTaping, Taping } from './records/taping.ts';
+import { TodayPage } from './records/today-page.ts';
 import { UpkeepPage } from './records/upkeep-page.ts';
 import { NewWeighing, Weighing } from './records/weighing.ts';
 
@@ -100,6 +101,13 @@ export const ENDPOINTS: readonly Endpoint[] = [
   { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
   { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
+  {
+    method: 'get',
+    path: '/api/today',
+    summary: 'What is due, in the order in which it matters; asked for as text/event-stream it goes on with each change.',
+    signIn: true,
+    answer: TodayPage,
+  },
   { method: 'get', path: '/api/wearing', summary: 'What is on which dog now, and what is wrong with that.', signIn: true, answer: WearingPage },
   { method: 'get', path: '/api/bridges', summary: 'Programs that may tell events of this kennel’s devices.', signIn: true, answer: BridgesPage },
   {

@@ -44,6 +44,8 @@ export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.t
 export { GEAR_GROUPS, Inspection, inspectionFaults, inspectionGroupOf, NewInspection } from './records/inspection.ts';
 export { UpkeepPage } from './records/upkeep-page.ts';
 export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
+export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
+export { todayItems, wornToday, type TodayFacts } from './today/today-items.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
 export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
 export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';

@@ -46,6 +46,7 @@ const fields = {
   bothTravelMm: length,
   clipMassRatio: share,
   lawCheckDays: between(1, 3650),
+  screenDays: between(1, 3650),
   pupDays: between(0, 1000),
   tapeSpreadMm: length,
   tapeSpreadRatio: share,

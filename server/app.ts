@@ -14,6 +14,8 @@ import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { photoRoutes } from './http/photo-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
+import { tellsChanges, todayRoutes } from './http/today-routes.ts';
+import { KennelBus } from './services/kennel-bus.ts';
 
 export const COOKIE_NAME = 'banter.session';
 
@@ -50,6 +52,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     await dataSource.query('SELECT 1');
     response.json({ ok: true });
   });
+  const bus = new KennelBus();
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => {
     response.json(document);
@@ -72,6 +75,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   );
   app.use(
     '/api',
+    tellsChanges(bus),
     accountRoutes(dataSource, {
       demo: options.demo,
       signInsPerQuarterHour: limits.signInsPerQuarterHour ?? 10,
@@ -82,6 +86,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     fieldRoutes(dataSource),
     photoRoutes(dataSource),
     recordRoutes(dataSource),
+    todayRoutes(dataSource, bus),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
   app.use(pages(options.pagesDir));

@@ -11,7 +11,9 @@ const session = useSession();
 const connection = useConnection();
 const route = useRoute();
 /** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
-const screen = computed(() => (route.name === 'neck' ? `neck ${String(route.params.id)}` : route.name === 'field' ? 'field' : route.fullPath));
+const screen = computed(() =>
+  route.name === 'neck' ? `neck ${String(route.params.id)}` : route.name === 'field' || route.name === 'upkeep' ? route.name : route.fullPath,
+);
 </script>
 
 <template>
@@ -22,7 +24,8 @@ const screen = computed(() => (route.name === 'neck' ? `neck ${String(route.para
       No connection. What you type stays on this device and is sent when it is back.
     </p>
   </div>
-  <AlarmStrip v-if="session.me" />
+  <!-- Today says the same, with all that is due. -->
+  <AlarmStrip v-if="session.me && route.name !== 'today'" />
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
     <RouterView :key="screen" />
   </main>

@@ -37,7 +37,7 @@ export type DogGrowth =
       fit: GrowthFit;
       /** What the curve rests on, then the weighings that were left out of it until somebody has looked. */
       reasons: GrowthReason[];
-      /** Girth over the cube root of weight, mm per kg^⅓; null without a tape. */
+      /** Girth over the cube root of weight by the latest tape, mm per kg^⅓; null without one. */
       factor: number | null;
       grown: boolean;
       outgrows: Outgrowth[];
@@ -50,7 +50,10 @@ type Told = Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' 
 /** The high girths of a dog as taped, by its age; what was corrected is left out. */
 function agedGirths(tapings: readonly Taping[], ageAt: (at: string) => number): AgedGirth[] {
   const corrected = new Set(tapings.map(({ correctsId }) => correctsId));
-  return tapings.filter(({ id, site }) => site === 'high' && !corrected.has(id)).map(({ at, tapedMm }) => ({ ageDays: ageAt(at), girthMm: tapedMm }));
+  return tapings
+    .filter(({ id, site }) => site === 'high' && !corrected.has(id))
+    .map(({ at, tapedMm }) => ({ ageDays: ageAt(at), girthMm: tapedMm }))
+    .sort((a, b) => a.ageDays - b.ageDays);
 }
 
 /** Puts together how a dog grows and what that does to what it wears, as of an instant (ms) and a day in the kennel's zone. */
@@ -72,7 +75,8 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const fit = fitGrowth(believed, adultKg);
   const reasons = [...growthReasons(fit, believed).slice(0, 1), ...reasonsOf.filter(({ code }) => code === 'odd-weighing')];
   const girths = agedGirths(page.tapings, ageAt);
-  const factor = girthFactor(fit, girths);
+  // What comes next is told by the neck as it was taped last; the tapes before only made the curve likely.
+  const factor = girthFactor(fit, girths.slice(-1));
   const grown = grownAt(fit, ageDays).weightKg >= GROWN_SHARE * fit.asymptoteKg;
   const tapes = latestGirths(page.tapings);
   const neck: FittingDog = fittingDog(dog, tapes, { today });

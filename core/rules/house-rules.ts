@@ -44,6 +44,7 @@ export type HouseRules = {
   tapeSpreadRatio: number;
   tapeHighRatio: number;
   lawCheckDays: number;
+  screenDays: number;
   pupDays: number;
   ewmaLambda: number;
   ewmaLimit: number;
@@ -196,6 +197,7 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
   bothTravelMm: rule('rig', 'gap', 50.8, 'Travel with both rings', 'About 2 in.'),
   clipMassRatio: rule('rig', 'ratio', 0.004, 'Most mass of a clip, as a share of the dog’s', 'A carabiner swings and weighs on a small neck.', 'from memory'),
   lawCheckDays: rule('screen', 'days', 365, 'A look at the local law is good for', 'Laws change; a year later it is asked again.'),
+  screenDays: rule('screen', 'days', 365, 'A screening is good for', 'Dogs change; a year later it is asked again.', 'from memory'),
   pupDays: rule('screen', 'days', 183, 'Too young for pinch or stimulation under', 'Under about six months: no prong, no stimulation.'),
   ewmaLambda: rule('levels', 'number', 0.3, 'Weight of the newest level (EWMA)', 'Between a quick and a steady chart.', 'from memory'),
   ewmaLimit: rule('levels', 'number', 3, 'Alarm distance (EWMA)', 'Three standard errors.', 'from memory'),

@@ -16,6 +16,7 @@ const keys = useKeys();
 const router = useRouter();
 
 const screens = [
+  { to: '/today', label: 'Today' },
   { to: '/dogs', label: 'Dogs' },
   { to: '/programme', label: 'Programme' },
   { to: '/field', label: 'Field log' },
@@ -35,6 +36,7 @@ async function leave() {
 }
 
 useScreenKeys('Everywhere', [
+  { key: 'h', does: 'Today', run: () => void router.push('/today') },
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
   { key: 'g', does: 'Programme of the kennel', run: () => void router.push('/programme') },
   { key: 'f', does: 'Field log', run: () => void router.push('/field') },
@@ -47,7 +49,7 @@ useScreenKeys('Everywhere', [
 <template>
   <header class="top no-print border-b border-line">
     <div class="mx-auto flex max-w-[1240px] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2 sm:px-6">
-      <RouterLink :to="session.me ? '/dogs' : '/'" class="flex items-center gap-2 no-underline" aria-label="Banter, to the start">
+      <RouterLink :to="session.me ? '/today' : '/'" class="flex items-center gap-2 no-underline" aria-label="Banter, to the start">
         <BanterMark class="size-8" />
         <span class="font-display text-xl font-bold tracking-tight">Banter</span>
       </RouterLink>

@@ -65,8 +65,11 @@ const groups = [
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
       <div class="space-y-6">
         <section v-for="group in groups" :key="group.name" :aria-label="group.name">
-          <template v-if="group.pieces.value.length > 0">
-            <h2>{{ group.name }}</h2>
+          <details v-if="group.pieces.value.length > 0" :open="group.name === 'To look at' || due.length === 0">
+            <summary class="font-display text-xl font-bold">
+              {{ group.name }}
+              <span class="font-sans text-base font-normal text-soft">{{ group.pieces.value.length }}</span>
+            </summary>
             <ul class="mt-1 divide-y divide-line border-y border-line">
               <li v-for="piece in group.pieces.value" :key="piece.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5">
                 <div class="min-w-0 grow basis-64">
@@ -88,7 +91,7 @@ const groups = [
                 </button>
               </li>
             </ul>
-          </template>
+          </details>
         </section>
         <section v-if="scrapped.length > 0" aria-labelledby="scrapped">
           <h2 id="scrapped">Scrapped</h2>

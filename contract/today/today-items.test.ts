@@ -1,0 +1,136 @@
+import { contractSpeaker, houseRules } from '@banter/core';
+import { describe, expect, it } from 'vitest';
+import { FIRST_SETTINGS, todayItems, wornToday, type TodayFacts } from '../index.ts';
+
+const NOON = Date.UTC(2026, 4, 4, 12);
+const HOUR = 3_600_000;
+const iso = (ms: number) => new Date(ms).toISOString();
+const kennel = { ...FIRST_SETTINGS, id: 'k', name: 'K', version: 1, lengthUnit: 'cm', massUnit: 'kg', timeZone: 'UTC', moreSettings: [] } as never;
+const nothing: TodayFacts = {
+  kennel,
+  today: '2026-05-04',
+  now: NOON,
+  rules: houseRules({}),
+  speak: contractSpeaker,
+  cards: [],
+  wearing: [],
+  field: [],
+  planned: [],
+  held: [],
+  people: [{ id: 'me', name: 'Corin Haw' }],
+  stageNames: {},
+  levels: [],
+  growth: [],
+  growing: new Set(),
+  pieces: [],
+  places: [],
+};
+const on = (more: object = {}) =>
+  ({
+    dogId: 'd',
+    dogName: 'Moss',
+    collarId: 'c',
+    collarName: 'Grey',
+    kind: 'remote',
+    from: iso(NOON - 5 * HOUR),
+    state: 'supervised',
+    clock: 3,
+    ask: false,
+    alarms: [],
+    ...more,
+  }) as never;
+const device = (more: object = {}) => ({ collarId: 'c', name: 'Grey', worn: null, battery: null, skin: null, ...more });
+const fieldDog = (more: object = {}) => ({ id: 'd', name: 'Moss', moveByHours: 6, devices: [device(more)] }) as never;
+const session = (id: string, hour: number) =>
+  ({
+    id,
+    dogId: 'd',
+    programmeId: null,
+    stageId: null,
+    personId: 'me',
+    day: '2026-05-04',
+    from: hour * 60,
+    minutes: 10,
+    aroundMinutes: 0,
+    state: 'planned',
+    note: '',
+    version: 1,
+    at: Date.UTC(2026, 4, 4, hour),
+  }) as never;
+const dog = { dog: { id: 'd', name: 'Moss', bornOn: '2020-01-01', weightG: 30_000 }, girths: [], fits: [], screenings: [], lifts: [] } as never;
+const codes = (facts: Partial<TodayFacts>) => todayItems({ ...nothing, ...facts }).map(({ code }) => code);
+
+describe('what is due today', () => {
+  it('is nothing when all is well', () => {
+    expect(todayItems(nothing)).toEqual([]);
+  });
+
+  it('what hurts now stands first, then what the clock says, then what keeps', () => {
+    const found = codes({
+      wearing: [on({ alarms: [{ code: 'at-night', tone: 'stop', text: 'Never overnight.', from: iso(NOON - HOUR) }] }), on({ collarId: 'e', ask: true })],
+      levels: [
+        { dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason: { code: 'needs-more', by: 6, since: '2 May', contactChecked: '1 May' } },
+      ],
+      planned: [session('s', 13)],
+      cards: [dog],
+      places: [{ id: 'p', name: 'Hill huts', collars: {}, checkedBy: '', checkedOn: null, source: '', retiredAt: null, version: 1 }] as never,
+    });
+    expect(found).toEqual(['worn-wrong', 'level-up', 'still-on', 'session-ahead', 'fit', 'law']);
+  });
+
+  it('a place is to be moved soon within two hours of its time, and not before', () => {
+    const since = (hours: number) => ({
+      wearing: [on()],
+      field: [fieldDog({ worn: { from: iso(NOON - 9 * HOUR), clock: 3, placeSince: iso(NOON - hours * HOUR) } })],
+    });
+    expect(codes(since(3.5))).toEqual([]);
+    const [soon] = todayItems({ ...nothing, ...since(5) });
+    expect(soon).toMatchObject({ code: 'move-place', tone: 'open', to: '/dogs/d/neck/contacts', at: iso(NOON + HOUR) });
+    expect(soon!.title).toContain('13:00');
+    expect(wornToday({ ...nothing, ...since(5) })[0]!.moveBy).toBe(iso(NOON + HOUR));
+  });
+
+  it('sessions are told by the clock; one that was held is gone, and many that were missed stand together', () => {
+    const planned = [session('a', 8), session('b', 9), session('c', 10), session('n', 12), session('z', 15)];
+    const titles = (held: TodayFacts['held']) => todayItems({ ...nothing, planned, held, cards: [dog] }).filter(({ code }) => code.startsWith('session')).map(({ code, title }) => [code, title]); // prettier-ignore
+    expect(titles([])).toEqual([
+      ['session-now', '12:00 Moss'],
+      ['session-missed', 'Three sessions of today were not logged.'],
+      ['session-ahead', '15:00 Moss'],
+    ]);
+    const eight = { id: 'h', dogId: 'd', at: Date.UTC(2026, 4, 4, 8, 5) };
+    expect(titles([eight]).map(([code]) => code)).toEqual(['session-now', 'session-missed', 'session-missed', 'session-ahead']);
+  });
+
+  it('a battery, a pink place whose rest is nearly over, and red skin that keeps all off', () => {
+    expect(codes({ field: [fieldDog({ battery: { percent: 41, at: iso(NOON), on: true } })] })).toEqual([]);
+    expect(codes({ field: [fieldDog({ battery: { percent: 40, at: iso(NOON), on: true } })] })).toEqual(['charge']);
+    expect(codes({ field: [fieldDog({ skin: { clock: 3, grade: 1, until: iso(NOON + 20 * HOUR) } })] })).toEqual([]);
+    expect(codes({ field: [fieldDog({ skin: { clock: 3, grade: 1, until: iso(NOON + 6 * HOUR) } })] })).toEqual(['skin-again']);
+    const [off] = todayItems({ ...nothing, field: [fieldDog({ skin: { clock: 3, grade: 2, until: null } })] });
+    expect(off).toMatchObject({ code: 'skin-off', tone: 'stop' });
+    expect(off!.why).toContain('a vet is asked');
+  });
+
+  it('a link that growth will need within a fortnight, with what comes then', () => {
+    const grows = (days: number) => ({
+      growth: [{ dogId: 'd', dogName: 'Moss', bornOn: '2026-01-01', outgrows: [{ kind: 'prong', planId: 'p', collarName: 'Rush', change: { girthMm: 380, when: { earliest: null, likely: (NOON - Date.UTC(2026, 0, 1)) / 86_400_000 + days, latest: null }, says: '14 links' }, outgrown: null }] }] as never, // prettier-ignore
+    });
+    expect(codes(grows(15))).toEqual([]);
+    const [due] = todayItems({ ...nothing, ...grows(3) });
+    expect(due).toMatchObject({ code: 'outgrows', title: 'Moss outgrows «Rush» in about three days.', why: 'Then 14 links.', to: '/dogs/d/growth' });
+  });
+
+  it('gear to be looked at is one line, not twenty', () => {
+    const piece = (name: string) => ({ id: name, of: 'collar', name, scrapped: false, due: { why: 'days', at: NOON }, worn: [] }) as never;
+    const items = todayItems({ ...nothing, pieces: ['A', 'B', 'C', 'D'].map(piece) });
+    expect(items).toMatchObject([{ code: 'upkeep', title: 'Four pieces of gear to look at.', why: '«A», «B», «C» and 1 more.', to: '/upkeep' }]);
+    expect(todayItems({ ...nothing, pieces: [piece('A')] })[0]!.to).toBe('/upkeep?piece=A');
+  });
+
+  it('the same facts make the same list, each thing once', () => {
+    const facts = { ...nothing, wearing: [on({ ask: true }), on({ ask: true })] };
+    expect(todayItems(facts)).toHaveLength(1);
+    expect(todayItems(facts)).toEqual(todayItems(facts));
+  });
+});

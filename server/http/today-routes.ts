@@ -1,0 +1,84 @@
+import type { TodayPage } from '@banter/contract';
+import { Router, type RequestHandler, type Response } from 'express';
+import type { DataSource } from 'typeorm';
+import { Failure } from '../services/failure.ts';
+import type { KennelBus } from '../services/kennel-bus.ts';
+import { todayPage } from '../services/today.ts';
+import { signedIn } from './guards.ts';
+import { scopeOf } from './scope-of.ts';
+
+/** Changes that come together are told together. */
+const GATHER_MS = 250;
+/** What the clock alone makes due is looked for so often; it keeps a quiet line open, too. */
+const LOOK_MS = 30_000;
+/** Screens of one kennel that may listen at a time. */
+const MOST_LISTENERS = 60;
+
+/** Tells the bus whenever a request has changed something of a kennel. */
+export function tellsChanges(bus: KennelBus): RequestHandler {
+  return (request, response, next) => {
+    if (request.method !== 'GET' && request.method !== 'HEAD') {
+      response.on('finish', () => {
+        const kennelId = (response.locals.told as { scope: { kennelId: string } } | undefined)?.scope.kennelId ?? request.session.kennelId;
+        if (kennelId !== undefined && response.statusCode < 300) bus.changed(kennelId);
+      });
+    }
+    next();
+  };
+}
+
+const comparable = ({ asOf: _asOf, ...page }: TodayPage) => JSON.stringify(page);
+
+/** Today: in one answer, or as a stream that begins with it and goes on with each change. */
+export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
+  const routes = Router();
+  routes.use('/today', signedIn);
+  routes.get('/today', async (request, response) => {
+    const scope = scopeOf(request, dataSource);
+    if (!/\btext\/event-stream\b/.test(request.get('accept') ?? '')) {
+      response.json(await todayPage(scope, new Date()));
+      return;
+    }
+    if (bus.count(scope.kennelId) >= MOST_LISTENERS) throw new Failure('too-many');
+    let page = await todayPage(scope, new Date());
+    let sent = comparable(page);
+    response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' }); // prettier-ignore
+    tell(response, page);
+    let gathering: NodeJS.Timeout | undefined;
+    let looking = false;
+    const look = async () => {
+      gathering = undefined;
+      if (looking) return gather();
+      looking = true;
+      try {
+        page = await todayPage(scope, new Date());
+        const now = comparable(page);
+        if (now === sent) response.write(': still\n\n');
+        else {
+          sent = now;
+          tell(response, page);
+        }
+      } catch {
+        // The next look tells it; a database that is away ends no stream.
+        response.write(': away\n\n');
+      } finally {
+        looking = false;
+      }
+    };
+    const gather = () => {
+      gathering ??= setTimeout(() => void look(), GATHER_MS);
+    };
+    const deaf = bus.listen(scope.kennelId, gather);
+    const clock = setInterval(gather, LOOK_MS);
+    response.on('close', () => {
+      deaf();
+      clearInterval(clock);
+      clearTimeout(gathering);
+    });
+  });
+  return routes;
+}
+
+function tell(response: Response, page: TodayPage): void {
+  response.write(`event: today\ndata: ${JSON.stringify(page)}\n\n`);
+}

@@ -1,0 +1,143 @@
+import {
+  currentFits,
+  dayOf,
+  dayStartOf,
+  dogGrowth,
+  dogLevels,
+  houseOf,
+  stagesPlanned,
+  todayItems,
+  upkeepPieces,
+  wornToday,
+  type TodayFacts,
+  type TodayPage,
+} from '@banter/contract';
+import { benchSpeaker, breedOf, guessedWeightKg, houseRules, sizeClassOf } from '@banter/core';
+import { In, MoreThanOrEqual } from 'typeorm';
+import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { PlaceEntity } from '../data/entities/place.ts';
+import { calendarPage } from './calendar.ts';
+import { dogsPage, growthPage } from './dog-pages.ts';
+import { fieldPage } from './field-page.ts';
+import { upkeepPage } from './inspections.ts';
+import type { KennelScope } from './kennel-scope.ts';
+import { kennelAnswer, kennelOf } from './kennels.ts';
+import { levelsPage } from './levels.ts';
+import { wearingPage } from './neck-page.ts';
+import { placeAnswer } from './places.ts';
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+/** Levels speak of dogs that worked of late. */
+const WORKED_DAYS = 7;
+
+type Cards = TodayFacts['cards'];
+
+/** Dogs that still grow: younger than dogs of their size are when they are grown. */
+function stillGrowing(cards: Cards, today: string): Set<string> {
+  return new Set(
+    cards.flatMap(({ dog }) => {
+      if (dog.bornOn === null) return [];
+      const breed = breedOf(dog.breed);
+      const adultKg = Math.max(dog.weightG === null ? 0 : dog.weightG / 1000, breed ? guessedWeightKg(breed, dog.sex) : 0);
+      const age = (Date.parse(today) - Date.parse(dog.bornOn)) / DAY_MS;
+      return age < sizeClassOf(adultKg || 20).grownDays ? [dog.id] : [];
+    }),
+  );
+}
+
+async function levelsUp(scope: KennelScope, cards: Cards, now: Date): Promise<TodayFacts['levels']> {
+  const kennel = kennelAnswer(await kennelOf(scope));
+  const withDevice = cards.filter(({ fits }) => fits.some(({ plan }) => plan.kind === 'remote' || plan.kind === 'fence'));
+  if (withDevice.length === 0) return [];
+  const lately = await scope.all(
+    FieldSessionEntity,
+    { dogId: In(withDevice.map(({ dog }) => dog.id)), begunAt: MoreThanOrEqual(new Date(now.getTime() - WORKED_DAYS * DAY_MS)) },
+    { begunAt: 'ASC' },
+  );
+  const dayWords = (at: number) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: kennel.timeZone }).format(at);
+  const worked = new Set(lately.map(({ dogId }) => dogId));
+  const found = await Promise.all(
+    withDevice
+      .filter(({ dog }) => worked.has(dog.id))
+      .map(async ({ dog }) => {
+        const devices = dogLevels(await levelsPage(scope, dog.id, now), kennel, houseOf(kennel, dog), dayWords);
+        return devices.flatMap(({ collar, settings }) =>
+          settings.flatMap(({ name, reason }) =>
+            reason.code === 'needs-more' ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason }] : [],
+          ),
+        );
+      }),
+  );
+  return found.flat();
+}
+
+/** Everything that Today shows of a kennel at an instant. */
+export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPage> {
+  const kennel = kennelAnswer(await kennelOf(scope));
+  const today = dayOf(now.getTime(), kennel.timeZone);
+  const rules = houseRules(kennel.rules);
+  const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
+  const [all, wearing, field, calendar, upkeep, places] = await Promise.all([
+    dogsPage(scope),
+    wearingPage(scope, now),
+    fieldPage(scope, now),
+    calendarPage(scope, { from: today, days: 1 }),
+    upkeepPage(scope, now),
+    scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
+  ]);
+  const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
+  const growing = stillGrowing(cards, today);
+  const growth = await Promise.all(
+    cards
+      .filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0)
+      .map(async ({ dog }) => {
+        const page = await growthPage(scope, dog.id);
+        const grown = dogGrowth(page, kennel, { now: now.getTime(), today, speak });
+        // Of what is worn now alone: what was set aside is nothing to outgrow.
+        const worn = new Set(currentFits(page.plans, page.checks, page.endings).map(({ plan }) => plan.id));
+        return {
+          dogId: dog.id,
+          dogName: dog.name,
+          bornOn: dog.bornOn!,
+          outgrows: grown.missing === null ? grown.outgrows.filter(({ planId }) => worn.has(planId)) : [],
+        };
+      }),
+  );
+  const start = dayStartOf(today, kennel.timeZone);
+  const here = new Set(cards.map(({ dog }) => dog.id));
+  const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: start + one.from * MINUTE_MS }));
+  const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
+  const stages = stagesPlanned(calendar, kennel, now.getTime());
+  const facts: TodayFacts = {
+    kennel,
+    today,
+    now: now.getTime(),
+    rules,
+    speak,
+    cards,
+    wearing: wearing.wearing,
+    field: field.dogs,
+    planned,
+    held,
+    people: calendar.people,
+    stageNames: Object.fromEntries(
+      planned.flatMap(({ id, programmeId, stageId }) => {
+        const stage = stages.find(({ programme }) => programme.id === programmeId)?.programme.stages.find((one) => one.id === stageId);
+        return stage ? [[id, stage.name]] : [];
+      }),
+    ),
+    levels: await levelsUp(scope, cards, now),
+    growth,
+    growing,
+    pieces: upkeepPieces(upkeep, now.getTime(), rules),
+    places: places.map(placeAnswer),
+  };
+  return {
+    asOf: now.toISOString(),
+    day: today,
+    items: todayItems(facts),
+    wearing: wornToday(facts),
+    sessions: { planned: planned.length, held: held.length },
+  };
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+/** Today: what is due in the order it matters, each with its reason and one tap to do it; live, and quiet when all is well. */
+import { momentOn } from '@banter/contract';
+import { clockWords } from '@banter/core';
+import { computed } from 'vue';
+import LoadFrame from '../parts/LoadFrame.vue';
+import VerdictMark from '../parts/VerdictMark.vue';
+import { useNow } from '../stores/now.ts';
+import { useSession } from '../stores/session.ts';
+import { useToday } from '../stores/today.ts';
+import { todayParts, todaySentence } from './today/today-words.ts';
+
+const session = useSession();
+const { now } = useNow(15_000);
+const { page, state, sentence, live, again } = useToday();
+const zone = computed(() => session.kennel!.timeZone);
+const parts = computed(() => todayParts(page.value?.items ?? []));
+const first = computed(() => page.value?.items[0] ?? null);
+const tone = computed(() => first.value?.tone ?? 'good');
+const word = computed(() => ({ stop: 'At once', mind: 'Look', open: 'To do', good: 'All is well' })[tone.value]);
+const when = (at: string) => momentOn(Date.parse(at), now.value, zone.value);
+const dayWords = computed(() =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(page.value!.day)),
+);
+const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="today" @again="again">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <VerdictMark :tone="tone" :word="word" />
+      <p class="text-soft">
+        {{ dayWords }}<template v-if="page!.sessions.planned > 0"> · {{ page!.sessions.held }} of {{ page!.sessions.planned }} sessions held</template>
+        <template v-if="!live"> · not live just now: as of {{ when(page!.asOf) }}</template>
+      </p>
+    </div>
+    <h1 class="mt-1">{{ todaySentence(page!) }}</h1>
+    <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
+      <div class="space-y-6">
+        <section v-if="parts.length === 0" class="sheet">
+          <p>Nothing is due: no collar sits too long, no skin waits, no gear is to be looked at. It comes up here by itself.</p>
+        </section>
+        <section v-for="part in parts" :key="part.name" :aria-label="part.name">
+          <h2>{{ part.name }}</h2>
+          <ul class="mt-1 divide-y divide-line border-y border-line">
+            <li v-for="item in part.items" :key="item.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :data-tone="item.tone">
+              <div class="min-w-0 grow basis-72">
+                <p class="font-semibold" :class="item.tone === 'stop' ? 'text-stop' : ''">
+                  <VerdictMark v-if="MARKS[item.tone]" class="mr-2 text-sm" :tone="item.tone" :word="MARKS[item.tone]" />{{ item.title }}
+                </p>
+                <p class="text-sm text-soft">{{ item.why }}</p>
+              </div>
+              <RouterLink :to="item.to" class="press" :class="item.id === first?.id ? 'press-main' : 'press-plain'">
+                {{ item.does }}
+                <span class="sr-only">: {{ item.title }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </section>
+      </div>
+      <section class="self-start" aria-labelledby="worn-now">
+        <h2 id="worn-now">On a dog now</h2>
+        <p v-if="page!.wearing.length === 0" class="mt-1 text-soft">Nothing, as far as anybody has said.</p>
+        <ul v-else class="mt-1 divide-y divide-line border-y border-line">
+          <li v-for="one in page!.wearing" :key="one.collarId" class="py-2.5">
+            <RouterLink :to="`/dogs/${one.dogId}/neck`" class="block no-underline">
+              <span class="font-semibold">{{ one.dogName }}</span>
+              · «{{ one.collarName }}»
+              <span class="block text-sm text-soft">
+                since {{ when(one.from) }}<template v-if="one.clock !== null">, contacts at {{ clockWords(one.clock) }}</template
+                ><template v-if="one.moveBy">, moved by {{ when(one.moveBy) }}</template>
+              </span>
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </LoadFrame>
+</template>
