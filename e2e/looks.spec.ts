@@ -25,6 +25,8 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/house?show=charts',
     '/house?show=devices',
     '/house?show=people',
+    '/today',
+    '/upkeep',
     '/programme',
     '/programme/own',
     '/programme/drill',
@@ -47,6 +49,9 @@ test('every screen of a dog can be used by everybody, in light and dark', async 
   await enterDemo(page);
   await openDog(page, 'Bramble');
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('link', { name: 'Growth' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expectAccessibleInBoth(page);
   for (const screen of ['Screen', 'Tape', 'Bench', 'Check'] as const) {
     await openDog(page, 'Fern', screen);

@@ -192,6 +192,22 @@ describe('a pup with a gap and a slip, before its end is told', () => {
   const ages = [98, 105, 112, 154, 168, 182, 196, 210, 224];
   const scatter = [0.1, -0.05, 0.08, -0.1, 0.1, 0.06, -0.12, 0.05, -0.05];
   const pup = weighed(ages, (index) => scatter[index]!, curve).map((one, index) => (index === 6 ? { ...one, weightKg: one.weightKg / 10 } : one));
+  it('finds the slip wherever it was made, also before the curve of the others is told', () => {
+    for (const ages of [
+      [56, 63, 70, 126, 140, 154, 168, 182, 200],
+      [40, 50, 60, 70, 80, 90],
+    ])
+      for (let slip = 1; slip < ages.length - 1; slip += 1) {
+        const some = weighed(ages, (index) => 0.04 * ((index * 7) % 5) - 0.08, curve).map((one, index) =>
+          index === slip ? { ...one, weightKg: one.weightKg / 10 } : one,
+        );
+        expect([ages.length, slip, oddWeighings(some).map(({ index }) => index)]).toEqual([ages.length, slip, [slip]]);
+      }
+  });
+  it('finds it beside another weighing that is a little off', () => {
+    const some = weighed([56, 63, 70, 126, 140, 154, 168, 182, 200], () => 0, { asymptoteKg: 31, ratePerDay: 0.0145, inflectionDays: 112 }).map((one, index) => ({ ...one, weightKg: index === 3 ? one.weightKg / 10 : index === 8 ? 20 : one.weightKg })); // prettier-ignore
+    expect(oddWeighings(some).map(({ index }) => index)).toContain(3);
+  });
   it('finds the slip, and is not led far away by it', () => {
     expect(oddWeighings(pup).map(({ index }) => index)).toEqual([6]);
     const fit = fitGrowth(pup, 29);
