@@ -379,3 +379,14 @@ export {
   type InspectionPicture,
 } from './upkeep/inspection-items.ts';
 export { GROWING_LOOK_DAYS, IF_IT_BREAKS, inspect, inspectionDue, type Inspected, type InspectionAnswers, type InspectionDue } from './upkeep/inspect.ts';
+export {
+  kitUpCost,
+  solveKitUp,
+  type KitBuy,
+  type KitCase,
+  type KitDog,
+  type KitGiven,
+  type KitOption,
+  type KitUp,
+  type Solved,
+} from './kit-up/kit-up-model.ts';

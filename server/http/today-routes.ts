@@ -18,8 +18,10 @@ const MOST_LISTENERS = 60;
 export function tellsChanges(bus: KennelBus): RequestHandler {
   return (request, response, next) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') {
+      // Whoever signs out has no session left when the answer is sent.
+      const signedInTo = request.session.kennelId;
       response.on('finish', () => {
-        const kennelId = (response.locals.told as { scope: { kennelId: string } } | undefined)?.scope.kennelId ?? request.session.kennelId;
+        const kennelId = (response.locals.told as { scope: { kennelId: string } } | undefined)?.scope.kennelId ?? signedInTo;
         if (kennelId !== undefined && response.statusCode < 300) bus.changed(kennelId);
       });
     }

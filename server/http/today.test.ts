@@ -81,6 +81,15 @@ describe('today', () => {
     expect((await one.next()).items.map(({ code }) => code)).toEqual(['fit', 'upkeep']);
   });
 
+  it('whoever signs out or in breaks no stream', async () => {
+    const mine = listen();
+    await mine.next();
+    const other = await newKennel(banter.app);
+    expect((await other.post('/api/sign-out')).status).toBe(204);
+    await newDog(agent, { name: 'Own' });
+    expect((await mine.next()).items.map(({ dogName }) => dogName)).toEqual(['Own']);
+  });
+
   it('another kennel’s work is not heard, and nobody listens without signing in', async () => {
     const mine = listen();
     await mine.next();
