@@ -28,6 +28,7 @@ import { Lift, NewLift, NewScreening, Screening } from './records/screening.ts';
 import { NewSkinLook, Photo, SkinLook } from './records/skin-look.ts';
 import { NewTaping, Taping } from './records/taping.ts';
 import { TodayPage } from './records/today-page.ts';
+import { ClassPage } from './kit-up/class-page.ts';
 import { UpkeepPage } from './records/upkeep-page.ts';
 import { NewWeighing, Weighing } from './records/weighing.ts';
 
@@ -191,6 +192,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),
+  { method: 'get', path: '/api/class', summary: 'What tomorrow’s class is kitted up from.', signIn: true, answer: ClassPage },
   { method: 'get', path: '/api/upkeep', summary: 'Everything that is kept up, how it was found last, and who wears it.', signIn: true, answer: UpkeepPage },
   ...record('inspections', 'look at a piece of gear', NewInspection, Inspection, false),
   ...record('weighings', 'weighing', NewWeighing, Weighing, false),

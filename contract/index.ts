@@ -46,6 +46,8 @@ export { UpkeepPage } from './records/upkeep-page.ts';
 export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
 export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
 export { todayItems, wornToday, type TodayFacts } from './today/today-items.ts';
+export { ClassPage } from './kit-up/class-page.ts';
+export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
 export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
 export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';

@@ -113,3 +113,25 @@ test('the bench draws what a collar presses with under a leash, and says what th
   expect(Math.abs((await tip()) / firm - 70 / 40)).toBeLessThan(0.05);
   await expect(load.getByText(/^An ideal belt on a round, even neck/)).toBeVisible();
 });
+
+test('a class is kitted up out of the locker, worked out whole in the browser, and says what to buy for those it cannot', async ({ page }) => {
+  await dressedDog(page);
+  await tapedDog(page, 'Teasel', 29, { high: 398, head: 472 });
+  await page.goto('/class');
+  await expect(page.getByRole('heading', { level: 1, name: 'Who is in the class?' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Yarrow' }).check();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^One dog kitted up: nothing to buy/);
+  // Two dogs of one neck and one prong: the second one’s is bought.
+  await page.getByRole('checkbox', { name: 'Teasel' }).check();
+  await page.getByLabel('Kind for Teasel').selectOption({ label: 'Prong' });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two dogs kitted up: buy one collar/);
+  await expect(page.getByRole('region', { name: 'Pick list' }).getByText('Buy:')).toHaveCount(1);
+  await expectAccessible(page);
+  // Another prong of that size in the locker: nothing is bought any more.
+  await put(page, `/api/collars/${uuidv7()}`, { kind: 'prong', name: 'Spare', metal: null, condition: 'sound', numbers: PRONG_NUMBERS, measuredOn: '2026-03-01', note: '', retiredAt: null }); // prettier-ignore
+  await page.reload();
+  await page.getByRole('checkbox', { name: 'Yarrow' }).check();
+  await page.getByRole('checkbox', { name: 'Teasel' }).check();
+  await page.getByLabel('Kind for Teasel').selectOption({ label: 'Prong' });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two dogs kitted up: nothing to buy/);
+});

@@ -27,6 +27,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/house?show=people',
     '/today',
     '/upkeep',
+    '/class',
     '/programme',
     '/programme/own',
     '/programme/drill',

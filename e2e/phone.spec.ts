@@ -38,6 +38,8 @@ test('the demo’s screens fit a phone', async ({ page }) => {
   await enterDemo(page);
   for (const path of [
     '/dogs',
+    '/upkeep',
+    '/class',
     '/many',
     '/locker',
     '/locker?show=links',

@@ -2,7 +2,7 @@
  * A collar that a dog could wear tomorrow: how many links of which gauge go in (positive) or come out of it for that, against how it
  * is made up now. A collar without links has none to move.
  */
-export type KitOption = { collarId: string; gaugeMm: number | null; change: number };
+export type KitOption = { collarId: string; gaugeMm: number | null; change: number; /** The dog wears it already. */ worn?: boolean };
 /** A collar that could be bought for a dog: which, and the links that go in or come out of it as it is sold. */
 export type KitBuy = { stockId: string; gaugeMm: number | null; change: number };
 /** A dog of the class, with all it could wear out of the locker, and what could be bought for it. */
@@ -15,8 +15,8 @@ export type KitGiven = { dogId: string; given: { from: 'locker'; option: KitOpti
 /** A class kitted up: who gets what, the links to buy by gauge, and what it comes to. */
 export type KitUp = { given: KitGiven[]; buyLinks: { gaugeMm: number; links: number }[]; bought: number; linksBought: number; linksMoved: number };
 
-/** What is least, one after the other: dogs without a collar, collars bought, links bought, links moved. */
-export const KIT_STAGES = ['nothing', 'collars', 'links', 'moves'] as const;
+/** What is least, one after the other: dogs without a collar, collars bought, links bought, links moved, dogs that get another collar than they wear. */
+export const KIT_STAGES = ['nothing', 'collars', 'links', 'moves', 'others'] as const;
 export type KitStage = (typeof KIT_STAGES)[number];
 
 /** A program of whole numbers as a solver reads it, asked for one stage with what the stages before came to held fast; and how its answer is read. */
@@ -51,6 +51,7 @@ export function kitUpModel({ dogs, bag }: KitCase): KitModel {
     collars: buy.flat().map(({ name }) => [1, name]),
     links: links.map((name) => [1, name]),
     moves: given.map(({ name, change }) => [Math.abs(change), name]),
+    others: given.map((one) => ['worn' in one && one.worn ? 0 : 1, one.name]),
   };
   const each = dogs.map((_dog, index) => `${sumOf([...take[index]!, ...buy[index]!].map(({ name }): Term => [1, name]).concat([[1, none[index]!]]))} = 1`); // prettier-ignore
   const once = [...new Set(take.flat().map(({ collarId }) => collarId))].map(

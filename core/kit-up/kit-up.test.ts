@@ -99,6 +99,11 @@ describe('a class kitted up', () => {
     expect(kitUp({ dogs: [{ id: 'x', options: [], buys: [] }], bag: [] }).given).toEqual([{ dogId: 'x', given: { from: 'nowhere' } }]);
     expect(kitUp({ dogs: [{ id: 'x', options: [{ collarId: 'a', gaugeMm: 3, change: 3 }], buys: [] }], bag: [{ gaugeMm: 3, links: 1 }] }).buyLinks).toEqual([{ gaugeMm: 3, links: 2 }]); // prettier-ignore
   });
+  it('of two ways that cost the same, each dog keeps the collar it wears', () => {
+    const way = (own: string) => ['a', 'b', 'c'].map((collarId) => ({ collarId, gaugeMm: null, change: 0, worn: collarId === own }));
+    const found = kitUp({ dogs: [{ id: 'x', options: way('c'), buys: [] }, { id: 'y', options: way('a'), buys: [] }, { id: 'z', options: way('b'), buys: [] }], bag: [] }); // prettier-ignore
+    expect(found.given.map(({ given }) => (given.from === 'locker' ? given.option.collarId : given.from))).toEqual(['c', 'a', 'b']);
+  });
   it('a class of forty dogs and sixty collars is worked out whole', () => {
     const dogs = Array.from({ length: 40 }, (_dog, dog) => ({
       id: `d${dog}`,

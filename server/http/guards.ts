@@ -10,7 +10,8 @@ export const contentPolicy = helmet({
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
+      // The solver of the class kit-up is WebAssembly; scripts themselves come from here alone.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       styleSrc: ["'self'"],
       // Vue sets positions of drawn things as style attributes; style sheets themselves come from here alone.
       styleSrcAttr: ["'unsafe-inline'"],

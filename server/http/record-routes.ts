@@ -32,6 +32,7 @@ import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
 import { calendarPage, changeCalendar } from '../services/calendar.ts';
+import { classPage } from '../services/class-page.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogPage, dogsPage, growthPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
@@ -72,6 +73,7 @@ export function recordRoutes(dataSource: DataSource): Router {
       '/weighings',
       '/inspections',
       '/upkeep',
+      '/class',
       '/plans',
       '/fit-checks',
       '/endings',
@@ -157,6 +159,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   routes.get('/collars', async (request, response) => {
     const rows = await scopeOf(request, dataSource).all(collarKindOfRecord.entity, {}, { name: 'ASC', id: 'ASC' });
     response.json({ collars: rows.map(collarKindOfRecord.toAnswer) });
+  });
+  routes.get('/class', async (request, response) => {
+    response.json(await classPage(scopeOf(request, dataSource), new Date()));
   });
   routes.get('/upkeep', async (request, response) => {
     response.json(await upkeepPage(scopeOf(request, dataSource), new Date()));

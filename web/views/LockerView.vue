@@ -27,7 +27,10 @@ const toBuy = computed(() => (data.value ? shoppingOf(data.value).length + data.
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the locker" @again="load">
     <h1>Locker</h1>
-    <p class="text-soft">What the bench sizes from. Each collar by its own numbers, taken with a ruler; each link accounted for.</p>
+    <p class="text-soft">
+      What the bench sizes from. Each collar by its own numbers, taken with a ruler; each link accounted for.
+      <RouterLink to="/class" class="underline">Kit up a class</RouterLink>
+    </p>
     <nav aria-label="Locker" class="mt-2 -ml-3 flex flex-wrap border-b border-line">
       <RouterLink
         v-for="(one, name) in PAGES"

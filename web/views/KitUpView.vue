@@ -1,0 +1,125 @@
+<script setup lang="ts">
+/** Kit up a class: tomorrow's dogs, and which collar of the locker each gets, with the least buying and the fewest links moved. */
+import { classCase, ClassPage, COLLAR_KIND_NAMES, collarKind, pickList, type ClassDog, type CollarKindName } from '@banter/contract';
+import { computed, ref, watch } from 'vue';
+import { todayIn } from '../parts/age.ts';
+import LoadFrame from '../parts/LoadFrame.vue';
+import VerdictMark from '../parts/VerdictMark.vue';
+import { useKitUp } from '../stores/kit-up.ts';
+import { useLoad } from '../stores/load.ts';
+import { useSession } from '../stores/session.ts';
+import { useUnits } from '../stores/units.ts';
+import { kitUpSentence, linksToBuy } from './kit-up/kit-up-words.ts';
+
+const session = useSession();
+const units = useUnits();
+const kennel = computed(() => session.kennel!);
+const { data, state, sentence, load } = useLoad(() => '/api/class', ClassPage);
+const { found, state: working, ask } = useKitUp();
+
+/** Who is in the class, and what kind each is to have: what it wears, else a prong for a dog that pulls and a flat collar for the rest. */
+const chosen = ref<Record<string, CollarKindName | null>>({});
+const usualKind = ({ dog, fits }: ClassPage['dogs'][number]): CollarKindName => fits.find(({ plan }) => plan.kind !== 'remote' && plan.kind !== 'fence')?.plan.kind ?? (dog.pull === 'settled' ? 'flat' : 'prong'); // prettier-ignore
+watch(data, (page) => {
+  if (!page || Object.keys(chosen.value).length > 0) return;
+  const then = new Set(page.plannedThen);
+  chosen.value = Object.fromEntries(page.dogs.map((card) => [card.dog.id, then.has(card.dog.id) ? usualKind(card) : null]));
+});
+const dogs = computed((): ClassDog[] => (data.value?.dogs ?? []).flatMap(({ dog }) => { const kind = chosen.value[dog.id]; return kind ? [{ dogId: dog.id, kind }] : []; })); // prettier-ignore
+const asked = computed(() =>
+  data.value ? classCase(data.value, dogs.value, { kennel: kennel.value, today: todayIn(kennel.value.timeZone), speak: units.speak }) : null,
+);
+watch(asked, (now) => now && ask(now.asked), { immediate: true });
+const names = computed(() => new Map((data.value?.dogs ?? []).map(({ dog }) => [dog.id, dog.name])));
+const lines = computed(() =>
+  found.value && asked.value && found.value.given.every(({ dogId }) => asked.value!.asked.dogs.some(({ id }) => id === dogId))
+    ? pickList(asked.value, found.value, data.value!)
+    : [],
+);
+const heading = computed(() => {
+  if (dogs.value.length === 0) return 'Who is in the class?';
+  if (working.value === 'failed') return 'It could not be worked out here.';
+  if (!found.value || lines.value.length === 0) return working.value === 'working' ? 'Working it out …' : 'Nobody can be kitted up yet.';
+  return kitUpSentence(found.value);
+});
+const day = computed(() =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(data.value!.day)),
+);
+const KINDS = COLLAR_KIND_NAMES.filter((kind) => kind !== 'remote' && kind !== 'fence');
+const print = () => window.print();
+</script>
+
+<template>
+  <LoadFrame :state="state" :sentence="sentence" thing="the class" @again="load">
+    <RouterLink to="/locker" class="no-print">To the locker</RouterLink>
+    <div class="mt-1">
+      <VerdictMark
+        v-if="found && lines.length > 0"
+        :tone="found.bought + found.linksBought > 0 || lines.some(({ from }) => from === 'nowhere') ? 'mind' : 'good'"
+        :word="found.bought + found.linksBought > 0 ? 'Buy' : 'All there'"
+      />
+    </div>
+    <h1 aria-live="polite">{{ heading }}</h1>
+    <p class="max-w-[75ch] text-soft">
+      The class of {{ day }}: out of the locker, made up as the house’s schools do, with the least buying and then the fewest links moved, worked out whole.
+      Collars that other dogs wear stay on them.
+    </p>
+    <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)]">
+      <section class="no-print sheet self-start" aria-labelledby="class">
+        <h2 id="class">The class</h2>
+        <ul class="mt-1 divide-y divide-line">
+          <li v-for="card in data!.dogs" :key="card.dog.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+            <label class="flex min-h-11 grow items-center gap-3">
+              <input
+                type="checkbox"
+                class="tick size-5"
+                :checked="chosen[card.dog.id] !== null && chosen[card.dog.id] !== undefined"
+                @change="chosen = { ...chosen, [card.dog.id]: ($event.target as HTMLInputElement).checked ? usualKind(card) : null }"
+              />
+              <span class="font-semibold">{{ card.dog.name }}</span>
+              <span v-if="data!.plannedThen.includes(card.dog.id)" class="text-sm text-soft">has a session then</span>
+            </label>
+            <label v-if="chosen[card.dog.id]">
+              <span class="sr-only">Kind for {{ card.dog.name }}</span>
+              <select
+                class="field w-auto!"
+                :value="chosen[card.dog.id]"
+                @change="chosen = { ...chosen, [card.dog.id]: ($event.target as HTMLSelectElement).value as CollarKindName }"
+              >
+                <option v-for="kind in KINDS" :key="kind" :value="kind">{{ collarKind(kind).name }}</option>
+              </select>
+            </label>
+          </li>
+        </ul>
+      </section>
+      <section aria-labelledby="picks">
+        <div class="flex flex-wrap items-baseline gap-x-4">
+          <h2 id="picks">Pick list</h2>
+          <button v-if="lines.length > 0" type="button" class="no-print press press-plain ml-auto" @click="print">Print it</button>
+        </div>
+        <ul v-if="lines.length > 0" class="mt-2 divide-y divide-line border-y border-line">
+          <li v-for="line in lines" :key="line.dogId" class="grid grid-cols-[1.75rem_minmax(0,7rem)_minmax(0,1fr)] gap-x-3 py-2.5">
+            <span aria-hidden="true" class="mt-1 size-5 rounded-sm border-2 border-ink" />
+            <span class="font-semibold">{{ names.get(line.dogId) }}</span>
+            <span>
+              <template v-if="line.from === 'locker'">«{{ line.name }}»: {{ line.line }}</template>
+              <template v-else-if="line.from === 'shop'"><strong>Buy:</strong> {{ line.line }}</template>
+              <span v-else class="text-stop">{{ line.line }}</span>
+              <span v-if="line.links" class="block text-sm text-soft">{{ line.links }}</span>
+            </span>
+          </li>
+        </ul>
+        <p v-else class="mt-2 text-soft">Tick the dogs of the class.</p>
+        <p v-if="found && lines.length > 0 && linksToBuy(found).length > 0" class="mt-3 font-semibold">Buy {{ linksToBuy(found).join(' and ') }}.</p>
+        <div v-if="asked && asked.missing.length > 0" class="mt-5">
+          <h3>Not yet</h3>
+          <ul class="mt-1 space-y-1">
+            <li v-for="one in asked.missing" :key="one.dogId">
+              <RouterLink :to="`/dogs/${one.dogId}`" class="underline">{{ names.get(one.dogId) }}</RouterLink>: {{ one.why }}
+            </li>
+          </ul>
+        </div>
+      </section>
+    </div>
+  </LoadFrame>
+</template>
