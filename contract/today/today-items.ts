@@ -154,6 +154,7 @@ function fits({ cards, growing, kennel, today, speak, now }: TodayFacts): Found[
     const { dog, fits: worn } = card;
     const step = nextStep(card, { kennel, today }, speak);
     const own = { dogId: dog.id, dogName: dog.name };
+    const collarName = worn.find(({ plan }) => plan.kind === step.kind)?.plan.inputs.collar.name;
     const path = { screen: 'screen', tape: 'tape', bench: 'bench', check: 'check', edit: 'edit' } as const;
     if (step.tone !== 'good' && step.goTo) {
       const to = `/dogs/${dog.id}/${path[step.goTo]}${step.goTo === 'check' && step.kind ? `?kind=${step.kind}` : step.goTo === 'bench' && step.kind ? `/${step.kind}` : ''}`;
@@ -162,7 +163,7 @@ function fits({ cards, growing, kennel, today, speak, now }: TodayFacts): Found[
           ...own,
           code: 'fit',
           tone: step.tone,
-          title: `${dog.name}: ${step.sentence}`,
+          title: `${dog.name}${collarName ? `, «${collarName}»` : ''}: ${step.sentence}`,
           why: worn.length > 0 ? 'By its latest measures and checks.' : 'It wears nothing decided yet.',
           to,
           does: STEPS[step.goTo],
