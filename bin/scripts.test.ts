@@ -1,74 +1,12 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 // @ts-expect-error the scripts are plain JavaScript, so that they run before anything is installed
 import { credentials } from './lib/credentials.mjs';
 // @ts-expect-error as above
 import { databasePackages, packagePlan } from './lib/debian-packages.mjs';
-
-const project = join(import.meta.dirname, '..');
-const begun: ChildProcess[] = [];
-const folders: string[] = [];
-const folder = () => {
-  const made = mkdtempSync(join(tmpdir(), 'banter-start-'));
-  folders.push(made);
-  return made;
-};
-const until = async (true_: () => boolean | Promise<boolean>, what: string, ms = 25_000) => {
-  const end = Date.now() + ms;
-  while (!(await true_())) {
-    if (Date.now() > end) throw new Error(`waited in vain for: ${what}`);
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-};
-
-/** Runs `npm start`’s script; collects what it says. */
-function start(env: Record<string, string>) {
-  const child = spawn(process.execPath, [join(project, 'bin', 'start.mjs')], {
-    cwd: project,
-    env: { ...process.env, ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
-  begun.push(child);
-  const run = { child, said: '', code: null as number | null };
-  child.stdout.on('data', (chunk) => (run.said += chunk));
-  child.stderr.on('data', (chunk) => (run.said += chunk));
-  child.on('exit', (code) => (run.code = code ?? -1));
-  return run;
-}
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
-const health = (port: number) =>
-  fetch(`http://127.0.0.1:${port}/api/health`).then(
-    (answer) => answer.status,
-    () => 0,
-  );
-const databaseOf = (dir: string) => {
-  try {
-    return Number(
-      execFileSync('pgrep', ['-f', `[d]atadir=${join(dir, 'database')}`])
-        .toString()
-        .trim()
-        .split('\n')[0],
-    );
-  } catch {
-    return 0;
-  }
-};
-
-afterEach(async () => {
-  for (const child of begun.splice(0))
-    if (child.exitCode === null && child.signalCode === null) await new Promise((resolve) => (child.once('exit', resolve), child.kill('SIGTERM')));
-  for (const made of folders.splice(0)) rmSync(made, { recursive: true, force: true });
-});
+import { databaseOf, folder, freePort, health, start, until } from './start-hand.ts';
 
 describe('Debian packages', () => {
   const machine = { has: () => false, root: false, sudo: false, apt: true };

@@ -11,14 +11,15 @@ export function say(line) {
 /**
  * Runs a command's main function; a Refusal becomes one sentence and exit code 1.
  * @param {() => Promise<number | void>} main
+ * @param {string} cannot how its one sentence begins
  */
-export async function run(main) {
+export async function run(main, cannot = 'Banter cannot start') {
   try {
     const code = await main();
     process.exit(code ?? 0);
   } catch (error) {
     if (error instanceof Refusal) {
-      process.stderr.write(`Banter cannot start: ${error.message}\n`);
+      process.stderr.write(`${cannot}: ${error.message}\n`);
     } else {
       process.stderr.write(`Banter stopped on an unexpected fault: ${error?.stack ?? error}\n`);
     }
