@@ -3,6 +3,7 @@ import { z } from './plain-words.ts';
 import { FitsAnswer, FitsRequest } from './calc/fits.ts';
 import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
+import { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
 import { CalendarChange, CalendarChanged, Hours, HoursFacts } from './records/calendar.ts';
 import { CalendarAsked, CalendarPage } from './records/calendar-page.ts';
 import { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
@@ -42,9 +43,9 @@ export type Endpoint = {
   request?: z.ZodType;
   /** What stands behind the question mark of a get. */
   asks?: z.ZodObject;
-  /** What else than JSON it takes: an image, or lines of JSON; and whether it answers an image. */
+  /** What else than JSON it takes: an image, or lines of JSON; and what else it answers. */
   takes?: 'image' | 'lines';
-  gives?: 'image';
+  gives?: 'image' | 'calendar';
   answer: z.ZodType | null;
 };
 
@@ -192,6 +193,24 @@ export const ENDPOINTS: readonly Endpoint[] = [
   ...record('dogs', 'dog', DogFacts, Dog, true),
   { method: 'get', path: '/api/collars', summary: 'All collars of the kennel.', signIn: true, answer: CollarsPage },
   ...record('collars', 'collar', CollarFacts, Collar, true),
+  {
+    method: 'get',
+    path: '/api/calendar.ics',
+    summary: 'The kennel’s calendar as a file that other calendars read (RFC 5545).',
+    signIn: true,
+    answer: z.string(),
+    gives: 'calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/feeds/{key}.ics',
+    summary: 'The same under a private address, for whoever has its key.',
+    signIn: false,
+    answer: z.string(),
+    gives: 'calendar',
+  },
+  { method: 'get', path: '/api/calendar-feeds', summary: 'The private addresses of the kennel’s calendar.', signIn: true, answer: CalendarFeedsPage },
+  ...record('calendar-feeds', 'private address of the calendar', CalendarFeedFacts, CalendarFeed, true),
   { method: 'get', path: '/api/class', summary: 'What tomorrow’s class is kitted up from.', signIn: true, answer: ClassPage },
   { method: 'get', path: '/api/upkeep', summary: 'Everything that is kept up, how it was found last, and who wears it.', signIn: true, answer: UpkeepPage },
   ...record('inspections', 'look at a piece of gear', NewInspection, Inspection, false),

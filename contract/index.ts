@@ -48,6 +48,8 @@ export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/tod
 export { todayItems, wornToday, type TodayFacts } from './today/today-items.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
+export { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
+export { feedEntries, type FeedEntry, type FeedFacts } from './calendar-feed/feed-entries.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
 export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
 export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';

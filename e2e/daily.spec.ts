@@ -135,3 +135,20 @@ test('a class is kitted up out of the locker, worked out whole in the browser, a
   await page.getByLabel('Kind for Teasel').selectOption({ label: 'Prong' });
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two dogs kitted up: nothing to buy/);
 });
+
+test('a calendar elsewhere gets a private address once, and it is taken back', async ({ page }) => {
+  await newKennel(page);
+  await page.goto('/house?show=calendars');
+  await page.getByLabel('What it is called').fill('Corin’s phone');
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const address = (await page.getByText(/^http.*\/api\/feeds\/[0-9a-f]{64}\.ics$/).textContent())!;
+  await expectAccessible(page);
+  const read = await page.request.get(address);
+  expect([read.status(), (await read.text()).startsWith('BEGIN:VCALENDAR')]).toEqual([200, true]);
+  await page.reload();
+  await expect(page.getByText(address)).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Addresses' })).toContainText('Corin’s phone');
+  await page.getByRole('button', { name: /^Take it back/ }).click();
+  await expect(page.getByText('Taken back (1)')).toBeVisible();
+  expect((await page.request.get(address)).status()).toBe(404);
+});

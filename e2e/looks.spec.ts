@@ -24,6 +24,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/house?show=screening',
     '/house?show=charts',
     '/house?show=devices',
+    '/house?show=calendars',
     '/house?show=people',
     '/today',
     '/upkeep',

@@ -50,6 +50,7 @@ test('the demo’s screens fit a phone', async ({ page }) => {
     '/house?show=screening',
     '/house?show=charts',
     '/house?show=devices',
+    '/house?show=calendars',
     '/house?show=people',
     '/dogs/new',
   ]) {

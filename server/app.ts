@@ -6,6 +6,7 @@ import type { DataSource } from 'typeorm';
 import { SESSION_MS, SessionStore } from './data/session-store.ts';
 import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
+import { calendarFeedRoutes } from './http/calendar-feed-routes.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
@@ -87,6 +88,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     photoRoutes(dataSource),
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),
+    calendarFeedRoutes(dataSource),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
   app.use(pages(options.pagesDir));

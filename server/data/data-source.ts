@@ -1,5 +1,6 @@
 import { DataSource } from 'typeorm';
 import { BridgeEntity } from './entities/bridge.ts';
+import { CalendarFeedEntity } from './entities/calendar-feed.ts';
 import { HoursEntity, PlannedSessionEntity } from './entities/calendar.ts';
 import { CollarEntity } from './entities/collar.ts';
 import { DogEntity } from './entities/dog.ts';
@@ -46,6 +47,7 @@ export function makeDataSource(url: string): DataSource {
       CollarEntity,
       TapingEntity,
       WeighingEntity,
+      CalendarFeedEntity,
       InspectionEntity,
       PlanEntity,
       FitCheckEntity,

@@ -10,8 +10,7 @@ export const contentPolicy = helmet({
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
-      // The solver of the class kit-up is WebAssembly; scripts themselves come from here alone.
-      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+      scriptSrc: ["'self'"],
       styleSrc: ["'self'"],
       // Vue sets positions of drawn things as style attributes; style sheets themselves come from here alone.
       styleSrcAttr: ["'unsafe-inline'"],
@@ -28,6 +27,10 @@ export const contentPolicy = helmet({
   strictTransportSecurity: false,
   referrerPolicy: { policy: 'same-origin' },
 });
+
+/** The one worker whose solver is WebAssembly may compile it; no page may. A worker goes by the policy it was sent with. */
+export const SOLVER_POLICY = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'";
+export const isSolver = (file: string): boolean => /\/kit-up\.worker-[\w-]+\.js$/.test(file);
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -78,6 +81,8 @@ export const limitCalculations = (perMinute: number): RequestHandler => limit(MI
 
 /** Lines of events that one address may send in a minute. */
 export const limitEvents: RequestHandler = limit(MINUTE_MS, 600);
+/** Looks of one address at calendars elsewhere in a minute. */
+export const limitFeeds: RequestHandler = limit(MINUTE_MS, 120);
 /** Photos that one address may send in a minute: each is made anew, which takes its time. */
 export const limitPhotos: RequestHandler = limit(MINUTE_MS, 60);
 

@@ -70,7 +70,11 @@ function operationOf(endpoint: Endpoint): object {
         ? {
             '200': {
               description: 'Done.',
-              content: { [endpoint.gives === 'image' ? 'image/jpeg' : 'application/json']: { schema: schemaOf(endpoint.answer, 'output') } },
+              content: {
+                [endpoint.gives === 'image' ? 'image/jpeg' : endpoint.gives === 'calendar' ? 'text/calendar' : 'application/json']: {
+                  schema: schemaOf(endpoint.answer, 'output'),
+                },
+              },
             },
           }
         : { '204': { description: 'Done.' } }),

@@ -53,14 +53,15 @@ import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
 import { programmesPage } from '../services/programmes-page.ts';
-import { putAppended, putVersioned, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
+import { putAppended, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
 import { liftKind, screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { weighingKind } from '../services/weighings.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readJson, readLargeJson, versionOf } from './read-request.ts';
+import { idOf, parseBody, readJson, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
+import { versionedRoutes } from './versioned-routes.ts';
 
 /** Everything that a kennel keeps. */
 export function recordRoutes(dataSource: DataSource): Router {
@@ -105,19 +106,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     path: string,
     schema: z.ZodType<Facts>,
     kind: VersionedKind<Row, Facts, Answer>,
-  ) => {
-    routes.get(`/${path}/:id`, async (request, response) => {
-      const answer = kind.toAnswer(await scopeOf(request, dataSource).get(kind.entity, idOf(request)));
-      response.set('ETag', `"${answer.version}"`).json(answer);
-    });
-    routes.put(`/${path}/:id`, ...readJson, async (request, response) => {
-      const put = await putVersioned(scopeOf(request, dataSource), kind, idOf(request), parseBody(schema, request), versionOf(request));
-      response
-        .status(put.created ? 201 : 200)
-        .set('ETag', `"${put.record.version}"`)
-        .json(put.record);
-    });
-  };
+  ) => versionedRoutes(routes, dataSource, path, schema, kind);
   const appended = <Row extends { id: string; kennelId: string }, New extends object, Answer>(
     path: string,
     schema: z.ZodType<New>,

@@ -9,6 +9,7 @@ import {
   todayItems,
   upkeepPieces,
   wornToday,
+  type Kennel,
   type TodayFacts,
   type TodayPage,
 } from '@banter/contract';
@@ -72,21 +73,10 @@ async function levelsUp(scope: KennelScope, cards: Cards, now: Date): Promise<To
   return found.flat();
 }
 
-/** Everything that Today shows of a kennel at an instant. */
-export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPage> {
-  const kennel = kennelAnswer(await kennelOf(scope));
+/** What growth will do to what dogs wear now. */
+export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel, now: Date): Promise<{ growing: Set<string>; growth: TodayFacts['growth'] }> {
   const today = dayOf(now.getTime(), kennel.timeZone);
-  const rules = houseRules(kennel.rules);
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
-  const [all, wearing, field, calendar, upkeep, places] = await Promise.all([
-    dogsPage(scope),
-    wearingPage(scope, now),
-    fieldPage(scope, now),
-    calendarPage(scope, { from: today, days: 1 }),
-    upkeepPage(scope, now),
-    scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
-  ]);
-  const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
   const growing = stillGrowing(cards, today);
   const growth = await Promise.all(
     cards
@@ -104,6 +94,25 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
         };
       }),
   );
+  return { growing, growth };
+}
+
+/** Everything that Today shows of a kennel at an instant. */
+export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPage> {
+  const kennel = kennelAnswer(await kennelOf(scope));
+  const today = dayOf(now.getTime(), kennel.timeZone);
+  const rules = houseRules(kennel.rules);
+  const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
+  const [all, wearing, field, calendar, upkeep, places] = await Promise.all([
+    dogsPage(scope),
+    wearingPage(scope, now),
+    fieldPage(scope, now),
+    calendarPage(scope, { from: today, days: 1 }),
+    upkeepPage(scope, now),
+    scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
+  ]);
+  const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
+  const { growing, growth } = await growthOf(scope, cards, kennel, now);
   const start = dayStartOf(today, kennel.timeZone);
   const here = new Set(cards.map(({ dog }) => dog.id));
   const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: start + one.from * MINUTE_MS }));

@@ -12,6 +12,7 @@ const PAGES = {
   screening: { title: 'Screening', page: defineAsyncComponent(() => import('./house/HouseScreening.vue')) },
   charts: { title: 'Size charts', page: defineAsyncComponent(() => import('./house/SizeCharts.vue')) },
   devices: { title: 'Devices', page: defineAsyncComponent(() => import('./house/HouseDevices.vue')) },
+  calendars: { title: 'Calendars', page: defineAsyncComponent(() => import('./house/HouseCalendars.vue')) },
   people: { title: 'People', page: defineAsyncComponent(() => import('./house/HousePeople.vue')) },
 } as const;
 type PageName = keyof typeof PAGES;

@@ -1,7 +1,7 @@
 import { happened, record, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
-/** What keeps the rest alive day after day: weighings, and inspections of gear. */
+/** What keeps the rest alive day after day: weighings, inspections of gear, and calendars elsewhere. */
 export const upkeepMigrations = [
   makesTable(
     'Weighings1764000000034',
@@ -34,6 +34,18 @@ export const upkeepMigrations = [
      CHECK ((collarId IS NULL) <> (gearId IS NULL)),
      ${refers('collarId', 'collars')},
      ${refers('gearId', 'gear')},
+     ${refers('personId', 'people')}`,
+  ),
+  makesTable(
+    'CalendarFeeds1764000000036',
+    'calendar_feeds',
+    `${record},
+     version int NOT NULL CHECK (version > 0),
+     name varchar(60) NOT NULL,
+     keyHash char(64) CHARACTER SET ascii NOT NULL UNIQUE,
+     personId uuid NULL,
+     revokedAt datetime(3) NULL,
+     lastSeenAt datetime(3) NULL,
      ${refers('personId', 'people')}`,
   ),
 ];

@@ -187,6 +187,7 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
       <button type="button" class="press press-plain" @click="open = open === 'add' ? null : 'add'">One more</button>
       <button type="button" class="press press-plain" @click="open = open === 'hours' ? null : 'hours'">Hours</button>
       <RouterLink to="/programme/own" class="press press-quiet">Own programmes</RouterLink>
+      <RouterLink to="/house?show=calendars" class="press press-quiet">Elsewhere</RouterLink>
       <RouterLink to="/programme/drill" class="press press-quiet">Handling drill</RouterLink>
       <span class="grow"></span>
       <label class="flex items-center gap-2">

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { dayWords, momentWords } from '../../parts/age.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
+import { makePrivateKey } from '../../parts/private-key.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
@@ -20,13 +21,9 @@ const copied = ref(false);
 const here = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt === null));
 const gone = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt !== null));
 
-const KEY_BYTES = 32;
-const hex = (bytes: Uint8Array) => [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 async function make() {
   if (name.value.trim() === '') return;
-  // Made here and never sent: Banter keeps only its hash.
-  const fresh = hex(crypto.getRandomValues(new Uint8Array(KEY_BYTES)));
-  const keyHash = hex(new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(fresh))));
+  const { key: fresh, keyHash } = await makePrivateKey();
   const facts: BridgeFacts = { name: name.value.trim(), keyHash, revokedAt: null };
   if (!(await keeping.keep(`/api/bridges/${uuidv7()}`, Bridge, facts))) return;
   key.value = fresh;

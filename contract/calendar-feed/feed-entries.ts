@@ -1,0 +1,97 @@
+import type { UpkeepPiece } from '../upkeep/pieces.ts';
+import type { TodayFacts } from '../today/today-items.ts';
+import type { PlannedSession } from '../records/calendar.ts';
+
+const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
+/** What is done in a moment stands so long in a calendar. */
+const MOMENT_MS = 15 * MINUTE_MS;
+
+/** One entry of a calendar elsewhere. `uid` stays the same however often it is read; times ms; `day` is for all of a day. */
+export type FeedEntry =
+  | { uid: string; sequence: number; summary: string; description: string; begins: number; ends: number }
+  | { uid: string; sequence: number; summary: string; description: string; day: string };
+
+export type FeedFacts = Pick<TodayFacts, 'field' | 'growth' | 'rules' | 'places'> & {
+  /** Planned sessions with their first instant (ms). */
+  planned: readonly (PlannedSession & { at: number })[];
+  stageNames: TodayFacts['stageNames'];
+  dogNames: ReadonlyMap<string, string>;
+  people: TodayFacts['people'];
+  pieces: readonly UpkeepPiece[];
+  /** The day of an instant in the kennel’s zone. */
+  dayOf: (at: number) => string;
+  now: number;
+  /** Whose sessions; null: everybody’s. */
+  personId: string | null;
+};
+
+const allDay = (uid: string, at: string, summary: string, description: string): FeedEntry => ({ uid, sequence: 0, summary, description, day: at });
+
+/**
+ * What a kennel’s calendar tells elsewhere: sessions, places to be moved, looks at the skin and at gear, what growth will need and
+ * looks at the law that run out. Each has an id that stays the same while the thing is the same. RFC 5545 asks for that (§3.8.4.7).
+ */
+export function feedEntries(facts: FeedFacts): FeedEntry[] {
+  const { planned, stageNames, dogNames, people, field, growth, pieces, places, rules, dayOf, now, personId } = facts;
+  const name = (id: string) => people.find((one) => one.id === id)?.name ?? '';
+  const sessions = planned
+    .filter((one) => personId === null || one.personId === personId)
+    .map((one): FeedEntry => {
+      const what = stageNames[one.id] ?? one.note;
+      return {
+        uid: `session-${one.id}`,
+        // A calendar takes a change only when its number has gone up.
+        sequence: one.version - 1,
+        summary: `${dogNames.get(one.dogId) ?? ''}${what ? `: ${what}` : ''}`,
+        description: `With ${name(one.personId)}.${one.aroundMinutes > 0 ? ` Collar on ${one.aroundMinutes} minutes before and after.` : ''}${one.note ? ` ${one.note}` : ''}`,
+        begins: one.at,
+        ends: one.at + one.minutes * MINUTE_MS,
+      };
+    });
+  const moves = field.flatMap((dog) =>
+    dog.devices.flatMap(({ worn, collarId, name: collar }): FeedEntry[] => {
+      if (!worn || worn.clock === null) return [];
+      const due = Date.parse(worn.placeSince) + dog.moveByHours * 60 * MINUTE_MS;
+      return [{ uid: `move-${collarId}-${Date.parse(worn.placeSince)}`, sequence: 0, summary: `Move «${collar}» on ${dog.name}`, description: `A place is moved after ${dog.moveByHours} h.`, begins: due, ends: due + MOMENT_MS }]; // prettier-ignore
+    }),
+  );
+  const skin = field.flatMap((dog) =>
+    dog.devices.flatMap(({ skin: flag }): FeedEntry[] => {
+      if (!flag?.until) return [];
+      const due = Date.parse(flag.until);
+      return [{ uid: `skin-${dog.id}-${flag.clock}-${due}`, sequence: 0, summary: `Look at ${dog.name}’s skin at ${flag.clock} o’clock again`, description: 'Its rest is over then.', begins: due, ends: due + MOMENT_MS }]; // prettier-ignore
+    }),
+  );
+  const checks = pieces
+    .filter(({ scrapped }) => !scrapped)
+    .map(({ id, name: piece, due }) =>
+      allDay(`inspect-${id}-${due.why === 'never' ? 'first' : dayOf(due.at)}`, dayOf(Math.max(due.at, now)), `Look at «${piece}»`, 'Looked at whole.'),
+    );
+  const grown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
+    outgrows.flatMap(({ planId, collarName, change, outgrown }): FeedEntry[] => {
+      const next = change ?? outgrown;
+      if (!next || next.when.likely === null) return [];
+      const at = Date.parse(bornOn) + next.when.likely * DAY_MS;
+      return [
+        allDay(
+          `grows-${dogId}-${planId}`,
+          dayOf(Math.max(at, now)),
+          `${dogName} outgrows «${collarName}»`,
+          change ? `Then ${change.says}.` : `Then ${outgrown!.wanted}.`,
+        ),
+      ];
+    }),
+  );
+  const law = places
+    .filter(({ retiredAt, checkedOn }) => retiredAt === null && checkedOn !== null)
+    .map(({ id, name: place, checkedOn }) =>
+      allDay(
+        `law-${id}-${checkedOn}`,
+        new Date(Date.parse(checkedOn!) + rules.lawCheckDays * DAY_MS).toISOString().slice(0, 10),
+        `Ask what the law says at ${place}`,
+        `Last looked on ${checkedOn}.`,
+      ),
+    );
+  return [...sessions, ...moves, ...skin, ...checks, ...grown, ...law];
+}
