@@ -17,6 +17,9 @@ import {
   RIG_TEMPLATES,
   rigProposals,
   rigRoutes,
+  collarLoad,
+  fitGrowth,
+  growthReasons,
   wearMarks,
   wearsOf,
   type WearEvent,
@@ -117,6 +120,14 @@ const told: WearEvent[] = Array.from({ length: 240 }, (_none, n) => {
 }).flat();
 const context = { now: NOW + 12 * HOUR_MS, nights: [], skin, girthMm: 398, footprintMm: 62, rules, schools: houseSchools() };
 
+/** A pup weighed every week for five months, and twice a week for as long. */
+const weighed = (count: number, every: number) =>
+  Array.from({ length: count }, (_none, n) => ({
+    ageDays: 56 + n * every,
+    weightKg: 30 * Math.exp(-Math.exp(-0.0145 * (56 + n * every - 100))) + Math.sin(n * 3) * 0.2,
+  }));
+const [weekly, often] = [weighed(20, 7), weighed(60, 3.5)];
+
 const reference = millisecondsOf(referenceLoop);
 const rows: [string, number, number][] = [
   ['tape, ten readings', millisecondsOf(() => taping({ site: 'high', readingsMm, weightKg: 29, neckBuild: 'average' }, rules)), 2],
@@ -137,6 +148,9 @@ const rows: [string, number, number][] = [
     }),
     16,
   ],
+  ['growth, 20 weighings', millisecondsOf(() => growthReasons(fitGrowth(weekly), weekly)), 2],
+  ['growth, 60 weighings', millisecondsOf(() => growthReasons(fitGrowth(often), often)), 2],
+  ['load of a slip', millisecondsOf(() => collarLoad({ kind: 'slip', leashForceN: 40, girthMm: 398, widthMm: 4, friction: 0.3 })), 2],
   ['unrolled neck', millisecondsOf(() => unrollNeck({ highMm: 398, midMm: 442, baseMm: 500 })), 2],
 ];
 console.log(`reference loop: ${reference.toFixed(3)} ms (1.00)`);

@@ -1,7 +1,7 @@
 import { CALCULATIONS } from './calc/calculations.ts';
 import { z } from './plain-words.ts';
 import { FitsAnswer, FitsRequest } from './calc/fits.ts';
-import { Doorstep, Me, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
+import { Doorstep, EndSessions, Me, MySessionsPage, NewPassword, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
 import { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
 import { CalendarChange, CalendarChanged, Hours, HoursFacts } from './records/calendar.ts';
@@ -83,6 +83,23 @@ export const ENDPOINTS: readonly Endpoint[] = [
     answer: Kennel,
   },
   { method: 'put', path: '/api/me', summary: 'Changes what somebody says of themselves: their finger.', signIn: true, request: PersonFacts, answer: Me },
+  { method: 'get', path: '/api/my-sessions', summary: 'Where somebody is signed in.', signIn: true, answer: MySessionsPage },
+  {
+    method: 'post',
+    path: '/api/my-sessions',
+    summary: 'Ends one sign-in of somebody’s own, or all but this one.',
+    signIn: true,
+    request: EndSessions,
+    answer: MySessionsPage,
+  },
+  {
+    method: 'post',
+    path: '/api/my-password',
+    summary: 'Changes a password; all other sign-ins end.',
+    signIn: true,
+    request: NewPassword,
+    answer: MySessionsPage,
+  },
   { method: 'get', path: '/api/people', summary: 'The people of the kennel, and how well their tapes agree.', signIn: true, answer: PeoplePage },
   {
     method: 'get',

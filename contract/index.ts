@@ -32,7 +32,19 @@ export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, ty
 export { ProngNumbers } from './collars/prong-numbers.ts';
 
 export { Instant, RecordId, SettingId } from './records/common.ts';
-export { Doorstep, Me, MeasuredFinger, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
+export {
+  Doorstep,
+  Me,
+  MeasuredFinger,
+  PeoplePage,
+  PersonFacts,
+  SignIn,
+  SignUp,
+  EndSessions,
+  MySession,
+  MySessionsPage,
+  NewPassword,
+} from './records/account.ts';
 export { FIRST_SETTINGS, USUAL_HEAD_COLLAR_CHART } from './records/first-settings.ts';
 export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
 export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
@@ -45,7 +57,8 @@ export { GEAR_GROUPS, Inspection, inspectionFaults, inspectionGroupOf, NewInspec
 export { UpkeepPage } from './records/upkeep-page.ts';
 export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
 export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
-export { todayItems, wornToday, type TodayFacts } from './today/today-items.ts';
+export type { TodayFacts } from './today/today-facts.ts';
+export { todayItems, wornToday } from './today/today-items.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
 export { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';

@@ -152,3 +152,23 @@ test('a calendar elsewhere gets a private address once, and it is taken back', a
   await expect(page.getByText('Taken back (1)')).toBeVisible();
   expect((await page.request.get(address)).status()).toBe(404);
 });
+
+test('my account: a phone that was left signed in is signed out from the desk, and the password is changed', async ({ page, browser }) => {
+  const { email, password } = await newKennel(page);
+  const elsewhere = await browser.newContext({ userAgent: 'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X)' });
+  const phone = await elsewhere.newPage();
+  const base = new URL((await page.request.get('/api/health')).url()).origin;
+  expect((await phone.request.post(`${base}/api/sign-in`, { data: { email, password } })).ok()).toBe(true);
+  await page.goto('/me');
+  await expect(page.getByRole('region', { name: 'Where you are signed in' }).getByRole('listitem')).toHaveCount(2);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^End it/ }).click();
+  await expect(page.getByText('That sign-in is over.')).toBeVisible();
+  expect((await phone.request.get(`${base}/api/dogs`)).status()).toBe(401);
+  await page.getByLabel('The one that holds now').fill(password);
+  await page.getByLabel('The new one').fill('bracken and broom');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText(/^The new password holds\./)).toBeVisible();
+  expect((await phone.request.post(`${base}/api/sign-in`, { data: { email, password: 'bracken and broom' } })).ok()).toBe(true);
+  await elsewhere.close();
+});

@@ -29,6 +29,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/today',
     '/upkeep',
     '/class',
+    '/me',
     '/programme',
     '/programme/own',
     '/programme/drill',

@@ -54,6 +54,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     response.json({ ok: true });
   });
   const bus = new KennelBus();
+  const sessions = new SessionStore(dataSource);
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => {
     response.json(document);
@@ -67,7 +68,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     session({
       name: COOKIE_NAME,
       secret: options.sessionSecret,
-      store: new SessionStore(dataSource),
+      store: sessions,
       resave: false,
       saveUninitialized: false,
       rolling: false,
@@ -82,6 +83,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       signInsPerQuarterHour: limits.signInsPerQuarterHour ?? 10,
       signUpsPerHour: limits.signUpsPerHour ?? 30,
       cookieName: COOKIE_NAME,
+      sessions,
     }),
     eventRoutes(dataSource),
     fieldRoutes(dataSource),

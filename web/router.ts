@@ -50,6 +50,7 @@ export const router = createRouter({
     { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },
     { path: '/class', name: 'class', component: () => import('./views/KitUpView.vue'), meta: { title: 'Kit up a class' } },
     { path: '/upkeep', name: 'upkeep', component: () => import('./views/UpkeepView.vue'), meta: { title: 'Upkeep' } },
+    { path: '/me', name: 'me', component: () => import('./views/MyAccountView.vue'), meta: { title: 'My account' } },
     { path: '/house', name: 'house', component: () => import('./views/HouseView.vue'), meta: { title: 'House rules' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue'), meta: { title: 'Not here', open: true } },
   ],

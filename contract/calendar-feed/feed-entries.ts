@@ -1,5 +1,5 @@
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
-import type { TodayFacts } from '../today/today-items.ts';
+import type { TodayFacts } from '../today/today-facts.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 
 const MINUTE_MS = 60_000;

@@ -1,5 +1,5 @@
 import { z } from '../plain-words.ts';
-import { namedLine, RecordId } from './common.ts';
+import { Instant, namedLine, RecordId } from './common.ts';
 import { Kennel } from './kennel.ts';
 
 export const Email = z
@@ -20,6 +20,18 @@ export type SignUp = z.infer<typeof SignUp>;
 
 export const SignIn = z.strictObject({ email: Email, password: z.string().min(1).max(200) });
 export type SignIn = z.infer<typeof SignIn>;
+
+/** A new password, with the old one; all other sign-ins of the person end with it. */
+export const NewPassword = z.strictObject({ old: z.string().min(1).max(200), password: z.string().min(10, 'Use at least 10 characters.').max(200) });
+export type NewPassword = z.infer<typeof NewPassword>;
+
+/** A sign-in of somebody: since when, from which kind of device, and whether it is the one that asks. `id` is no key to it. */
+export const MySession = z.object({ id: z.string(), enteredAt: Instant.nullable(), usedAt: Instant, device: z.string(), here: z.boolean() });
+export const MySessionsPage = z.object({ sessions: z.array(MySession), email: z.string(), hasPassword: z.boolean() });
+export type MySessionsPage = z.infer<typeof MySessionsPage>;
+/** Which sign-ins end: one of the list, or all but this one. */
+export const EndSessions = z.strictObject({ id: z.string().max(64).nullable() });
+export type EndSessions = z.infer<typeof EndSessions>;
 
 /** Somebody's own finger, measured once; mm. */
 export const MeasuredFinger = z

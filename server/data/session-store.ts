@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto';
 import session, { type SessionData } from 'express-session';
-import { LessThan, type DataSource } from 'typeorm';
-import { SessionEntity } from './entities/session.ts';
+import { In, LessThan, MoreThan, type DataSource } from 'typeorm';
+import { SessionEntity, type SessionRow } from './entities/session.ts';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 /** A sign-in lasts this long after its last use. */
 export const SESSION_MS = 30 * DAY_MS;
 
-const hashOf = (id: string) => createHash('sha256').update(id).digest('hex');
+/** By which a session is known in the table. */
+export const hashOf = (id: string) => createHash('sha256').update(id).digest('hex');
 
 /** Sessions kept in the database, so that they survive a restart and can be taken away. */
 export class SessionStore extends session.Store {
@@ -41,6 +42,16 @@ export class SessionStore extends session.Store {
     this.rows.delete({ idHash: hashOf(id) }).then(() => done(), done);
   }
 
+  /** The sign-ins of a person, the latest used first. `idHash` names a row and signs nobody in. */
+  async ofPerson(personId: string): Promise<SessionRow[]> {
+    return await this.rows.find({ where: { personId, expiresAt: MoreThan(new Date()) }, order: { expiresAt: 'DESC', idHash: 'ASC' } });
+  }
+
+  /** Ends sign-ins of a person by their hashes. */
+  async end(personId: string, idHashes: readonly string[]): Promise<void> {
+    if (idHashes.length > 0) await this.rows.delete({ personId, idHash: In([...idHashes]) });
+  }
+
   /** Removes sessions that have run out. */
   async sweep(): Promise<void> {
     await this.rows.delete({ expiresAt: LessThan(new Date()) });
@@ -51,5 +62,8 @@ declare module 'express-session' {
   interface SessionData {
     personId: string;
     kennelId: string;
+    /** When and from what kind of device somebody signed in. */
+    enteredAt: string;
+    device: string;
   }
 }

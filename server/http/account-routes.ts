@@ -1,8 +1,10 @@
-import { KennelSettings, PersonFacts, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
+import { EndSessions, KennelSettings, NewPassword, PersonFacts, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
 import { Router, type Request } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
+import type { SessionStore } from '../data/session-store.ts';
 import { Failure } from '../services/failure.ts';
+import { deviceOf, endSessions, mySessionsPage } from '../services/my-sessions.ts';
 import { changeKennel, kennelAnswer, kennelOf } from '../services/kennels.ts';
 import { peoplePage } from '../services/people.ts';
 import { limitSignIns, limitSignUps, signedIn } from './guards.ts';
@@ -14,11 +16,13 @@ async function enter(request: Request, me: Me): Promise<Me> {
   await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
   request.session.personId = me.person.id;
   request.session.kennelId = me.kennel.id;
+  request.session.enteredAt = new Date().toISOString();
+  request.session.device = deviceOf(request.get('user-agent'));
   await new Promise<void>((resolve, reject) => request.session.save((error) => (error ? reject(error) : resolve())));
   return me;
 }
 
-export type AccountOptions = { demo: boolean; signInsPerQuarterHour: number; signUpsPerHour: number; cookieName: string };
+export type AccountOptions = { demo: boolean; signInsPerQuarterHour: number; signUpsPerHour: number; cookieName: string; sessions: SessionStore };
 
 /** The way in and out, and the kennel's own settings. */
 export function accountRoutes(dataSource: DataSource, options: AccountOptions): Router {
@@ -50,6 +54,20 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
 
   routes.put('/me', signedIn, ...readJson, async (request, response) => {
     response.json(await accounts.change(request.session.personId!, parseBody(PersonFacts, request)));
+  });
+  const mine = (request: Request) => mySessionsPage(dataSource, options.sessions, request.session.personId!, request.sessionID);
+  routes.get('/my-sessions', signedIn, async (request, response) => {
+    response.json(await mine(request));
+  });
+  routes.post('/my-sessions', signedIn, ...readJson, async (request, response) => {
+    await endSessions(options.sessions, request.session.personId!, request.sessionID, parseBody(EndSessions, request).id);
+    response.json(await mine(request));
+  });
+  routes.post('/my-password', signedIn, ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
+    await accounts.changePassword(request.session.personId!, parseBody(NewPassword, request));
+    // Whoever knew the old one is out everywhere else.
+    await endSessions(options.sessions, request.session.personId!, request.sessionID, null);
+    response.json(await mine(request));
   });
   routes.get('/people', signedIn, async (request, response) => {
     response.json(await peoplePage(scopeOf(request, dataSource)));

@@ -1,4 +1,5 @@
 import supertest from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { SessionEntity } from '../data/entities/session.ts';
 import { PersonEntity } from '../data/entities/person.ts';
@@ -186,5 +187,52 @@ describe('the demo kennel', () => {
     const sorrel = (await agent.get(`/api/dogs/${(named('Sorrel').dog as unknown as { id: string }).id}/page`)).body;
     expect(sorrel.tapings.filter((one: { site: string }) => one.site === 'high').length).toBeGreaterThanOrEqual(6);
     await one.close();
+  });
+});
+
+describe('my account', () => {
+  const password = 'a long password';
+  const mine = async (who: TestAgent) =>
+    (await who.get('/api/my-sessions')).body as { sessions: { id: string; here: boolean; device: string }[]; email: string };
+  async function twice() {
+    const one = await newKennel(banter.app);
+    const { email } = await mine(one);
+    const other = supertest.agent(banter.app);
+    expect((await other.post('/api/sign-in').set('User-Agent', 'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0)').send({ email, password })).status).toBe(200);
+    return { one, other, email };
+  }
+
+  it('says where somebody is signed in, and ends one from another at once', async () => {
+    const { one, other } = await twice();
+    const { sessions } = await mine(one);
+    expect(sessions.map(({ here }) => here).sort()).toEqual([false, true]);
+    const phone = sessions.find(({ here }) => !here)!;
+    expect(phone.device).toBe('a phone');
+    const left = await one.post('/api/my-sessions').send({ id: phone.id });
+    expect(left.body.sessions).toHaveLength(1);
+    expect((await other.get('/api/dogs')).status).toBe(401);
+    expect((await one.get('/api/dogs')).status).toBe(200);
+  });
+
+  it('a new password wants the old one, and ends every other sign-in', async () => {
+    const { one, other, email } = await twice();
+    const wrong = await one.post('/api/my-password').send({ old: 'not the password', password: 'another long one' });
+    expect([wrong.status, wrong.body.errors[0].path]).toEqual([422, 'old']);
+    expect((await one.post('/api/my-password').send({ old: password, password: 'short' })).body.errors[0].path).toBe('password');
+    expect((await other.get('/api/dogs')).status).toBe(200);
+    expect((await one.post('/api/my-password').send({ old: password, password: 'another long one' })).status).toBe(200);
+    expect((await other.get('/api/dogs')).status).toBe(401);
+    expect((await one.get('/api/dogs')).status).toBe(200);
+    expect((await supertest(banter.app).post('/api/sign-in').send({ email, password })).status).toBe(401);
+    expect((await supertest(banter.app).post('/api/sign-in').send({ email, password: 'another long one' })).status).toBe(200);
+  });
+
+  it('nobody ends another’s, and whoever is signed in nowhere sees nothing', async () => {
+    const { one } = await twice();
+    const stranger = await newKennel(banter.app);
+    const { id } = (await mine(one)).sessions[0]!;
+    await stranger.post('/api/my-sessions').send({ id });
+    expect((await mine(one)).sessions).toHaveLength(2);
+    expect((await supertest(banter.app).get('/api/my-sessions')).status).toBe(401);
   });
 });

@@ -1,5 +1,5 @@
 import type { TodayPage } from '@banter/contract';
-import { Router, type RequestHandler, type Response } from 'express';
+import { Router, type Request, type RequestHandler, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
@@ -53,6 +53,11 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       if (looking) return gather();
       looking = true;
       try {
+        // Whoever was signed out elsewhere hears no more.
+        if (!(await stillSignedIn(request))) {
+          response.end();
+          return;
+        }
         page = await todayPage(scope, new Date());
         const now = comparable(page);
         if (now === sent) response.write(': still\n\n');
@@ -84,3 +89,8 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
 function tell(response: Response, page: TodayPage): void {
   response.write(`event: today\ndata: ${JSON.stringify(page)}\n\n`);
 }
+
+const stillSignedIn = (request: Request): Promise<boolean> =>
+  new Promise((resolve, reject) =>
+    request.sessionStore.get(request.sessionID, (error: unknown, data) => (error ? reject(error as Error) : resolve(data?.personId !== undefined))),
+  );

@@ -2,6 +2,7 @@ import { TodayPage } from '@banter/contract';
 import { request as httpRequest, type ClientRequest } from 'node:http';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -79,6 +80,18 @@ describe('today', () => {
     await agent.put('/api/me').send({ fingerThicknessMm: 15, fingerWidthMm: 18 });
     await newDog(agent, { name: 'Sedge' });
     expect((await one.next()).items.map(({ code }) => code)).toEqual(['fit', 'upkeep']);
+  });
+
+  it('whose sign-in was ended elsewhere hears no more', async () => {
+    const mine = listen();
+    await mine.next();
+    const ended = new Promise<void>((resolve) => open[0]!.on('close', resolve));
+    const { email } = (await agent.get('/api/doorstep')).body.me.person as { email: string };
+    const desk = supertest.agent(banter.app);
+    await desk.post('/api/sign-in').send({ email, password: 'a long password' });
+    expect((await desk.post('/api/my-sessions').send({ id: null })).status).toBe(200);
+    await ended;
+    expect((await agent.get('/api/today')).status).toBe(401);
   });
 
   it('whoever signs out or in breaks no stream', async () => {

@@ -1,4 +1,4 @@
-import { FIRST_SETTINGS, type Me, type PersonFacts, type SignIn, type SignUp } from '@banter/contract';
+import { FIRST_SETTINGS, type Me, type NewPassword, type PersonFacts, type SignIn, type SignUp } from '@banter/contract';
 import { hash, verify } from '@node-rs/argon2';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
@@ -97,6 +97,15 @@ export class Accounts {
       .getRepository(PersonEntity)
       .update({ id: personId }, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
     return (await this.me(personId))!;
+  }
+
+  /** Changes a password; the old one must be right. Whoever has none, as in the demo, gets none. */
+  async changePassword(personId: string, { old, password }: NewPassword): Promise<void> {
+    const people = this.dataSource.getRepository(PersonEntity);
+    const person = await people.findOneByOrFail({ id: personId });
+    if (!person.passwordHash) throw badField('old', 'Nobody signs in with a password here.');
+    if (!(await verify(person.passwordHash, old))) throw badField('old', 'This is not the password that holds now.');
+    await people.update({ id: personId }, { passwordHash: await hash(password, ARGON2) });
   }
 
   /** Who a person is, or null when they are gone. */

@@ -107,6 +107,11 @@ useScreenKeys('Everywhere', [
               </button>
             </MenuItem>
             <MenuItem v-if="session.me" v-slot="{ active }">
+              <RouterLink to="/me" class="flex min-h-11 w-full items-center rounded px-3 pl-10 text-left no-underline" :class="active && 'bg-ground'"
+                >My account</RouterLink
+              >
+            </MenuItem>
+            <MenuItem v-if="session.me" v-slot="{ active }">
               <button type="button" class="flex min-h-11 w-full items-center rounded px-3 pl-10 text-left" :class="active && 'bg-ground'" @click="leave">
                 Sign out
               </button>

@@ -1,0 +1,73 @@
+import { clockWords, GROWING_LOOK_DAYS } from '@banter/core';
+import { momentOn } from '../neck/kennel-days.ts';
+import { nextStep } from '../records/next-step.ts';
+import { DAY_MS, HOUR_MS, type TodayFacts, type TodayFound } from './today-facts.ts';
+
+/** Skin whose rest is over within so long is looked at today. From memory. */
+const SKIN_AHEAD_MS = 12 * HOUR_MS;
+
+const STEPS = { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' } as const;
+
+/** What each dog's fits ask for next, and looks at what a growing dog wears. */
+export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFacts): TodayFound[] {
+  return cards.flatMap((card): TodayFound[] => {
+    const { dog, fits: worn } = card;
+    const step = nextStep(card, { kennel, today }, speak);
+    const own = { dogId: dog.id, dogName: dog.name };
+    const collarName = worn.find(({ plan }) => plan.kind === step.kind)?.plan.inputs.collar.name;
+    const path = { screen: 'screen', tape: 'tape', bench: 'bench', check: 'check', edit: 'edit' } as const;
+    if (step.tone !== 'good' && step.goTo) {
+      const to = `/dogs/${dog.id}/${path[step.goTo]}${step.goTo === 'check' && step.kind ? `?kind=${step.kind}` : step.goTo === 'bench' && step.kind ? `/${step.kind}` : ''}`;
+      return [
+        {
+          ...own,
+          code: 'fit',
+          tone: step.tone,
+          title: `${dog.name}${collarName ? `, «${collarName}»` : ''}: ${step.sentence}`,
+          why: worn.length > 0 ? 'By its latest measures and checks.' : 'It wears nothing decided yet.',
+          to,
+          does: STEPS[step.goTo],
+          key: 'fit',
+        },
+      ];
+    }
+    if (!growing.has(dog.id)) return [];
+    return worn.flatMap(({ plan, check }): TodayFound[] => {
+      const links = plan.kind === 'prong';
+      if (plan.kind === 'remote' || plan.kind === 'fence') return [];
+      const every = (links ? GROWING_LOOK_DAYS.links : GROWING_LOOK_DAYS.buckle) * DAY_MS;
+      const last = Date.parse(check?.at ?? plan.at);
+      if (now - last < every) return [];
+      return [
+        {
+          ...own,
+          code: 'growing-look',
+          tone: 'open',
+          title: `${dog.name} grows: look at «${plan.inputs.collar.name}».`,
+          why: `${links ? 'Links every week' : 'A buckle every day'}; last looked at ${momentOn(last, now, kennel.timeZone)}.`,
+          to: `/dogs/${dog.id}/check?kind=${plan.kind}`,
+          does: 'Check',
+          at: last + every,
+          key: `grows ${plan.kind}`,
+        },
+      ];
+    });
+  });
+}
+
+/** Skin under devices, and their batteries. */
+export function devicesDue({ field, rules, now, kennel }: TodayFacts): TodayFound[] {
+  return field.flatMap((dog) =>
+    dog.devices.flatMap(({ collarId, name, battery, skin }): TodayFound[] => {
+      const own = { dogId: dog.id, dogName: dog.name };
+      const found: TodayFound[] = [];
+      if (skin && skin.grade >= 2)
+        found.push({ ...own, code: 'skin-off', tone: 'stop', title: `${dog.name}: nothing on the neck.`, why: `The skin at ${clockWords(skin.clock)} is red or broken: a vet is asked, and it stays off until a later look says clear or pink.`, to: `/dogs/${dog.id}/neck/skin`, does: 'Look again', key: 'skin off' }); // prettier-ignore
+      else if (skin?.until && Date.parse(skin.until) - now < SKIN_AHEAD_MS)
+        found.push({ ...own, code: 'skin-again', tone: 'open', title: `Look at ${dog.name}’s skin at ${clockWords(skin.clock)} again.`, why: `It was pink; its rest is over ${momentOn(Date.parse(skin.until), now, kennel.timeZone)}.`, to: `/dogs/${dog.id}/neck/skin`, does: 'Look', at: Date.parse(skin.until), key: `skin ${skin.clock}` }); // prettier-ignore
+      if (battery && battery.percent <= rules.chargePercent)
+        found.push({ ...own, code: 'charge', tone: 'open', title: `Charge «${name}».`, why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`, to: `/dogs/${dog.id}/neck/wear`, does: 'See it', key: `${collarId} charge` }); // prettier-ignore
+      return found;
+    }),
+  );
+}

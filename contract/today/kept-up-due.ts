@@ -1,0 +1,82 @@
+import { countOf, NEEDED_REASON_WORDS, wordReason } from '@banter/core';
+import { capital, DAY_MS, nobody, type TodayFacts, type TodayFound } from './today-facts.ts';
+
+/** What growth will need within so long comes up today, days. From memory. */
+const GROWTH_AHEAD_DAYS = 14;
+
+const dogOf = ({ dogId, dogName }: { dogId: string; dogName: string }) => ({ dogId, dogName });
+
+/** What keeps: levels that rose, links that growth will need, gear, law and screenings. */
+export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak, now, today }: TodayFacts): TodayFound[] {
+  const up = levels.map((one): TodayFound => ({
+    ...dogOf(one),
+    code: 'level-up',
+    tone: 'mind',
+    title: `Check the contact: ${one.dogName} needs more in ${one.setting}.`,
+    why: wordReason(NEEDED_REASON_WORDS, one.reason, speak).text,
+    to: `/dogs/${one.dogId}/levels`,
+    does: 'See why',
+    key: `${one.device} ${one.setting}`,
+  }));
+  const outgrown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
+    outgrows.flatMap(({ planId, collarName, change, outgrown: end }): TodayFound[] => {
+      const next = change ?? end;
+      if (!next || next.when.likely === null) return [];
+      const at = Date.parse(bornOn) + next.when.likely * DAY_MS;
+      if (at - now > GROWTH_AHEAD_DAYS * DAY_MS) return [];
+      const days = Math.max(0, Math.round((at - now) / DAY_MS));
+      return [
+        {
+          dogId,
+          dogName,
+          code: 'outgrows',
+          tone: 'open',
+          title: `${dogName} outgrows «${collarName}» ${days === 0 ? 'now' : `in about ${countOf(days, 'day')}`}.`,
+          why: change ? `Then ${change.says}.` : `Then ${end!.wanted}.`,
+          to: `/dogs/${dogId}/growth`,
+          does: 'See when',
+          at,
+          key: planId,
+        },
+      ];
+    }),
+  );
+  const due = pieces.filter(({ scrapped, due: { why } }) => !scrapped && why !== null);
+  const upkeep: TodayFound[] =
+    due.length === 0
+      ? []
+      : [
+          {
+            ...nobody,
+            code: 'upkeep',
+            tone: due.some(({ due: { why }, worn: dogs }) => why === 'mend' && dogs.length > 0) ? 'mind' : 'open',
+            title:
+              due.length === 1
+                ? `${due[0]!.due.why === 'mend' ? 'Mend' : 'Look at'} «${due[0]!.name}».`
+                : `${capital(countOf(due.length, 'piece'))} of gear to look at.`,
+            why: due.slice(0, 3).map(({ name }) => `«${name}»`).join(', ') + (due.length > 3 ? ` and ${due.length - 3} more.` : '.'), // prettier-ignore
+            to: due.length === 1 ? `/upkeep?piece=${due[0]!.id}` : '/upkeep',
+            does: 'Look',
+            key: 'upkeep',
+          },
+        ];
+  const days = (from: string) => Math.round((Date.parse(today) - Date.parse(from)) / DAY_MS);
+  const law = places
+    .filter(({ retiredAt, checkedOn }) => retiredAt === null && (checkedOn === null || days(checkedOn) > rules.lawCheckDays))
+    .map(({ id, name, checkedOn }): TodayFound => ({
+      ...nobody,
+      code: 'law',
+      tone: 'open',
+      title: `Ask what the law says at ${name}.`,
+      why: checkedOn === null ? 'Nobody has looked yet.' : `Last looked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
+      to: '/house',
+      does: 'See it',
+      key: id,
+    }));
+  const screens = cards.flatMap(({ dog, screenings }): TodayFound[] => {
+    const last = screenings.at(-1);
+    if (!last || now - Date.parse(last.at) < rules.screenDays * DAY_MS) return [];
+    return [{ dogId: dog.id, dogName: dog.name, code: 'screen-again', tone: 'open', title: `Screen ${dog.name} again.`, why: `Last screened ${countOf(Math.floor((now - Date.parse(last.at)) / DAY_MS), 'day')} ago; it holds for ${rules.screenDays}.`, to: `/dogs/${dog.id}/screen`, does: 'Screen', key: 'screen' }]; // prettier-ignore
+  });
+  return [...up, ...outgrown, ...upkeep, ...law, ...screens];
+}

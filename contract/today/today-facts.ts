@@ -1,0 +1,41 @@
+import type { HouseRules, NeededReason, Speaker } from '@banter/core';
+import type { Outgrowth } from '../growth/outgrows.ts';
+import type { PlannedSession } from '../records/calendar.ts';
+import type { FieldDog } from '../records/field-page.ts';
+import type { NextStepToday } from '../records/next-step.ts';
+import type { DogCard, WearingNow } from '../records/pages.ts';
+import type { Place } from '../records/place.ts';
+import type { TodayItem } from '../records/today-page.ts';
+import type { UpkeepPiece } from '../upkeep/pieces.ts';
+
+export const MINUTE_MS = 60_000;
+export const HOUR_MS = 60 * MINUTE_MS;
+export const DAY_MS = 24 * HOUR_MS;
+
+/** What is known of a kennel at an instant (ms), for Today to be made of. */
+export type TodayFacts = NextStepToday & {
+  now: number;
+  rules: HouseRules;
+  speak: Speaker;
+  cards: readonly DogCard[];
+  wearing: readonly WearingNow[];
+  field: readonly FieldDog[];
+  /** Planned sessions of today with their first instant (ms), and those that were held. */
+  planned: readonly (PlannedSession & { at: number })[];
+  held: readonly { id: string; dogId: string; at: number }[];
+  people: readonly { id: string; name: string }[];
+  /** What each planned session is for, by its id. */
+  stageNames: Readonly<Record<string, string>>;
+  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason }[];
+  growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
+  growing: ReadonlySet<string>;
+  pieces: readonly UpkeepPiece[];
+  places: readonly Place[];
+};
+
+/** Something that is due, before it has its place in the list; `key` tells it from others of its code and dog. */
+export type TodayFound = Omit<TodayItem, 'id' | 'at'> & { key: string; at?: number | null };
+
+/** What is of no one dog. */
+export const nobody = { dogId: null, dogName: null };
+export const capital = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}`;

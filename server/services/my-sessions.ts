@@ -1,0 +1,38 @@
+import type { MySessionsPage } from '@banter/contract';
+import type { DataSource } from 'typeorm';
+import { PersonEntity } from '../data/entities/person.ts';
+import { hashOf, SESSION_MS, type SessionStore } from '../data/session-store.ts';
+
+/** So much of a row's hash names it on the screen. */
+const SHOWN = 16;
+
+/** What kind of device a browser says it runs on, in a word or two: never more of it is kept. */
+export function deviceOf(userAgent: string | undefined): string {
+  const said = userAgent ?? '';
+  const on = /iPhone|Android.*Mobile/.test(said) ? 'a phone' : /iPad|Android/.test(said) ? 'a tablet' : /Windows/.test(said) ? 'a desk (Windows)' : /Mac OS X/.test(said) ? 'a desk (macOS)' : /Linux|X11/.test(said) ? 'a desk (Linux)' : 'a program'; // prettier-ignore
+  return on;
+}
+
+/** Where somebody is signed in; `sessionId` is the sign-in that asks. */
+export async function mySessionsPage(dataSource: DataSource, store: SessionStore, personId: string, sessionId: string): Promise<MySessionsPage> {
+  const [rows, person] = await Promise.all([store.ofPerson(personId), dataSource.getRepository(PersonEntity).findOneByOrFail({ id: personId })]);
+  const own = hashOf(sessionId);
+  return {
+    email: person.email ?? '',
+    hasPassword: person.passwordHash !== null,
+    sessions: rows.map(({ idHash, data, expiresAt }) => {
+      const { enteredAt = null, device = '' } = data as { enteredAt?: string; device?: string };
+      return { id: idHash.slice(0, SHOWN), enteredAt, usedAt: new Date(expiresAt.getTime() - SESSION_MS).toISOString(), device, here: idHash === own };
+    }),
+  };
+}
+
+/** Ends one sign-in of somebody's own by its name on the screen, or all but the one that asks. */
+export async function endSessions(store: SessionStore, personId: string, sessionId: string, id: string | null): Promise<void> {
+  const own = hashOf(sessionId);
+  const rows = (await store.ofPerson(personId)).filter(({ idHash }) => (id === null ? idHash !== own : idHash.slice(0, SHOWN) === id));
+  await store.end(
+    personId,
+    rows.map(({ idHash }) => idHash),
+  );
+}
