@@ -60,13 +60,13 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     response.json(await mine(request));
   });
   routes.post('/my-sessions', signedIn, ...readJson, async (request, response) => {
-    await endSessions(options.sessions, request.session.personId!, request.sessionID, parseBody(EndSessions, request).id);
+    await endSessions(dataSource, options.sessions, request.session.personId!, request.sessionID, parseBody(EndSessions, request).id);
     response.json(await mine(request));
   });
   routes.post('/my-password', signedIn, ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
     await accounts.changePassword(request.session.personId!, parseBody(NewPassword, request));
     // Whoever knew the old one is out everywhere else.
-    await endSessions(options.sessions, request.session.personId!, request.sessionID, null);
+    await endSessions(dataSource, options.sessions, request.session.personId!, request.sessionID, null);
     response.json(await mine(request));
   });
   routes.get('/people', signedIn, async (request, response) => {

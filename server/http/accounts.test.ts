@@ -235,4 +235,15 @@ describe('my account', () => {
     expect((await mine(one)).sessions).toHaveLength(2);
     expect((await supertest(banter.app).get('/api/my-sessions')).status).toBe(401);
   });
+
+  it('in the demo, where everybody is one person, nobody sees or ends another visitor’s sign-in', async () => {
+    const demo = await openBanter();
+    await seedDemo(demo.dataSource, new Date());
+    const [one, other] = [supertest.agent(demo.app), supertest.agent(demo.app)];
+    for (const visitor of [one, other]) expect((await visitor.post('/api/sign-in/demo')).status).toBe(200);
+    expect((await mine(one)).sessions.map(({ here }) => here)).toEqual([true]);
+    await one.post('/api/my-sessions').send({ id: null });
+    expect((await other.get('/api/dogs')).status).toBe(200);
+    await demo.close();
+  });
 });

@@ -50,6 +50,8 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
     let looking = false;
     const look = async () => {
       gathering = undefined;
+      // Whoever has gone is told nothing.
+      if (response.writableEnded || response.destroyed) return;
       if (looking) return gather();
       looking = true;
       try {
@@ -60,6 +62,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
         }
         page = await todayPage(scope, new Date());
         const now = comparable(page);
+        if (response.destroyed) return;
         if (now === sent) response.write(': still\n\n');
         else {
           sent = now;
@@ -67,7 +70,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
         }
       } catch {
         // The next look tells it; a database that is away ends no stream.
-        response.write(': away\n\n');
+        if (!response.writableEnded && !response.destroyed) response.write(': away\n\n');
       } finally {
         looking = false;
       }

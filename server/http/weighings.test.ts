@@ -52,6 +52,19 @@ describe('a dog on the scales', () => {
     expect(standingWeighings(all).map(({ weightG }) => weightG)).toEqual([30_500]);
   });
 
+  it('changing something else on the form weighs nothing', async () => {
+    const { version } = (await agent.get(`/api/dogs/${dog}`)).body as { version: number };
+    expect(
+      (
+        await agent
+          .put(`/api/dogs/${dog}`)
+          .set('If-Match', `"${version}"`)
+          .send({ ...someDog, notes: 'Likes carrots.' })
+      ).status,
+    ).toBe(200);
+    expect((await page()).weighings).toHaveLength(1);
+  });
+
   it.each([
     ['no weight', { weightG: null }, 'weightG'],
     ['a horse', { weightG: 500_000 }, 'weightG'],

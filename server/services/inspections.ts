@@ -28,7 +28,7 @@ async function changePiece(row: Omit<InspectionRow, 'kennelId'>, scope: KennelSc
   if (row.collarId !== null) {
     const collar = await scope.hold(CollarEntity, row.collarId);
     await scope.updateAt(CollarEntity, collar.id, collar.version, change);
-    await collarKindOfRecord.after!(collarAnswer(await scope.get(CollarEntity, collar.id)), scope);
+    await collarKindOfRecord.after!(collarAnswer(await scope.get(CollarEntity, collar.id)), scope, collar);
   } else {
     const piece = await scope.hold(GearEntity, row.gearId!);
     await scope.updateAt(GearEntity, piece.id, piece.version, change);

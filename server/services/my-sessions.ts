@@ -17,10 +17,12 @@ export function deviceOf(userAgent: string | undefined): string {
 export async function mySessionsPage(dataSource: DataSource, store: SessionStore, personId: string, sessionId: string): Promise<MySessionsPage> {
   const [rows, person] = await Promise.all([store.ofPerson(personId), dataSource.getRepository(PersonEntity).findOneByOrFail({ id: personId })]);
   const own = hashOf(sessionId);
+  // In the demo everybody is one person: nobody sees, or ends, another visitor’s sign-in.
+  const shown = person.passwordHash === null ? rows.filter(({ idHash }) => idHash === own) : rows;
   return {
     email: person.email ?? '',
     hasPassword: person.passwordHash !== null,
-    sessions: rows.map(({ idHash, data, expiresAt }) => {
+    sessions: shown.map(({ idHash, data, expiresAt }) => {
       const { enteredAt = null, device = '' } = data as { enteredAt?: string; device?: string };
       return { id: idHash.slice(0, SHOWN), enteredAt, usedAt: new Date(expiresAt.getTime() - SESSION_MS).toISOString(), device, here: idHash === own };
     }),
@@ -28,7 +30,9 @@ export async function mySessionsPage(dataSource: DataSource, store: SessionStore
 }
 
 /** Ends one sign-in of somebody's own by its name on the screen, or all but the one that asks. */
-export async function endSessions(store: SessionStore, personId: string, sessionId: string, id: string | null): Promise<void> {
+export async function endSessions(dataSource: DataSource, store: SessionStore, personId: string, sessionId: string, id: string | null): Promise<void> {
+  const person = await dataSource.getRepository(PersonEntity).findOneByOrFail({ id: personId });
+  if (person.passwordHash === null) return;
   const own = hashOf(sessionId);
   const rows = (await store.ofPerson(personId)).filter(({ idHash }) => (id === null ? idHash !== own : idHash.slice(0, SHOWN) === id));
   await store.end(

@@ -18,8 +18,8 @@ export type VersionedKind<Row extends { id: string; kennelId: string; version: n
   toAnswer: (row: Row) => Answer;
   /** What must hold beyond the schema; throws a Failure. */
   admit?: (facts: Facts, scope: KennelScope, id: string) => Promise<void>;
-  /** What goes with keeping it, in the same transaction. */
-  after?: (record: Answer, scope: KennelScope) => Promise<void>;
+  /** What goes with keeping it, in the same transaction; `before` is what it was, null for a new one. */
+  after?: (record: Answer, scope: KennelScope, before: Row | null) => Promise<void>;
 };
 
 /**
@@ -49,7 +49,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     try {
       await scope.inOne(async (within) => {
         await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
-        await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within);
+        await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, null);
       });
     } catch (error) {
       if (!isDuplicate(error)) throw error;
@@ -61,7 +61,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
   await kind.admit?.(facts, scope, id);
   const changed = await scope.inOne(async (within) => {
     const done = await within.updateAt(kind.entity, id, version, kind.toColumns(facts));
-    if (done) await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within);
+    if (done) await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, existing);
     return done;
   });
   const now = await scope.get(kind.entity, id);

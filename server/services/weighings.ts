@@ -35,7 +35,9 @@ export const weighingKind: AppendedKind<WeighingRow, NewWeighing, Weighing> = {
 
 /** A weight written on the dog's own form is a weighing of now; one written over within the hour was a slip, and is corrected. */
 const SLIP_MS = 3_600_000;
-export async function weighedOnForm(dog: Dog, scope: KennelScope): Promise<void> {
+export async function weighedOnForm(dog: Dog, scope: KennelScope, before: Pick<Dog, 'weightG'> | null): Promise<void> {
+  // A weight that was there before, and may be old, is not weighed now because something else was changed.
+  if (before && before.weightG === dog.weightG) return;
   const latest = standingWeighings(await weighingsOf(scope, dog.id)).at(-1);
   if (dog.weightG === null || latest?.weightG === dog.weightG) return;
   const now = new Date();
