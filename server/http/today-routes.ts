@@ -42,12 +42,10 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       return;
     }
     if (bus.count(scope.kennelId) >= MOST_LISTENERS) throw new Failure('too-many');
-    let page = await todayPage(scope, new Date());
-    let sent = comparable(page);
-    response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' }); // prettier-ignore
-    tell(response, page);
+    let sent = '';
     let gathering: NodeJS.Timeout | undefined;
-    let looking = false;
+    // Until the whole has been told, what changes meanwhile waits for its turn.
+    let looking = true;
     const look = async () => {
       gathering = undefined;
       // Whoever has gone is told nothing.
@@ -60,7 +58,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
           response.end();
           return;
         }
-        page = await todayPage(scope, new Date());
+        const page = await todayPage(scope, new Date());
         const now = comparable(page);
         if (response.destroyed) return;
         if (now === sent) response.write(': still\n\n');
@@ -85,6 +83,13 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       clearInterval(clock);
       clearTimeout(gathering);
     });
+    const page = await todayPage(scope, new Date());
+    // Whoever left while it was worked out is not listening any more.
+    if (response.destroyed) return;
+    sent = comparable(page);
+    response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' }); // prettier-ignore
+    tell(response, page);
+    looking = false;
   });
   return routes;
 }
