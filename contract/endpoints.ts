@@ -1,7 +1,7 @@
 import { CALCULATIONS } from './calc/calculations.ts';
 import { z } from './plain-words.ts';
 import { FitsAnswer, FitsRequest } from './calc/fits.ts';
-import { Doorstep, EndSessions, Me, MySessionsPage, NewPassword, PeoplePage, PersonFacts, SignIn, SignUp } from './records/account.ts';
+import { Doorstep, EndSessions, Me, MySessionsPage, NewPassword, PeoplePage, PersonFacts, PersonStanding, SignIn, SignUp } from './records/account.ts';
 import { Collar, CollarFacts } from './records/collar.ts';
 import { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
 import { CalendarChange, CalendarChanged, Hours, HoursFacts } from './records/calendar.ts';
@@ -12,6 +12,8 @@ import { Drill, DrillsPage, NewDrill } from './records/drill.ts';
 import { Dressing, DressingFacts } from './records/dressing.ts';
 import { Ending, NewEnding } from './records/ending.ts';
 import { Entry, EventsKept, NewEntry, NewEvent } from './records/event.ts';
+import { DeedsAsked, DeedsPage } from './records/deed.ts';
+import { Invitation, InvitationAsked, Invite, InviteFacts, InvitesPage, Join } from './records/invite.ts';
 import { FieldBatch, FieldBatchKept, FieldSessionPage, LevelCap, NewLevelCap, SessionAsked } from './records/field-log.ts';
 import { FieldPage } from './records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts';
@@ -100,7 +102,35 @@ export const ENDPOINTS: readonly Endpoint[] = [
     request: NewPassword,
     answer: MySessionsPage,
   },
+  { method: 'post', path: '/api/my-leaving', summary: 'Leaves the kennel: all access ends at once.', signIn: true, answer: null },
   { method: 'get', path: '/api/people', summary: 'The people of the kennel, and how well their tapes agree.', signIn: true, answer: PeoplePage },
+  {
+    method: 'put',
+    path: '/api/people/{id}',
+    summary: 'Somebody’s role, or the end of their access, which holds at once wherever they are signed in. A lead’s.',
+    signIn: true,
+    request: PersonStanding,
+    answer: PeoplePage,
+  },
+  { method: 'get', path: '/api/invites', summary: 'The invitations of the kennel. A lead’s.', signIn: true, answer: InvitesPage },
+  ...record('invites', 'invitation', InviteFacts, Invite, true),
+  {
+    method: 'post',
+    path: '/api/invitation',
+    summary: 'What an invitation’s link leads to; known by its key alone.',
+    signIn: false,
+    request: InvitationAsked,
+    answer: Invitation,
+  },
+  { method: 'post', path: '/api/join', summary: 'Joins a kennel by an invitation, once, and signs in.', signIn: false, request: Join, answer: Me },
+  {
+    method: 'get',
+    path: '/api/deeds',
+    summary: 'Who did what, the latest first, a hundred lines at a time; nobody can change it.',
+    signIn: true,
+    asks: DeedsAsked,
+    answer: DeedsPage,
+  },
   {
     method: 'get',
     path: '/api/locker',

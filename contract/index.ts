@@ -38,6 +38,7 @@ export {
   MeasuredFinger,
   PeoplePage,
   PersonFacts,
+  PersonStanding,
   SignIn,
   SignUp,
   EndSessions,
@@ -61,6 +62,10 @@ export type { TodayFacts } from './today/today-facts.ts';
 export { todayItems, wornToday } from './today/today-items.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
+export { atLeast, neededRole, needsRoleWords, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
+export { DEED_KINDS, DEED_WORDS, deedWords, type DeedKind } from './people/deed-words.ts';
+export { ACTS, Deed, DeedsAsked, DeedsPage } from './records/deed.ts';
+export { Invitation, InvitationAsked, Invite, INVITE_DAYS, InviteFacts, InvitesPage, Join } from './records/invite.ts';
 export { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
 export { feedEntries, type FeedEntry, type FeedFacts } from './calendar-feed/feed-entries.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';

@@ -26,6 +26,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/house?show=devices',
     '/house?show=calendars',
     '/house?show=people',
+    '/house?show=deeds',
     '/today',
     '/upkeep',
     '/class',

@@ -10,9 +10,10 @@ import { calendarFeedRoutes } from './http/calendar-feed-routes.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
-import { contentPolicy, sameOriginOnly } from './http/guards.ts';
+import { contentPolicy, knowsRoles, sameOriginOnly } from './http/guards.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
+import { peopleRoutes } from './http/people-routes.ts';
 import { photoRoutes } from './http/photo-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
 import { tellsChanges, todayRoutes } from './http/today-routes.ts';
@@ -77,6 +78,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   );
   app.use(
     '/api',
+    knowsRoles(dataSource),
     tellsChanges(bus),
     accountRoutes(dataSource, {
       demo: options.demo,
@@ -85,6 +87,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       cookieName: COOKIE_NAME,
       sessions,
     }),
+    peopleRoutes(dataSource, { sessions, signUpsPerHour: limits.signUpsPerHour ?? 30, bus, cookieName: COOKIE_NAME }),
     eventRoutes(dataSource),
     fieldRoutes(dataSource),
     photoRoutes(dataSource),

@@ -15,6 +15,7 @@ export const router = createRouter({
     { path: '/', name: 'welcome', component: () => import('./views/WelcomeView.vue'), meta: { title: 'Banter', open: true } },
     { path: '/sign-in', name: 'sign-in', component: () => import('./views/SignInView.vue'), meta: { title: 'Sign in', open: true } },
     { path: '/sign-up', name: 'sign-up', component: () => import('./views/SignUpView.vue'), meta: { title: 'Make a kennel', open: true } },
+    { path: '/join', name: 'join', component: () => import('./views/JoinView.vue'), meta: { title: 'Join a kennel', open: true } },
     { path: '/today', name: 'today', component: () => import('./views/TodayView.vue'), meta: { title: 'Today' } },
     { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs' } },
     { path: '/dogs/new', name: 'new-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Add a dog' } },

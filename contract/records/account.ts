@@ -1,5 +1,6 @@
 import { z } from '../plain-words.ts';
 import { Instant, namedLine, RecordId } from './common.ts';
+import { Role } from '../people/roles.ts';
 import { Kennel } from './kennel.ts';
 
 export const Email = z
@@ -50,13 +51,29 @@ export const PersonTape = z.object({ month: z.string(), sets: z.number().int(), 
 
 /** The people of a kennel, their fingers, and whose tape can be trusted. */
 export const PeoplePage = z.object({
-  people: z.array(z.object({ id: RecordId, name: z.string(), finger: MeasuredFinger.nullable(), tape: z.array(PersonTape) })),
+  people: z.array(
+    z.object({
+      id: RecordId,
+      name: z.string(),
+      role: Role,
+      /** Since when they are no longer of the kennel. */
+      leftAt: Instant.nullable(),
+      /** Whether they sign in themselves; without, they only stand in the records. */
+      signsIn: z.boolean(),
+      finger: MeasuredFinger.nullable(),
+      tape: z.array(PersonTape),
+    }),
+  ),
 });
 export type PeoplePage = z.infer<typeof PeoplePage>;
 
+/** What a lead decides of somebody: their role, and whether they are still of the kennel. Leaving takes all access away at once. */
+export const PersonStanding = z.strictObject({ role: Role, left: z.boolean() });
+export type PersonStanding = z.infer<typeof PersonStanding>;
+
 /** Who is signed in, and where. */
 export const Me = z.object({
-  person: z.object({ id: RecordId, name: z.string(), email: z.string(), finger: MeasuredFinger.nullable() }),
+  person: z.object({ id: RecordId, name: z.string(), email: z.string(), role: Role, finger: MeasuredFinger.nullable() }),
   kennel: Kennel,
 });
 export type Me = z.infer<typeof Me>;

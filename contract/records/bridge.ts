@@ -1,5 +1,6 @@
 import { z } from '../plain-words.ts';
 import { Instant, namedLine, RecordId } from './common.ts';
+import { KeyHash } from './private-key.ts';
 
 /**
  * A program that may tell events of this kennel’s devices. Its key is made where it is shown, once; only the key’s SHA-256
@@ -7,7 +8,7 @@ import { Instant, namedLine, RecordId } from './common.ts';
  */
 export const BridgeFacts = z.strictObject({
   name: namedLine(60),
-  keyHash: z.string().regex(/^[0-9a-f]{64}$/, 'This is no SHA-256 in hexadecimal.'),
+  keyHash: KeyHash,
   revokedAt: Instant.nullable(),
 });
 export type BridgeFacts = z.infer<typeof BridgeFacts>;

@@ -1,5 +1,6 @@
 import { z } from '../plain-words.ts';
 import { Instant, namedLine, RecordId } from './common.ts';
+import { KeyHash } from './private-key.ts';
 
 /**
  * A private address under which calendars elsewhere read the kennel’s sessions, moves and checks. Its key is made where it is shown,
@@ -7,7 +8,7 @@ import { Instant, namedLine, RecordId } from './common.ts';
  */
 export const CalendarFeedFacts = z.strictObject({
   name: namedLine(60),
-  keyHash: z.string().regex(/^[0-9a-f]{64}$/, 'This is no SHA-256 in hexadecimal.'),
+  keyHash: KeyHash,
   /** Whose sessions; null: everybody’s. */
   personId: RecordId.nullable(),
   revokedAt: Instant.nullable(),

@@ -3,6 +3,7 @@ import { BridgeEntity } from './entities/bridge.ts';
 import { CalendarFeedEntity } from './entities/calendar-feed.ts';
 import { HoursEntity, PlannedSessionEntity } from './entities/calendar.ts';
 import { CollarEntity } from './entities/collar.ts';
+import { DeedEntity } from './entities/deed.ts';
 import { DogEntity } from './entities/dog.ts';
 import { DrillEntity } from './entities/drill.ts';
 import { DressingEntity } from './entities/dressing.ts';
@@ -11,6 +12,7 @@ import { EventEntity } from './entities/event.ts';
 import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity } from './entities/field-log.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
+import { InviteEntity } from './entities/invite.ts';
 import { KennelEntity } from './entities/kennel.ts';
 import { KennelTemplateEntity } from './entities/kennel-template.ts';
 import { LinkMoveEntity } from './entities/link-move.ts';
@@ -42,6 +44,8 @@ export function makeDataSource(url: string): DataSource {
       KennelEntity,
       PersonEntity,
       SessionEntity,
+      InviteEntity,
+      DeedEntity,
       PlaceEntity,
       DogEntity,
       CollarEntity,

@@ -110,9 +110,11 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
       email: null,
       passwordHash: null,
       ...STAFF_FINGERS[name],
+      role: scopes.length === 0 ? 'lead' : 'assistant',
+      leftAt: null,
       createdAt: new Date(founded.getTime() + scopes.length),
     });
-    scopes.push(new KennelScope(manager, { kennelId, personId: id }));
+    scopes.push(new KennelScope(manager, { kennelId, personId: id, backdated: true }));
   }
 
   const collarIds = new Map<string, string>();

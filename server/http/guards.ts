@@ -1,6 +1,9 @@
+import { atLeast, neededRole, needsRoleWords, type Role } from '@banter/contract';
 import type { RequestHandler } from 'express';
 import rateLimit from 'express-rate-limit';
 import helmet from 'helmet';
+import type { DataSource } from 'typeorm';
+import { PersonEntity } from '../data/entities/person.ts';
 import { Failure } from '../services/failure.ts';
 import { sendProblem } from './answer-problems.ts';
 
@@ -85,6 +88,36 @@ export const limitEvents: RequestHandler = limit(MINUTE_MS, 600);
 export const limitFeeds: RequestHandler = limit(MINUTE_MS, 120);
 /** Photos that one address may send in a minute: each is made anew, which takes its time. */
 export const limitPhotos: RequestHandler = limit(MINUTE_MS, 60);
+
+declare module 'express-serve-static-core' {
+  interface Request {
+    /** What whoever is signed in may do, looked up for this very request. */
+    role?: Role;
+  }
+}
+
+/**
+ * Looks up, for each request, whether whoever is signed in is still of the kennel and what they may do: a role that was changed and
+ * an access that was ended hold from the next request on, in every session.
+ */
+export function knowsRoles(dataSource: DataSource): RequestHandler {
+  const people = dataSource.getRepository(PersonEntity);
+  return async (request, _response, next) => {
+    const { personId, kennelId } = request.session;
+    if (personId && kennelId) {
+      const person = await people.findOne({ where: { id: personId, kennelId }, select: { id: true, role: true, leftAt: true } });
+      if (!person || person.leftAt) {
+        delete request.session.personId;
+        delete request.session.kennelId;
+      } else {
+        request.role = person.role;
+        const needed = neededRole(request.method, request.path);
+        if (!atLeast(person.role, needed)) throw new Failure('not-allowed', { detail: needsRoleWords(needed) });
+      }
+    }
+    next();
+  };
+}
 
 /** Lets only people who are signed in through. */
 export const signedIn: RequestHandler = (request, _response, next) => {

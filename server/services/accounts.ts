@@ -1,10 +1,12 @@
 import { FIRST_SETTINGS, type Me, type NewPassword, type PersonFacts, type SignIn, type SignUp } from '@banter/contract';
 import { hash, verify } from '@node-rs/argon2';
-import type { DataSource } from 'typeorm';
+import { IsNull, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
+import { note } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
+import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer } from './kennels.ts';
 import { fingerOf } from './people.ts';
 
@@ -14,8 +16,13 @@ const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 /** A hash of no password, so that an unknown e-mail takes as long as a wrong password. */
 const nobody = hash(uuidv7(), ARGON2);
 
+/** A password as it is kept. */
+export const hashOfPassword = (password: string): Promise<string> => hash(password, ARGON2);
+
+export const emailTaken = () => new Failure('email-taken', { errors: [{ path: 'email', message: 'This e-mail already has a kennel; sign in instead.' }] });
+
 export function meAnswer(person: PersonRow, kennel: KennelRow): Me {
-  return { person: { id: person.id, name: person.name, email: person.email ?? '', finger: fingerOf(person) }, kennel: kennelAnswer(kennel) };
+  return { person: { id: person.id, name: person.name, email: person.email ?? '', role: person.role, finger: fingerOf(person) }, kennel: kennelAnswer(kennel) };
 }
 
 /** Kennels and people that sign in. */
@@ -28,7 +35,7 @@ export class Accounts {
 
   /** Makes a kennel with its first person. */
   async signUp(request: SignUp): Promise<Me> {
-    const passwordHash = await hash(request.password, ARGON2);
+    const passwordHash = await hashOfPassword(request.password);
     const now = new Date();
     try {
       new Intl.DateTimeFormat('en', { timeZone: request.timeZone });
@@ -54,16 +61,19 @@ export class Accounts {
       passwordHash,
       fingerThicknessMm: null,
       fingerWidthMm: null,
+      role: 'lead',
+      leftAt: null,
       createdAt: now,
     };
     try {
       await this.dataSource.transaction(async (manager) => {
         await manager.insert(KennelEntity, kennel);
         await manager.insert(PersonEntity, person);
+        await note(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
       });
     } catch (error) {
       if ((error as { code?: string }).code === 'ER_DUP_ENTRY') {
-        throw new Failure('email-taken', { errors: [{ path: 'email', message: 'This e-mail already has a kennel; sign in instead.' }] });
+        throw emailTaken();
       }
       throw error;
     }
@@ -82,7 +92,8 @@ export class Accounts {
   async signInToDemo(): Promise<Me> {
     const kennel = await this.demoKennel();
     const person =
-      kennel && (await this.dataSource.getRepository(PersonEntity).findOne({ where: { kennelId: kennel.id }, order: { createdAt: 'ASC', id: 'ASC' } }));
+      kennel &&
+      (await this.dataSource.getRepository(PersonEntity).findOne({ where: { kennelId: kennel.id, leftAt: IsNull() }, order: { createdAt: 'ASC', id: 'ASC' } }));
     if (!kennel || !person) throw new Failure('not-found');
     return meAnswer(person, kennel);
   }
@@ -105,12 +116,13 @@ export class Accounts {
     const person = await people.findOneByOrFail({ id: personId });
     if (!person.passwordHash) throw badField('old', 'Nobody signs in with a password here.');
     if (!(await verify(person.passwordHash, old))) throw badField('old', 'This is not the password that holds now.');
-    await people.update({ id: personId }, { passwordHash: await hash(password, ARGON2) });
+    await people.update({ id: personId }, { passwordHash: await hashOfPassword(password) });
+    await note(new KennelScope(this.dataSource, { kennelId: person.kennelId, personId }), { act: 'changed', kind: 'session' });
   }
 
-  /** Who a person is, or null when they are gone. */
+  /** Who a person is, or null when they are gone or have left. */
   async me(personId: string): Promise<Me | null> {
-    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId });
+    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId, leftAt: IsNull() });
     const kennel = person && (await this.dataSource.getRepository(KennelEntity).findOneBy({ id: person.kennelId }));
     return person && kennel ? meAnswer(person, kennel) : null;
   }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   dayOf,
   dayStartOf,
@@ -23,6 +22,7 @@ import { upkeepPage } from './inspections.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { placeAnswer } from './places.ts';
+import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
 import { growthOf } from './today.ts';
 
@@ -32,14 +32,10 @@ const MINUTE_MS = 60_000;
 const BACK_DAYS = 20;
 const SHOWN_DAYS = 62;
 
-export function calendarFeedAnswer({ kennelId: _kennel, revokedAt, lastSeenAt, ...row }: CalendarFeedRow): CalendarFeed {
-  return { ...row, revokedAt: revokedAt && revokedAt.toISOString(), lastSeenAt: lastSeenAt && lastSeenAt.toISOString() };
-}
-
 export const calendarFeedKind: VersionedKind<CalendarFeedRow, CalendarFeedFacts, CalendarFeed> = {
   entity: CalendarFeedEntity,
   toColumns: ({ revokedAt, ...facts }) => ({ ...facts, revokedAt: revokedAt === null ? null : new Date(revokedAt) }),
-  toAnswer: calendarFeedAnswer,
+  toAnswer: keyedAnswer,
   admit: async ({ personId }, scope) => {
     if (personId !== null && !(await scope.find(PersonEntity, personId))) throw badField('personId', 'There is nobody of this id in this kennel.');
   },
@@ -50,20 +46,13 @@ export async function calendarFeedsPage(scope: KennelScope): Promise<CalendarFee
     scope.all(CalendarFeedEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
-  return { feeds: feeds.map(calendarFeedAnswer), people: people.map(({ id, name }) => ({ id, name })) };
+  return { feeds: feeds.map(calendarFeedKind.toAnswer), people: people.map(({ id, name }) => ({ id, name })) };
 }
-
-/** So often, at most, is it noted that a feed was read. */
-const SEEN_EVERY_MS = 60_000;
 
 /** The feed of a key with the scope it reads in, or null when there is none or it was taken back. */
 export async function feedOfKey(dataSource: DataSource, key: string): Promise<{ feed: CalendarFeedRow; scope: KennelScope } | null> {
-  const feeds = dataSource.getRepository(CalendarFeedEntity);
-  const feed = await feeds.findOneBy({ keyHash: createHash('sha256').update(key).digest('hex') });
-  if (!feed || feed.revokedAt) return null;
-  const now = new Date();
-  if (!feed.lastSeenAt || now.getTime() - feed.lastSeenAt.getTime() > SEEN_EVERY_MS) await feeds.update({ id: feed.id }, { lastSeenAt: now });
-  return { feed, scope: new KennelScope(dataSource, { kennelId: feed.kennelId, personId: feed.id }) };
+  const feed = await keyedRowSeen(dataSource, CalendarFeedEntity, key);
+  return feed && { feed, scope: new KennelScope(dataSource, { kennelId: feed.kennelId, personId: feed.id }) };
 }
 
 /** The kennel's calendar as a file that other calendars read. Source: RFC 5545. */

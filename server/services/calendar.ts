@@ -19,6 +19,7 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
+import { note } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
@@ -114,6 +115,8 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
       }
     }
     await within.putMany(PlannedSessionEntity, changed);
+    const about = { count: changed.length };
+    if (changed.length > 0) await note(within, { act: 'changed', kind: 'plannedSession', dogId: changed.length === 1 ? changed[0]!.dogId : null, about });
     const kept = new Map((await within.someOf(PlannedSessionEntity, ids)).map((row) => [row.id, row]));
     return { sessions: ids.map((id) => answer(kept.get(id)!)) };
   });

@@ -1,8 +1,9 @@
+import { isDeepStrictEqual } from 'node:util';
 import { birthDateFault, type Dog, type DogFacts } from '@banter/contract';
 import { DateTime } from 'luxon';
 import { DogEntity, type DogRow } from '../data/entities/dog.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
-import { badField } from './failure.ts';
+import { badField, Failure } from './failure.ts';
 import { kennelOf } from './kennels.ts';
 import type { VersionedKind } from './record-base.ts';
 import { weighedOnForm } from './weighings.ts';
@@ -16,7 +17,12 @@ export const dogKind: VersionedKind<DogRow, DogFacts, Dog> = {
   toColumns: ({ archivedAt, ...facts }) => ({ ...facts, archivedAt: archivedAt === null ? null : new Date(archivedAt) }),
   toAnswer: dogAnswer,
   after: weighedOnForm,
-  admit: async (facts, scope) => {
+  admit: async (facts, scope, _id, before) => {
+    if (scope.role !== 'lead') {
+      const said = (what: string) => new Failure('not-allowed', { detail: `Only a lead ${what}.` });
+      if ((facts.archivedAt === null) !== ((before?.archivedAt ?? null) === null)) throw said('takes a dog off the list or puts it back');
+      if (!isDeepStrictEqual(facts.house, before?.house ?? null)) throw said('gives a dog schools and limits of its own');
+    }
     const { timeZone } = await kennelOf(scope);
     const fault = birthDateFault(facts.bornOn, DateTime.now().setZone(timeZone).toISODate()!);
     if (fault) throw badField('bornOn', fault);

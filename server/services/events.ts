@@ -1,12 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import { collarKind, ElectronicNumbersShape, NewEvent, toldEvents, type EventsKept, type NeckEvent } from '@banter/contract';
 import { wearsOf, type WearOddity } from '@banter/core';
+import { group } from 'd3-array';
 import { In } from 'typeorm';
 import { BridgeEntity } from '../data/entities/bridge.ts';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { PersonEntity } from '../data/entities/person.ts';
+import { note } from './deeds.ts';
 import { Failure } from './failure.ts';
 import { devicePressesIntoSessions, devicePressesTakenBack } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -164,6 +166,10 @@ export async function tellEvents(
     };
   });
   await scope.insertMany(EventEntity, rows);
+  // A bridge's events say themselves where they came from; the log tells of people.
+  if (teller.bridgeId === null)
+    for (const [dogId, of] of group(rows, (row) => row.dogId))
+      await note(scope, { act: 'made', kind: 'event', recordId: of[0]!.id, dogId, about: { count: of.length }, at: of[0]!.at });
   await devicePressesIntoSessions(scope, rows.filter(({ event }) => event === 'press')); // prettier-ignore
   await devicePressesTakenBack(scope, rows.filter(({ event }) => event === 'void')); // prettier-ignore
   return { fresh: [...fresh.keys()], known, refused };

@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
 import type { NewFieldEvent } from '@banter/contract';
 import {
@@ -19,6 +20,7 @@ import { FieldEventEntity, FieldSessionEntity, type FieldEventRow, type FieldSes
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { ProgrammeEntity, type ProgrammeRow } from '../data/entities/programme.ts';
+import { note } from './deeds.ts';
 import { Failure } from './failure.ts';
 import { familyOf, retell, saidOf, sessionsTakeDevicePresses, standsOf } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -178,6 +180,8 @@ export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now
     return result('kept');
   });
   await scope.insertMany(FieldEventEntity, fresh);
+  for (const [sessionId, rows] of group(fresh, (row) => row.sessionId))
+    await note(scope, { act: 'made', kind: 'fieldEvent', recordId: sessionId, dogId: rows[0]!.dogId, about: { count: rows.length }, at: rows[0]!.at });
   await scope.insertMany(EventEntity, fresh.flatMap((row) => feltContact(row, known.events) ?? [])); // prettier-ignore
   await retell(scope, fresh);
   // A device may have told of a session that its phone tells of only now.

@@ -8,6 +8,7 @@ import {
   Not,
   type QueryDeepPartialEntity,
 } from 'typeorm';
+import type { Role } from '@banter/contract';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { Failure } from './failure.ts';
 
@@ -28,12 +29,18 @@ type OfKennel = { id: string; kennelId: string };
 export class KennelScope {
   readonly kennelId: string;
   readonly personId: string;
+  /** What whoever acts may do; Banter's own doings (the demo, a bridge) are a lead's. */
+  readonly role: Role;
+  /** Whether what is kept is told as of when it happened: the demo tells of days gone by. */
+  readonly backdated: boolean;
   private readonly manager: EntityManager;
 
-  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string }) {
+  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string; role?: Role; backdated?: boolean }) {
     this.manager = 'manager' in dataSource ? dataSource.manager : dataSource;
     this.kennelId = who.kennelId;
     this.personId = who.personId;
+    this.role = who.role ?? 'lead';
+    this.backdated = who.backdated ?? false;
   }
 
   /** The kennel itself. */
@@ -64,6 +71,11 @@ export class KennelScope {
         if (left === 0 || (error as { code?: string }).code !== 'ER_LOCK_DEADLOCK') throw error;
       }
     }
+  }
+
+  /** Changes the kennel itself. */
+  async changeKennel(change: Partial<KennelRow>): Promise<void> {
+    await this.manager.update(KennelEntity, { id: this.kennelId }, change as QueryDeepPartialEntity<KennelRow>);
   }
 
   /** Holds the kennel until the end of the transaction, so that what must be counted is changed by one person at a time. */
@@ -165,6 +177,11 @@ export class KennelScope {
       version: version + 1,
     } as unknown as QueryDeepPartialEntity<T>);
     return done.affected === 1;
+  }
+
+  /** Changes what has no version: what a person is. */
+  async change<T extends OfKennel>(entity: EntitySchema<T>, id: string, change: Partial<T>): Promise<void> {
+    await this.manager.update(entity, this.where<T>({ id } as FindOptionsWhere<T>), change as QueryDeepPartialEntity<T>);
   }
 
   /** A query of one's own over a record's table, already scoped; its alias is `record`. */

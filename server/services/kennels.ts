@@ -1,7 +1,7 @@
 import type { Kennel, KennelSettings } from '@banter/contract';
 import { houseRules, type HouseRules } from '@banter/core';
-import type { DataSource } from 'typeorm';
-import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import type { KennelRow } from '../data/entities/kennel.ts';
+import { changesOf, note } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -22,14 +22,15 @@ export function rulesOf(kennel: Pick<KennelRow, 'rules'>): HouseRules {
 }
 
 /** Changes a kennel's settings at a version; an older version answers `newer-version` with the kennel as it is. */
-export async function changeKennel(dataSource: DataSource, id: string, settings: KennelSettings, version: number | null): Promise<Kennel> {
-  const kennels = dataSource.getRepository(KennelEntity);
-  if (version !== null) {
-    const done = await kennels.update({ id, version }, { ...settings, version: version + 1 });
-    if (done.affected === 1) return kennelAnswer(await kennels.findOneByOrFail({ id }));
-  }
-  const current = kennelAnswer(await kennels.findOneByOrFail({ id }));
-  const { id: _id, version: _version, demo: _demo, ...now } = current;
-  if (JSON.stringify(Object.entries(now).sort()) === JSON.stringify(Object.entries(settings).sort())) return current;
-  throw new Failure('newer-version', { current });
+export async function changeKennel(scope: KennelScope, settings: KennelSettings, version: number | null): Promise<Kennel> {
+  return await scope.inOne(async (within) => {
+    await within.holdKennel();
+    const current = kennelAnswer(await kennelOf(within));
+    const { id: _id, version: _version, demo: _demo, ...now } = current;
+    if (JSON.stringify(Object.entries(now).sort()) === JSON.stringify(Object.entries(settings).sort())) return current;
+    if (version !== current.version) throw new Failure('newer-version', { current });
+    await within.changeKennel({ ...settings, version: version + 1 });
+    await note(within, { act: 'changed', kind: 'kennel', about: { changed: changesOf(now, settings) } });
+    return kennelAnswer(await kennelOf(within));
+  });
 }

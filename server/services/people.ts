@@ -1,7 +1,12 @@
-import type { PeoplePage } from '@banter/contract';
+import type { PeoplePage, PersonStanding } from '@banter/contract';
 import { technicalError, type Finger } from '@banter/core';
+import { IsNull } from 'typeorm';
+import { CalendarFeedEntity } from '../data/entities/calendar-feed.ts';
+import { DeedEntity } from '../data/entities/deed.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
+import { changesOf, note } from './deeds.ts';
+import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
 /** Somebody's own finger, or null until they have measured it. */
@@ -24,6 +29,9 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
       return {
         id: person.id,
         name: person.name,
+        role: person.role,
+        leftAt: person.leftAt && person.leftAt.toISOString(),
+        signsIn: person.passwordHash !== null,
         finger: fingerOf(person),
         tape: [...byMonth].map(([month, sets]) => {
           const { tem, percent } = technicalError(sets);
@@ -32,4 +40,32 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
       };
     }),
   };
+}
+
+/**
+ * Gives somebody a role, or ends their access. Whoever has left stands in the records and signs in no more; the private addresses of
+ * the calendar that they made, or that tell of them, are taken back. The last lead stays one. Their sign-ins are the caller's to end.
+ */
+export async function setStanding(scope: KennelScope, personId: string, { role, left }: PersonStanding): Promise<void> {
+  await scope.inOneAsItStands(async (within) => {
+    await within.holdKennel();
+    const person = await within.get(PersonEntity, personId);
+    const leads = await within.all(PersonEntity, { role: 'lead', leftAt: IsNull() }, {});
+    const wasLead = person.role === 'lead' && person.leftAt === null;
+    if (wasLead && (left || role !== 'lead') && leads.length === 1) throw new Failure('last-lead');
+    if (person.leftAt !== null && !left) throw new Failure('bad-input', { errors: [{ path: 'left', message: 'They come back by an invitation.' }] });
+    const leaves = left && person.leftAt === null;
+    if (!leaves && role === person.role) return;
+    await within.change(PersonEntity, personId, leaves ? { role, leftAt: new Date(), email: null, passwordHash: null } : { role });
+    if (leaves) await takeAddressesBack(within, personId);
+    await note(within, { act: leaves ? 'left' : 'changed', kind: 'person', recordId: personId, label: person.name, about: leaves ? {} : { changed: changesOf({ role: person.role }, { role }) } }); // prettier-ignore
+  });
+}
+
+async function takeAddressesBack(scope: KennelScope, personId: string): Promise<void> {
+  const made = await scope.all(DeedEntity, { personId, kind: 'calendarFeed', act: 'made' }, {});
+  const theirs = new Set(made.map(({ recordId }) => recordId));
+  const open = await scope.all(CalendarFeedEntity, { revokedAt: IsNull() }, {});
+  for (const feed of open.filter((one) => one.personId === personId || theirs.has(one.id)))
+    await scope.updateAt(CalendarFeedEntity, feed.id, feed.version, { revokedAt: new Date() });
 }

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntitySchema } from 'typeorm';
+import { changesOf, deedKindOf, labelled, note } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -17,7 +18,7 @@ export type VersionedKind<Row extends { id: string; kennelId: string; version: n
   toColumns: (facts: Facts) => Partial<Row>;
   toAnswer: (row: Row) => Answer;
   /** What must hold beyond the schema; throws a Failure. */
-  admit?: (facts: Facts, scope: KennelScope, id: string) => Promise<void>;
+  admit?: (facts: Facts, scope: KennelScope, id: string, before: Row | null) => Promise<void>;
   /** What goes with keeping it, in the same transaction; `before` is what it was, null for a new one. */
   after?: (record: Answer, scope: KennelScope, before: Row | null) => Promise<void>;
 };
@@ -42,14 +43,16 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     throw new Failure('newer-version', { current: kind.toAnswer(row) });
   };
 
+  const what = deedKindOf(kind.entity);
   const existing = await scope.find(kind.entity, id);
   if (!existing) {
     if (version !== null || (await scope.isElsewhere(kind.entity, id))) throw new Failure('not-found');
-    await kind.admit?.(facts, scope, id);
+    await kind.admit?.(facts, scope, id, null);
     try {
       await scope.inOne(async (within) => {
         await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
         await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, null);
+        await note(within, { act: 'made', kind: what, ...labelled(id, what, facts) });
       });
     } catch (error) {
       if (!isDuplicate(error)) throw error;
@@ -58,11 +61,15 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     return { created: true, record: kind.toAnswer(await scope.get(kind.entity, id)) };
   }
   if (version === null || version !== existing.version || same(existing)) return against(existing);
-  await kind.admit?.(facts, scope, id);
+  await kind.admit?.(facts, scope, id, existing);
   const changed = await scope.inOne(async (within) => {
     const done = await within.updateAt(kind.entity, id, version, kind.toColumns(facts));
-    if (done) await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, existing);
-    return done;
+    if (!done) return false;
+    const now = kind.toAnswer(await within.get(kind.entity, id));
+    await kind.after?.(now, within, existing);
+    const was = kind.toAnswer(existing) as Record<string, unknown>;
+    await note(within, { act: 'changed', kind: what, ...labelled(id, what, facts), about: { changed: changesOf(was, facts) } });
+    return true;
   });
   const now = await scope.get(kind.entity, id);
   return changed ? { created: false, record: kind.toAnswer(now) } : against(now);
@@ -92,6 +99,7 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
     if (!created && !isDeepStrictEqual(plain(kind.sentOf(row)), plain(sent))) throw new Failure('already-recorded', { current: record });
     return { created, record: record! };
   };
+  const what = deedKindOf(kind.entity);
   const existing = await scope.find(kind.entity, id);
   if (existing) return answer(existing, false);
   if (await scope.isElsewhere(kind.entity, id)) throw new Failure('not-found');
@@ -100,6 +108,8 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
       const row = await kind.compute(within, id, sent);
       await within.insert(kind.entity, row);
       await kind.after?.(row, within);
+      const { at } = sent as { at?: unknown };
+      await note(within, { act: 'made', kind: what, ...labelled(id, what, row), ...(typeof at === 'string' ? { at: new Date(at) } : {}) });
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;

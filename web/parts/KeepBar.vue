@@ -1,9 +1,15 @@
 <script setup lang="ts">
 /** The button that keeps, and what became of it: sending, waiting for the connection, refused, overtaken by somebody. */
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import type { Role } from '@banter/contract';
 import type { Keeping } from '../stores/keep.ts';
+import { useMay } from '../stores/may.ts';
 
-defineProps<{ keeping: Keeping; label: string; disabled?: boolean }>();
+/** `by` is the role that this needs; the button says so before somebody types in vain. */
+const props = withDefaults(defineProps<{ keeping: Keeping; label: string; disabled?: boolean; by?: Role }>(), { by: 'assistant' });
+const may = useMay();
+const whyNot = computed(() => may.whyNot(props.by));
 const emit = defineEmits<{ newer: [] }>();
 const route = useRoute();
 </script>
@@ -11,10 +17,15 @@ const route = useRoute();
 <template>
   <div>
     <div class="flex flex-wrap items-center gap-3">
-      <button type="submit" class="press press-main" :disabled="disabled || keeping.state.value === 'sending' || keeping.state.value === 'waiting'">
+      <button
+        type="submit"
+        class="press press-main"
+        :disabled="disabled || whyNot !== '' || keeping.state.value === 'sending' || keeping.state.value === 'waiting'"
+      >
         {{ keeping.state.value === 'sending' ? 'Keeping …' : label }}
       </button>
       <slot />
+      <p v-if="whyNot" class="text-soft">{{ whyNot }}</p>
     </div>
     <div role="status" aria-live="polite" class="mt-2">
       <p v-if="keeping.state.value === 'waiting'" class="rounded bg-mind-wash p-3 text-mind">

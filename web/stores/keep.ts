@@ -44,7 +44,7 @@ export function useKeep() {
   /** Answers the record once it is kept; null when it was refused or the page was left. */
   async function keep<Schema extends z.ZodType>(
     path: string,
-    answer: Schema,
+    answer: Schema | null,
     body: unknown,
     version?: number | null,
     method: 'PUT' | 'POST' = 'PUT',

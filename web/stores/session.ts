@@ -1,4 +1,4 @@
-import { Doorstep, Me, type Kennel, type SignIn, type SignUp } from '@banter/contract';
+import { Doorstep, Me, type Join, type Kennel, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { RequestFailure } from '../api/failure.ts';
@@ -43,6 +43,7 @@ export const useSession = defineStore('session', () => {
     look,
     signIn: async (request: SignIn) => entered(await send('POST', '/api/sign-in', Me, request)),
     signUp: async (request: SignUp) => entered(await send('POST', '/api/sign-up', Me, request)),
+    join: async (request: Join) => entered(await send('POST', '/api/join', Me, request)),
     signInToDemo: async () => entered(await send('POST', '/api/sign-in/demo', Me)),
     async signOut() {
       await send('POST', '/api/sign-out', null);

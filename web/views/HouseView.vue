@@ -14,6 +14,7 @@ const PAGES = {
   devices: { title: 'Devices', page: defineAsyncComponent(() => import('./house/HouseDevices.vue')) },
   calendars: { title: 'Calendars', page: defineAsyncComponent(() => import('./house/HouseCalendars.vue')) },
   people: { title: 'People', page: defineAsyncComponent(() => import('./house/HousePeople.vue')) },
+  deeds: { title: 'Who did what', page: defineAsyncComponent(() => import('./house/HouseDeeds.vue')) },
 } as const;
 type PageName = keyof typeof PAGES;
 const shown = computed<PageName>(() => (Object.hasOwn(PAGES, String(route.query.show)) ? (String(route.query.show) as PageName) : 'rules'));

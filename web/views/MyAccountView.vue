@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** My account: where I am signed in, each ended with one tap, and my password. */
 import { MySessionsPage } from '@banter/contract';
+import { ROLE_WORDS } from '@banter/contract';
 import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import { momentWords } from '../parts/age.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -23,6 +25,15 @@ async function end(id: string | null) {
   data.value = now;
   said.value = id === null ? 'Signed out everywhere else.' : 'That sign-in is over.';
 }
+const leaving = useKeep();
+const asked = ref(false);
+const router = useRouter();
+async function leave() {
+  await leaving.keep('/api/my-leaving', null, {}, undefined, 'POST');
+  if (leaving.state.value !== 'still') return;
+  session.lost();
+  await router.push('/');
+}
 const changing = useKeep();
 const old = ref('');
 const password = ref('');
@@ -39,7 +50,7 @@ async function change() {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="your account" @again="load">
     <h1>{{ session.me!.person.name }}</h1>
-    <p class="text-soft">{{ [data!.email, session.kennel!.name].filter(Boolean).join(' · ') }}</p>
+    <p class="text-soft">{{ [data!.email, session.kennel!.name, ROLE_WORDS[session.me!.person.role].name].filter(Boolean).join(' · ') }}</p>
     <p v-if="said" role="status" class="mt-3 rounded bg-good-wash p-3 text-good">{{ said }}</p>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
       <section class="sheet self-start" aria-labelledby="signed-in">
@@ -71,9 +82,19 @@ async function change() {
           hint="At least 10 characters."
           :error="changing.errorAt('password')"
         />
-        <KeepBar :keeping="changing" label="Change it" :disabled="old === '' || password === ''" />
+        <KeepBar by="reader" :keeping="changing" label="Change it" :disabled="old === '' || password === ''" />
       </form>
       <p v-else class="self-start text-soft">The demo is entered without a password.</p>
+      <section v-if="data!.hasPassword" class="self-start lg:col-start-2" aria-labelledby="leaving">
+        <h2 id="leaving">Leaving {{ session.kennel!.name }}</h2>
+        <p class="mt-1 text-soft">Your name stays beside what you measured and decided. You get in nowhere any more, and come back only by an invitation.</p>
+        <button v-if="!asked" type="button" class="press press-plain mt-2" @click="asked = true">Leave this kennel</button>
+        <div v-else class="mt-2 flex flex-wrap gap-2">
+          <button type="button" class="press press-main" @click="leave">Yes, end my access now</button>
+          <button type="button" class="press press-quiet" @click="asked = false">Stay</button>
+        </div>
+        <p v-if="leaving.sentence.value" role="alert" class="mt-2 text-stop">{{ leaving.sentence.value }}</p>
+      </section>
     </div>
   </LoadFrame>
 </template>

@@ -1,3 +1,4 @@
+import type { Role } from '@banter/contract';
 import { EntitySchema } from 'typeorm';
 
 /** Somebody of a kennel. Without e-mail and password they are in the records but cannot sign in. */
@@ -9,6 +10,9 @@ export type PersonRow = {
   passwordHash: string | null;
   fingerThicknessMm: number | null;
   fingerWidthMm: number | null;
+  role: Role;
+  /** Since when they are no longer of the kennel: they stand in the records and sign in no more. */
+  leftAt: Date | null;
   createdAt: Date;
 };
 
@@ -23,6 +27,8 @@ export const PersonEntity = new EntitySchema<PersonRow>({
     passwordHash: { type: 'varchar', length: 200, nullable: true },
     fingerThicknessMm: { type: 'double', nullable: true },
     fingerWidthMm: { type: 'double', nullable: true },
+    role: { type: 'varchar', length: 10 },
+    leftAt: { type: 'datetime', precision: 3, nullable: true },
     createdAt: { type: 'datetime', precision: 3 },
   },
 });

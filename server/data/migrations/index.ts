@@ -3,6 +3,7 @@ import { fitsMigrations } from './fits.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
+import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
 import { upkeepMigrations } from './upkeep.ts';
 
@@ -15,4 +16,5 @@ export const migrations = [
   ...fieldLogMigrations,
   ...programmeMigrations,
   ...upkeepMigrations,
+  ...peopleMigrations,
 ];

@@ -8,6 +8,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
+import ShownOnce from '../../parts/ShownOnce.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
@@ -19,7 +20,6 @@ const { data, state, sentence, load } = useLoad(() => '/api/calendar-feeds', Cal
 const name = ref('');
 const whose = ref('everybody');
 const address = ref('');
-const copied = ref(false);
 const here = computed(() => (data.value?.feeds ?? []).filter(({ revokedAt }) => revokedAt === null));
 const gone = computed(() => (data.value?.feeds ?? []).filter(({ revokedAt }) => revokedAt !== null));
 const people = computed(() => [{ value: 'everybody', label: 'Everybody’s' }, ...(data.value?.people ?? []).map((one) => ({ value: one.id, label: one.name }))]);
@@ -31,19 +31,12 @@ async function make() {
   const facts: CalendarFeedFacts = { name: name.value.trim(), keyHash, personId: whose.value === 'everybody' ? null : whose.value, revokedAt: null };
   if (!(await keeping.keep(`/api/calendar-feeds/${uuidv7()}`, CalendarFeed, facts))) return;
   address.value = `${location.origin}/api/feeds/${key}.ics`;
-  copied.value = false;
   name.value = '';
   await load();
 }
 async function takeBack(feed: CalendarFeed) {
   const { id, version, lastSeenAt: _seen, ...facts } = feed;
   if (await keeping.keep(`/api/calendar-feeds/${id}`, CalendarFeed, { ...facts, revokedAt: new Date().toISOString() }, version)) await load();
-}
-async function copy() {
-  copied.value = await navigator.clipboard.writeText(address.value).then(
-    () => true,
-    () => false,
-  );
 }
 </script>
 
@@ -58,14 +51,7 @@ async function copy() {
         <TextField v-model="name" label="What it is called" hint="Such as: Corin’s phone." :error="keeping.errorAt('name')" />
         <ChoiceRow v-model="whose" label="Whose sessions" :answers="people" quiet />
         <KeepBar :keeping="keeping" label="Make an address" :disabled="name.trim() === ''" />
-        <div v-if="address" class="rounded bg-good-wash p-3 text-good" role="status">
-          <p class="font-semibold">Its address, shown this once:</p>
-          <p class="mt-1 font-mono break-all select-all">{{ address }}</p>
-          <div class="mt-2 flex gap-2">
-            <button type="button" class="press press-plain" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
-            <button type="button" class="press press-quiet" @click="address = ''">I have it</button>
-          </div>
-        </div>
+        <ShownOnce v-if="address" :text="address" title="Its address, shown this once:" @done="address = ''" />
         <p class="text-sm text-soft">
           Whoever has the address can read it; nobody can write. Once, without an address:
           <a href="/api/calendar.ics" download class="underline">take it as a file</a>.

@@ -7,6 +7,7 @@ import { dayWords, momentWords } from '../../parts/age.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
+import ShownOnce from '../../parts/ShownOnce.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
@@ -17,7 +18,6 @@ const keeping = useKeep();
 const { data, state, sentence, load } = useLoad(() => '/api/bridges', BridgesPage);
 const name = ref('');
 const key = ref('');
-const copied = ref(false);
 const here = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt === null));
 const gone = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt !== null));
 
@@ -27,19 +27,12 @@ async function make() {
   const facts: BridgeFacts = { name: name.value.trim(), keyHash, revokedAt: null };
   if (!(await keeping.keep(`/api/bridges/${uuidv7()}`, Bridge, facts))) return;
   key.value = fresh;
-  copied.value = false;
   name.value = '';
   await load();
 }
 async function takeBack(bridge: Bridge) {
   const { id, version, lastSeenAt: _seen, ...facts } = bridge;
   if (await keeping.keep(`/api/bridges/${id}`, Bridge, { ...facts, revokedAt: new Date().toISOString() }, version)) await load();
-}
-async function copy() {
-  copied.value = await navigator.clipboard.writeText(key.value).then(
-    () => true,
-    () => false,
-  );
 }
 const origin = location.origin;
 </script>
@@ -54,15 +47,8 @@ const origin = location.origin;
           a line, in an open format; late and twice is no harm.
         </p>
         <TextField v-model="name" label="What it is called" hint="Such as: gateway in the shed." :error="keeping.errorAt('name')" />
-        <KeepBar :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
-        <div v-if="key" class="rounded bg-good-wash p-3 text-good" role="status">
-          <p class="font-semibold">Its key, shown this once:</p>
-          <p class="mt-1 font-mono break-all select-all">{{ key }}</p>
-          <div class="mt-2 flex gap-2">
-            <button type="button" class="press press-plain" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
-            <button type="button" class="press press-quiet" @click="key = ''">I have it</button>
-          </div>
-        </div>
+        <KeepBar by="lead" :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
+        <ShownOnce v-if="key" :text="key" title="Its key, shown this once:" @done="key = ''" />
         <pre class="overflow-x-auto rounded bg-ground p-3 text-sm" tabindex="0">
 POST {{ origin }}/api/events
 Authorization: Bearer KEY

@@ -5,6 +5,7 @@ import { fingerSlack, USUAL_FINGER } from '@banter/core';
 import { computed, ref } from 'vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
+import WhoIsHere from './WhoIsHere.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import SmallChart from '../../parts/SmallChart.vue';
 import { useKeep } from '../../stores/keep.ts';
@@ -42,6 +43,7 @@ const GOOD_TEM_MM = 2;
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the people" @again="load">
+    <WhoIsHere class="mb-6" :people="data!.people" @changed="(page) => (data = page)" />
     <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
       <form class="sheet space-y-4 self-start" novalidate @submit.prevent="keep">
         <h2>Your finger, measured once</h2>
@@ -63,7 +65,7 @@ const GOOD_TEM_MM = 2;
           Under a strap on a neck of {{ units.exact(NECK_MM) }} one {{ parsed.success ? 'of yours' : 'usual finger' }} makes {{ example[0] }} of slack, two make
           {{ example[1] }}, the flat hand {{ example[2] }}.
         </p>
-        <KeepBar :keeping="keeping" label="Keep my finger" :disabled="!parsed.success" />
+        <KeepBar by="reader" :keeping="keeping" label="Keep my finger" :disabled="!parsed.success" />
       </form>
       <section class="sheet" aria-label="Whose tape can be trusted">
         <h2>Whose tape can be trusted</h2>

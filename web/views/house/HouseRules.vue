@@ -131,6 +131,7 @@ const impact = computed(() =>
           </li>
         </ul>
         <KeepBar
+          by="lead"
           class="mt-3"
           :keeping="keeping"
           label="Keep the rules"

@@ -60,7 +60,7 @@ function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLe
         </tbody>
       </table>
     </div>
-    <KeepBar class="mt-4" :keeping="keeping" label="Keep the levels" :disabled="!changed" @newer="showTheirs">
+    <KeepBar by="lead" class="mt-4" :keeping="keeping" label="Keep the levels" :disabled="!changed" @newer="showTheirs">
       <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
     </KeepBar>
   </form>

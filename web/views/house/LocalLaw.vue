@@ -123,7 +123,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         />
       </div>
       <TextField v-model="form.source" label="Where it is written" hint="So that the next person finds it." :error="keeping.errorAt('source')" />
-      <KeepBar :keeping="keeping" label="Keep the place" :disabled="nameFault !== ''" @newer="((form = null), load())">
+      <KeepBar by="lead" :keeping="keeping" label="Keep the place" :disabled="nameFault !== ''" @newer="((form = null), load())">
         <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
         <button
           v-if="form.version !== null"

@@ -88,6 +88,7 @@ const nameless = computed(() => form.value.headCollarChart.some((row) => row.nam
       {{ units.exact(reversed.noseMinMm) }} to {{ units.exact(reversed.noseMaxMm) }} at the nose.
     </p>
     <KeepBar
+      by="lead"
       class="mt-4"
       :keeping="keeping"
       label="Keep the chart"

@@ -1,0 +1,67 @@
+import { DeedsAsked, fieldErrors, InvitationAsked, InviteFacts, Join, PersonStanding } from '@banter/contract';
+import { Router } from 'express';
+import type { DataSource } from 'typeorm';
+import { hashOf, type SessionStore } from '../data/session-store.ts';
+import { deedsPage } from '../services/deeds-page.ts';
+import { Failure } from '../services/failure.ts';
+import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
+import type { KennelBus } from '../services/kennel-bus.ts';
+import { peoplePage, setStanding } from '../services/people.ts';
+import { enter } from './account-routes.ts';
+import { limitSignUps, signedIn } from './guards.ts';
+import { idOf, parseBody, readJson } from './read-request.ts';
+import { scopeOf } from './scope-of.ts';
+import { versionedRoutes } from './versioned-routes.ts';
+
+export type PeopleOptions = { sessions: SessionStore; signUpsPerHour: number; bus: KennelBus; cookieName: string };
+
+/** The people of a kennel: their parts in it, invitations, and the log of who did what. Which of it is a lead's stands in the contract. */
+export function peopleRoutes(dataSource: DataSource, { sessions, signUpsPerHour, bus, cookieName }: PeopleOptions): Router {
+  const routes = Router();
+  const endAll = async (personId: string) => {
+    const rows = await sessions.ofPerson(personId);
+    await sessions.end(personId, rows.map(({ idHash }) => idHash)); // prettier-ignore
+  };
+
+  routes.post('/invitation', limitSignUps(signUpsPerHour * 10), ...readJson, async (request, response) => {
+    response.json(await invitationOf(dataSource, parseBody(InvitationAsked, request).key));
+  });
+  routes.post('/join', limitSignUps(signUpsPerHour), ...readJson, async (request, response) => {
+    response.status(201).json(await enter(dataSource, request, await joinBy(dataSource, parseBody(Join, request))));
+  });
+
+  routes.use(['/people', '/invites', '/deeds', '/my-leaving'], signedIn);
+  routes.get('/people', async (request, response) => {
+    response.json(await peoplePage(scopeOf(request, dataSource)));
+  });
+  routes.put('/people/:id', ...readJson, async (request, response) => {
+    const [scope, personId, standing] = [scopeOf(request, dataSource), idOf(request), parseBody(PersonStanding, request)];
+    await setStanding(scope, personId, standing);
+    if (standing.left) {
+      await endAll(personId);
+      // Screens that listen look whether they may.
+      bus.changed(scope.kennelId);
+    }
+    response.json(await peoplePage(scope));
+  });
+  routes.post('/my-leaving', async (request, response) => {
+    const scope = scopeOf(request, dataSource);
+    await setStanding(scope, scope.personId, { role: request.role!, left: true });
+    const own = hashOf(request.sessionID);
+    await sessions.end(scope.personId, (await sessions.ofPerson(scope.personId)).flatMap(({ idHash }) => (idHash === own ? [] : [idHash]))); // prettier-ignore
+    await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
+    bus.changed(scope.kennelId);
+    response.clearCookie(cookieName).status(204).end();
+  });
+  routes.get('/invites', async (request, response) => {
+    const rows = await scopeOf(request, dataSource).all(inviteKind.entity, {}, { expiresAt: 'DESC', id: 'ASC' });
+    response.json({ invites: rows.map(inviteKind.toAnswer) });
+  });
+  versionedRoutes(routes, dataSource, 'invites', InviteFacts, inviteKind);
+  routes.get('/deeds', async (request, response) => {
+    const parsed = DeedsAsked.safeParse(request.query);
+    if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
+    response.json(await deedsPage(scopeOf(request, dataSource), parsed.data));
+  });
+  return routes;
+}

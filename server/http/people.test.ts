@@ -1,0 +1,236 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { InviteFacts, Me } from '@banter/contract';
+import { DEED_KINDS, ENDPOINTS } from '@banter/contract';
+import supertest from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DeedEntity } from '../data/entities/deed.ts';
+import { deedKindOf } from '../services/deeds.ts';
+import { newDog, newKennel, openBanter, screening, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+let lead: TestAgent;
+let kennels = 0;
+beforeAll(async () => {
+  banter = await openBanter();
+});
+afterAll(() => banter.close());
+
+const soon = () => new Date(Date.now() + 3_600_000).toISOString();
+async function invite(by: TestAgent, more: Partial<InviteFacts> = {}) {
+  const key = randomBytes(32).toString('hex');
+  const id = uuidv7();
+  const facts = { name: 'Bryony Reed', role: 'assistant', personId: null, keyHash: createHash('sha256').update(key).digest('hex'), expiresAt: soon(), revokedAt: null, ...more }; // prettier-ignore
+  const answer = await by.put(`/api/invites/${id}`).send(facts);
+  return { key, id, facts, answer };
+}
+/** Somebody who joined by an invitation, signed in. */
+async function colleague(by: TestAgent, role: InviteFacts['role'], more: Partial<InviteFacts> = {}) {
+  const { key } = await invite(by, { role, ...more });
+  const agent = supertest.agent(banter.app);
+  kennels += 1;
+  const email = `colleague${kennels}@example.test`;
+  const joined = await agent.post('/api/join').send({ key, name: 'Bryony Reed', email, password: 'reeds in the wind' });
+  expect(joined.status, joined.text).toBe(201);
+  return { agent, me: joined.body as Me, email };
+}
+
+describe('an invitation', () => {
+  it('is shown, holds once, and lets somebody in with their role', async () => {
+    lead = await newKennel(banter.app, 'Alder Carr');
+    const { key, answer } = await invite(lead, { role: 'reader' });
+    expect(answer.status, answer.text).toBe(201);
+    const shown = await supertest(banter.app).post('/api/invitation').send({ key });
+    expect(shown.body).toMatchObject({ kennelName: 'Alder Carr', name: 'Bryony Reed', role: 'reader' });
+    const join = { key, name: 'Bryony Reed', email: 'bryony@example.test', password: 'reeds in the wind' };
+    // Two who hold the same link at the same moment: one is in.
+    const both = await Promise.all([join, { ...join, email: 'other@example.test' }].map((one) => supertest(banter.app).post('/api/join').send(one)));
+    expect(both.map(({ status }) => status).sort()).toEqual([201, 404]);
+    expect(both.find(({ status }) => status === 201)!.body).toMatchObject({ person: { role: 'reader' }, kennel: { name: 'Alder Carr' } });
+    expect((await supertest(banter.app).post('/api/invitation').send({ key })).body.code).toBe('no-invitation');
+  });
+
+  it('that ran out, was taken back, or is guessed lets nobody in, and all three are answered alike', async () => {
+    const late = await invite(lead, { expiresAt: new Date(Date.now() - 1000).toISOString() });
+    const back = await invite(lead);
+    await lead
+      .put(`/api/invites/${back.id}`)
+      .set('If-Match', '"1"')
+      .send({ ...back.facts, revokedAt: new Date().toISOString() });
+    const answers = await Promise.all([late.key, back.key, 'ab'.repeat(32)].map((key) => supertest(banter.app).post('/api/join').send({ key, name: 'X', email: 'x@example.test', password: 'long enough it is' }))); // prettier-ignore
+    expect(answers.map(({ body }) => body.code)).toEqual(['no-invitation', 'no-invitation', 'no-invitation']);
+    expect(new Set(answers.map(({ text }) => text)).size).toBe(1);
+  });
+
+  it('holds a week at most, is not made longer, and is only a lead’s to make', async () => {
+    expect((await invite(lead, { expiresAt: new Date(Date.now() + 30 * 86_400_000).toISOString() })).answer.body.errors[0].path).toBe('expiresAt');
+    const made = await invite(lead);
+    const longer = await lead.put(`/api/invites/${made.id}`).set('If-Match', '"1"').send({ ...made.facts, expiresAt: new Date(Date.now() + 6 * 86_400_000).toISOString() }); // prettier-ignore
+    expect(longer.body.errors[0].path).toBe('expiresAt');
+    const { agent } = await colleague(lead, 'assistant');
+    expect((await invite(agent)).answer.status).toBe(403);
+    expect((await agent.get('/api/invites')).status).toBe(403);
+  });
+
+  it('of another kennel’s person is refused; an e-mail that signs in elsewhere leaves the invitation as it was', async () => {
+    const stranger = await newKennel(banter.app);
+    const me = (await stranger.get('/api/doorstep')).body.me as Me;
+    expect((await invite(lead, { personId: me.person.id })).answer.body.errors[0].path).toBe('personId');
+    const { key } = await invite(lead);
+    const taken = await supertest(banter.app).post('/api/join').send({ key, name: 'X', email: me.person.email, password: 'long enough it is' });
+    expect(taken.body.code).toBe('email-taken');
+    expect((await supertest(banter.app).post('/api/invitation').send({ key })).status).toBe(200);
+  });
+});
+
+describe('roles', () => {
+  it('let a reader see everything and change nothing but what is theirs', async () => {
+    const { agent } = await colleague(lead, 'reader');
+    const dogId = await newDog(lead);
+    expect((await agent.get('/api/dogs')).body.dogs.length).toBeGreaterThan(0);
+    const refused = await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dogId));
+    expect(refused.status).toBe(403);
+    expect(refused.body.detail).toMatch(/You read in this kennel/);
+    // Every address that changes something, but one's own affairs.
+    const own = /^\/api\/(sign-|me$|my-|invitation$|join$|calc\/|fits$)/;
+    for (const { method, path } of ENDPOINTS.filter((one) => one.method !== 'get' && !own.test(one.path))) {
+      const answer = await agent[method as 'put' | 'post'](path.replace('{id}', uuidv7())).send({});
+      expect([path, answer.status]).toEqual([path, 403]);
+    }
+    expect((await agent.put('/api/me').send({ finger: { thicknessMm: 14, widthMm: 17 } })).status).toBe(200);
+  });
+
+  it('let an assistant do the day’s work, and leave to a lead what decides: rules, law, stops, a dog’s own rules and its leaving', async () => {
+    const { agent } = await colleague(lead, 'assistant');
+    const dogId = await newDog(agent);
+    expect((await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dogId))).status).toBe(201);
+    const kennel = (await agent.get('/api/kennel')).body;
+    const { id: _id, version, demo: _demo, ...settings } = kennel;
+    const forbidden: [string, object][] = [
+      ['/api/kennel', { ...settings, name: 'Mine' }],
+      [`/api/places/${uuidv7()}`, somePlace],
+      [`/api/lifts/${uuidv7()}`, { dogId, item: 'deaf', lifted: true, note: 'x', at: new Date().toISOString() }],
+    ];
+    for (const [path, body] of forbidden) expect([path, (await agent.put(path).set('If-Match', `"${version}"`).send(body)).status]).toEqual([path, 403]);
+    const archived = await agent
+      .put(`/api/dogs/${dogId}`)
+      .set('If-Match', '"1"')
+      .send({ ...someDog, archivedAt: new Date().toISOString() });
+    expect([archived.status, archived.body.detail]).toEqual([403, 'Only a lead takes a dog off the list or puts it back.']);
+    const ownRules = await agent.put(`/api/dogs/${dogId}`).set('If-Match', '"1"').send({ ...someDog, house: { schools: {}, rules: { slackAimMm: 12 }, note: 'thin coat' } }); // prettier-ignore
+    expect(ownRules.status).toBe(403);
+    expect(
+      (
+        await agent
+          .put(`/api/dogs/${dogId}`)
+          .set('If-Match', '"1"')
+          .send({ ...someDog, notes: 'Shy of the tape.' })
+      ).status,
+    ).toBe(200);
+    expect(
+      (
+        await lead
+          .put(`/api/dogs/${dogId}`)
+          .set('If-Match', '"2"')
+          .send({ ...someDog, archivedAt: new Date().toISOString() })
+      ).status,
+    ).toBe(200);
+  });
+
+  it('change for the very next request; the last lead stays one', async () => {
+    const { agent, me } = await colleague(lead, 'assistant');
+    const dogId = await newDog(agent);
+    await lead.put(`/api/people/${me.person.id}`).send({ role: 'reader', left: false });
+    expect((await agent.put(`/api/screenings/${uuidv7()}`).send(screening(dogId))).status).toBe(403);
+    const own = ((await lead.get('/api/doorstep')).body.me as Me).person.id;
+    expect((await lead.put(`/api/people/${own}`).send({ role: 'reader', left: false })).body.code).toBe('last-lead');
+    expect((await lead.post('/api/my-leaving').send({})).body.code).toBe('last-lead');
+    const stranger = await newKennel(banter.app);
+    expect((await stranger.put(`/api/people/${me.person.id}`).send({ role: 'lead', left: false })).status).toBe(404);
+  });
+});
+
+describe('leaving', () => {
+  it('ends the access of somebody in every session at once, takes their calendar addresses back, and keeps their name in the records', async () => {
+    const { agent, me, email } = await colleague(lead, 'assistant');
+    const phone = supertest.agent(banter.app);
+    await phone.post('/api/sign-in').send({ email, password: 'reeds in the wind' });
+    const dogId = await newDog(agent);
+    const tapingId = uuidv7();
+    await agent.put(`/api/tapings/${tapingId}`).send(taping(dogId));
+    const feedKey = randomBytes(32).toString('hex');
+    await agent.put(`/api/calendar-feeds/${uuidv7()}`).send({ name: 'Phone', keyHash: createHash('sha256').update(feedKey).digest('hex'), personId: null, revokedAt: null }); // prettier-ignore
+    expect((await supertest(banter.app).get(`/api/feeds/${feedKey}.ics`)).status).toBe(200);
+
+    const people = await lead.put(`/api/people/${me.person.id}`).send({ role: 'assistant', left: true });
+    expect(people.body.people.find(({ id }: { id: string }) => id === me.person.id)).toMatchObject({ name: 'Bryony Reed', signsIn: false });
+    for (const one of [agent, phone]) expect((await one.get('/api/dogs')).status).toBe(401);
+    expect((await supertest.agent(banter.app).post('/api/sign-in').send({ email, password: 'reeds in the wind' })).body.code).toBe('wrong-sign-in');
+    expect((await supertest(banter.app).get(`/api/feeds/${feedKey}.ics`)).status).toBe(404);
+    expect((await lead.get(`/api/tapings/${tapingId}`)).body.personName).toBe('Bryony Reed');
+
+    // They come back by an invitation, as themselves.
+    const back = await colleague(lead, 'reader', { personId: me.person.id });
+    expect(back.me.person).toMatchObject({ id: me.person.id, role: 'reader' });
+  });
+
+  it('of one’s own accord ends all one’s sign-ins', async () => {
+    const { agent, email } = await colleague(lead, 'reader');
+    const phone = supertest.agent(banter.app);
+    await phone.post('/api/sign-in').send({ email, password: 'reeds in the wind' });
+    expect((await agent.post('/api/my-leaving').send({})).status).toBe(204);
+    for (const one of [agent, phone]) expect((await one.get('/api/dogs')).status).toBe(401);
+  });
+});
+
+describe('the log of who did what', () => {
+  it('tells it by person, dog, kind and day, with what changed, and nothing of another kennel', async () => {
+    const own = await newKennel(banter.app, 'Log Kennel');
+    const { agent, me } = await colleague(own, 'assistant');
+    const dogId = await newDog(agent, { name: 'Teasel' });
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dogId));
+    await own
+      .put(`/api/dogs/${dogId}`)
+      .set('If-Match', '"1"')
+      .send({ ...someDog, name: 'Teasel', pull: 'settled' });
+    const all = (await own.get('/api/deeds')).body;
+    expect(all.deeds.map(({ act, kind }: { act: string; kind: string }) => `${act} ${kind}`)).toEqual(
+      expect.arrayContaining(['made kennel', 'made invite', 'made person', 'in session', 'made dog', 'made taping', 'changed dog']),
+    );
+    const changed = all.deeds.find(({ act, kind }: { act: string; kind: string }) => act === 'changed' && kind === 'dog');
+    expect(changed).toMatchObject({ dogName: 'Teasel', personName: 'Tester', about: { changed: [{ field: 'pull', from: 'drags', to: 'settled' }] } });
+    const theirs = (await own.get('/api/deeds').query({ personId: me.person.id, dogId })).body.deeds;
+    expect(theirs.map(({ kind }: { kind: string }) => kind).sort()).toEqual(['dog', 'taping']);
+    expect((await own.get('/api/deeds').query({ kind: 'taping' })).body.deeds).toHaveLength(1);
+    expect((await own.get('/api/deeds').query({ to: '2020-01-01' })).body.deeds).toHaveLength(0);
+    expect((await (await newKennel(banter.app)).get('/api/deeds').query({ dogId })).body.deeds).toEqual([]);
+  });
+
+  it('goes back by pages and misses nothing', async () => {
+    const own = await newKennel(banter.app, 'Paged');
+    const dogId = await newDog(own);
+    const ids = Array.from({ length: 130 }, () => uuidv7());
+    for (const id of ids) await own.put(`/api/screenings/${id}`).send(screening(dogId));
+    const first = (await own.get('/api/deeds').query({ kind: 'screening' })).body;
+    const second = (await own.get('/api/deeds').query({ kind: 'screening', before: first.deeds.at(-1).id })).body;
+    expect([first.more, second.more]).toEqual([true, false]);
+    const seen = [...first.deeds, ...second.deeds].map(({ recordId }: { recordId: string }) => recordId);
+    expect(new Set(seen)).toEqual(new Set(ids));
+  });
+
+  it('is refused a change by the database itself', async () => {
+    const deeds = banter.dataSource.getRepository(DeedEntity);
+    const [deed] = await deeds.find({ take: 1 });
+    await expect(deeds.update({ id: deed!.id }, { label: 'nothing happened' })).rejects.toThrow('What was done stays written.');
+    await expect(deeds.delete({ id: deed!.id })).rejects.toThrow('What was done stays written.');
+  });
+
+  it('has words for every kind of record that is kept by its id', () => {
+    const silent = new Set(['deed', 'fieldSession', 'press']);
+    for (const { name, options } of banter.dataSource.entityMetadatas.map((one) => ({ name: one.name, options: { name: one.name } }))) {
+      if (silent.has(name)) continue;
+      expect(DEED_KINDS).toContain(deedKindOf({ options }));
+    }
+  });
+});
