@@ -12,7 +12,11 @@ export default defineConfig({
       { plugins: [vue()], ...unit('web', ['web/**/*.test.ts']) },
       unit('docs', ['docs/**/*.test.ts']),
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 40_000, hookTimeout: 30_000 } },
-      { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
+      // The server's tests put the drawings on paper.
+      {
+        plugins: [vue()],
+        test: { name: 'server', css: true, include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 },
+      },
     ],
   },
 });

@@ -164,6 +164,7 @@ try {
     sessionSecret: 'bench',
     version: '0',
     demo: true,
+    drawHandover: () => Promise.resolve({ neck: null, side: null, letter: null, clock: null }),
     pagesDir: join(import.meta.dirname, '..', 'dist'),
   });
   const server = createServer(app).listen(0, '127.0.0.1');

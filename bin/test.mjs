@@ -5,7 +5,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runToEnd } from './lib/commands.mjs';
-import { browserPackages, databasePackages, ensurePackages } from './lib/debian-packages.mjs';
+import { browserPackages, databasePackages, ensurePackages, readerPackages } from './lib/debian-packages.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensureNpmPackages } from './lib/npm-packages.mjs';
 import { projectDir } from './lib/places.mjs';
@@ -75,7 +75,7 @@ async function browser(scratch, databaseUrl) {
 }
 
 await run(async () => {
-  await ensurePackages({ ...databasePackages, ...browserPackages });
+  await ensurePackages({ ...databasePackages, ...browserPackages, ...readerPackages });
   await ensureNpmPackages();
   await ensureWebBuild();
   const scratch = mkdtempSync(join(tmpdir(), 'banter-test-'));

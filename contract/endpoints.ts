@@ -13,6 +13,7 @@ import { Dressing, DressingFacts } from './records/dressing.ts';
 import { Ending, NewEnding } from './records/ending.ts';
 import { Entry, EventsKept, NewEntry, NewEvent } from './records/event.ts';
 import { DeedsAsked, DeedsPage } from './records/deed.ts';
+import { Handover, HandoversPage, NewHandover, OwnerAsked, OwnerLink, OwnerLinkFacts, OwnerPage, OwnerTick } from './records/handover.ts';
 import { Invitation, InvitationAsked, Invite, InviteFacts, InvitesPage, Join } from './records/invite.ts';
 import { FieldBatch, FieldBatchKept, FieldSessionPage, LevelCap, NewLevelCap, SessionAsked } from './records/field-log.ts';
 import { FieldPage } from './records/field-page.ts';
@@ -47,7 +48,7 @@ export type Endpoint = {
   asks?: z.ZodObject;
   /** What else than JSON it takes: an image, or lines of JSON; and what else it answers. */
   takes?: 'image' | 'lines';
-  gives?: 'image' | 'calendar';
+  gives?: 'image' | 'calendar' | 'pdf';
   answer: z.ZodType | null;
 };
 
@@ -258,6 +259,34 @@ export const ENDPOINTS: readonly Endpoint[] = [
   },
   { method: 'get', path: '/api/calendar-feeds', summary: 'The private addresses of the kennel’s calendar.', signIn: true, answer: CalendarFeedsPage },
   ...record('calendar-feeds', 'private address of the calendar', CalendarFeedFacts, CalendarFeed, true),
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/handovers',
+    summary: 'What was handed over of a dog, its owners’ links and what was done with them.',
+    signIn: true,
+    answer: HandoversPage,
+  },
+  ...record('handovers', 'handover', NewHandover, Handover, false),
+  { method: 'get', path: '/api/handovers/{id}/pages.pdf', summary: 'A handover on one or two pages.', signIn: true, answer: z.string(), gives: 'pdf' },
+  ...record('owner-links', 'owner’s link', OwnerLinkFacts, OwnerLink, true),
+  { method: 'post', path: '/api/owner', summary: 'What an owner sees by the key of their link.', signIn: false, request: OwnerAsked, answer: OwnerPage },
+  {
+    method: 'post',
+    path: '/api/owner/ticks',
+    summary: 'Ticks a line of the daily check, or takes the tick back.',
+    signIn: false,
+    request: OwnerTick,
+    answer: OwnerPage,
+  },
+  {
+    method: 'post',
+    path: '/api/owner/pages.pdf',
+    summary: 'The handover on one or two pages, for an owner.',
+    signIn: false,
+    request: OwnerAsked,
+    answer: z.string(),
+    gives: 'pdf',
+  },
   { method: 'get', path: '/api/class', summary: 'What tomorrow’s class is kitted up from.', signIn: true, answer: ClassPage },
   { method: 'get', path: '/api/upkeep', summary: 'Everything that is kept up, how it was found last, and who wears it.', signIn: true, answer: UpkeepPage },
   ...record('inspections', 'look at a piece of gear', NewInspection, Inspection, false),

@@ -149,3 +149,24 @@ export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';
 export { dayOf, dayStart, dayStartOf, momentOn, nightSpans } from './neck/kennel-days.ts';
 export { toldEvents } from './neck/told-events.ts';
+export { drawnCollar, drawnFits, drawnItems, ringAtOf, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
+export { neckTapeOf } from './neck/neck-tape.ts';
+export {
+  Handover,
+  HandoverSheet,
+  HandoversPage,
+  NewHandover,
+  OWNER_LINK_DAYS,
+  OWNER_VISITS,
+  OwnerAsked,
+  OwnerLink,
+  OwnerLinkFacts,
+  OwnerPage,
+  OwnerTick,
+  OwnerVisit,
+  type PaperDrawings,
+  type SheetLine,
+} from './records/handover.ts';
+export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
+export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
+export { OWNER_WORDS } from './handover/owner-words.ts';

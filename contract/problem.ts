@@ -9,6 +9,7 @@ export const PROBLEMS = {
   'from-elsewhere': { status: 403, title: 'The request came from another site.' },
   'not-allowed': { status: 403, title: 'Your part in the kennel does not do that.' },
   'no-invitation': { status: 404, title: 'This invitation is not known here: it has run out, was used, or was taken back. Ask for a new one.' },
+  'no-owner-link': { status: 404, title: 'This link is not known here: it has run out or was taken back. Ask your trainer for a new one.' },
   'last-lead': { status: 409, title: 'The kennel needs a lead: make somebody else one first.' },
   'not-found': { status: 404, title: 'There is nothing here.' },
   'wrong-method': { status: 405, title: 'This address does not do that.' },

@@ -1,3 +1,4 @@
+import type { PaperDrawings } from '@banter/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import session from 'express-session';
@@ -8,6 +9,7 @@ import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
 import { calendarFeedRoutes } from './http/calendar-feed-routes.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
+import { handoverRoutes } from './http/handover-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
 import { contentPolicy, knowsRoles, sameOriginOnly } from './http/guards.ts';
@@ -33,6 +35,8 @@ export type AppOptions = {
   demo: boolean;
   /** The folder of built pages. */
   pagesDir: string;
+  /** The drawings of a handover, by the pages' own components. */
+  drawHandover: PaperDrawings;
   /** How many proxies in front are trusted to name the caller. */
   proxies?: number;
   limits?: { calculationsPerMinute?: number; signInsPerQuarterHour?: number; signUpsPerHour?: number };
@@ -94,6 +98,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),
     calendarFeedRoutes(dataSource),
+    handoverRoutes(dataSource, options.drawHandover),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
   app.use(pages(options.pagesDir));

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
+import type { PaperDrawings } from '@banter/contract';
 import pino from 'pino';
 import { makeApp } from './app.ts';
 import { makeDataSource } from './data/data-source.ts';
@@ -26,12 +27,18 @@ await dataSource.initialize().catch((error: Error) => refuse(`the database canno
 await dataSource.runMigrations().catch((error: Error) => refuse(`the database could not be brought up to date: ${error.message}`));
 if (demo) await seedDemo(dataSource, new Date());
 
+// Built apart from the pages: the same components, rendered to text.
+const { drawHandover } = (await import(join(projectDir, 'build', 'paper-drawings.js')).catch(() =>
+  refuse('the drawings are not built; «npm start» or «npm run build» builds them.'),
+)) as { drawHandover: PaperDrawings };
+
 const app = makeApp({
   dataSource,
   log,
   sessionSecret: env.BANTER_SECRET,
   version,
   demo,
+  drawHandover,
   pagesDir: join(projectDir, 'dist'),
   proxies: Number(env.BANTER_PROXIES ?? 0),
   limits: { ...(env.BANTER_SIGN_UPS_PER_HOUR ? { signUpsPerHour: Number(env.BANTER_SIGN_UPS_PER_HOUR) } : {}) },

@@ -9,6 +9,7 @@ import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
+import { drawHandover } from '../web/paper/paper-drawings.ts';
 import { makeApp, type AppOptions } from './app.ts';
 import { makeDataSource } from './data/data-source.ts';
 
@@ -27,10 +28,11 @@ export async function openBanter(options: Partial<AppOptions> = {}, through: (ur
   await dataSource.runMigrations();
   const app = makeApp({
     dataSource,
-    log: pino({ level: 'silent' }),
+    log: pino({ level: process.env.BANTER_LOG ?? 'silent' }),
     sessionSecret: 'for tests',
     version: '0.0.0',
     demo: true,
+    drawHandover,
     pagesDir: join(import.meta.dirname, 'no-pages'),
     limits: { calculationsPerMinute: 100_000, signInsPerQuarterHour: 1000, signUpsPerHour: 1000 },
     ...options,

@@ -5,6 +5,8 @@ import { Refusal, say } from './say.mjs';
 /** Program that proves a package is there → the package. */
 export const databasePackages = { mariadbd: 'mariadb-server', 'mariadb-admin': 'mariadb-client' };
 export const browserPackages = { chromium: 'chromium' };
+/** What the tests read PDFs with. */
+export const readerPackages = { pdftotext: 'poppler-utils', pdfimages: 'poppler-utils' };
 
 /**
  * How missing packages can be had: nothing to do, a command to run, or a sentence to show.

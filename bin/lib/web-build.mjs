@@ -32,9 +32,13 @@ function sourcesHash() {
 export async function ensureWebBuild() {
   const mark = join(projectDir, 'dist', '.banter-sources');
   const now = sourcesHash();
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return;
+  if (existsSync(mark) && existsSync(join(projectDir, 'build', 'paper-drawings.js')) && readFileSync(mark, 'utf8') === now) return;
   say('Building the pages …');
-  const done = await runToEnd('npx', ['vite', 'build', 'web', '--logLevel', 'warn'], { cwd: projectDir, quiet: true });
-  if (done.code !== 0) throw new Refusal(`the pages could not be built:\n${done.output.trim()}`);
+  // The pages, and the drawings apart, which the server puts on paper.
+  const builds = [['web'], ['web', '--config', 'web/vite.paper.config.ts']];
+  for (const build of builds) {
+    const done = await runToEnd('npx', ['vite', 'build', ...build, '--logLevel', 'warn'], { cwd: projectDir, quiet: true });
+    if (done.code !== 0) throw new Refusal(`the pages could not be built:\n${done.output.trim()}`);
+  }
   writeFileSync(mark, now);
 }

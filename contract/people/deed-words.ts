@@ -38,6 +38,8 @@ export const DEED_WORDS = {
   },
   bridge: { thing: 'bridges', made: 'made the bridge', changed: 'changed the bridge' },
   calendarFeed: { thing: 'calendar addresses', made: 'made the calendar address', changed: 'changed the calendar address' },
+  handover: { thing: 'handovers', made: 'handed over' },
+  ownerLink: { thing: 'owners’ links', made: 'made an owner’s link for', changed: 'changed an owner’s link for' },
   invite: { thing: 'invitations', made: 'invited', changed: 'changed the invitation of' },
   person: { thing: 'people', made: 'joined', changed: 'changed the standing of', left: 'ended the access of' },
   session: { thing: 'sign-ins', in: 'signed in', out: 'signed out', changed: 'changed their password' },

@@ -18,7 +18,7 @@ export const ROLE_WORDS: Record<Role, { name: string; does: string }> = {
 export const atLeast = (role: Role, needed: Role): boolean => ROLES.indexOf(role) <= ROLES.indexOf(needed);
 
 /** What is everybody's own affair, whatever their role: signing in and out, their finger, their sign-ins. */
-const OWN_AFFAIRS = /^\/(sign-in|sign-in\/demo|sign-up|sign-out|me|my-sessions|my-password|my-leaving|invitation|join)$/;
+const OWN_AFFAIRS = /^\/(sign-in|sign-in\/demo|sign-up|sign-out|me|my-sessions|my-password|my-leaving|invitation|join|owner|owner\/ticks|owner\/pages\.pdf)$/;
 /** Addresses that only a lead changes. */
 const LEAD_CHANGES = /^\/(kennel|lifts|places|bridges|invites|people|imports)(\/|$)/;
 /** Addresses that only a lead reads. */

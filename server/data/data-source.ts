@@ -12,6 +12,7 @@ import { EventEntity } from './entities/event.ts';
 import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity } from './entities/field-log.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
+import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity } from './entities/handover.ts';
 import { InviteEntity } from './entities/invite.ts';
 import { KennelEntity } from './entities/kennel.ts';
 import { KennelTemplateEntity } from './entities/kennel-template.ts';
@@ -45,6 +46,9 @@ export function makeDataSource(url: string): DataSource {
       PersonEntity,
       SessionEntity,
       InviteEntity,
+      HandoverEntity,
+      OwnerLinkEntity,
+      OwnerVisitEntity,
       DeedEntity,
       PlaceEntity,
       DogEntity,

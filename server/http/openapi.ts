@@ -71,7 +71,7 @@ function operationOf(endpoint: Endpoint): object {
             '200': {
               description: 'Done.',
               content: {
-                [endpoint.gives === 'image' ? 'image/jpeg' : endpoint.gives === 'calendar' ? 'text/calendar' : 'application/json']: {
+                [endpoint.gives ? GIVEN_TYPES[endpoint.gives] : 'application/json']: {
                   schema: schemaOf(endpoint.answer, 'output'),
                 },
               },
@@ -83,6 +83,8 @@ function operationOf(endpoint: Endpoint): object {
     security: endpoint.signIn ? [{ session: [] }] : [],
   };
 }
+
+const GIVEN_TYPES: Record<NonNullable<Endpoint['gives']>, string> = { image: 'image/jpeg', calendar: 'text/calendar', pdf: 'application/pdf' };
 
 /** The OpenAPI 3.1 document, made from the table of addresses and their schemas. */
 export function openApiDocument(version: string): object {

@@ -53,13 +53,14 @@ import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
 import { programmesPage } from '../services/programmes-page.ts';
-import { putAppended, type AppendedKind, type VersionedKind } from '../services/record-base.ts';
+import type { AppendedKind, VersionedKind } from '../services/record-base.ts';
 import { liftKind, screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { weighingKind } from '../services/weighings.ts';
+import { appendedRoutes } from './appended-routes.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readJson, readLargeJson } from './read-request.ts';
+import { idOf, parseBody, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
@@ -111,17 +112,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     path: string,
     schema: z.ZodType<New>,
     kind: AppendedKind<Row, New, Answer>,
-  ) => {
-    routes.get(`/${path}/:id`, async (request, response) => {
-      const scope = scopeOf(request, dataSource);
-      const [answer] = await kind.toAnswers(scope, [await scope.get(kind.entity, idOf(request))]);
-      response.json(answer);
-    });
-    routes.put(`/${path}/:id`, ...readJson, async (request, response) => {
-      const put = await putAppended(scopeOf(request, dataSource), kind, idOf(request), parseBody(schema, request));
-      response.status(put.created ? 201 : 200).json(put.record);
-    });
-  };
+  ) => appendedRoutes(routes, dataSource, path, schema, kind);
 
   routes.get('/dogs', async (request, response) => {
     response.json(await dogsPage(scopeOf(request, dataSource)));

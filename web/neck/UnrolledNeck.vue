@@ -6,10 +6,9 @@
  */
 import { girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
 import { listWords } from '@banter/core';
-import { collarKind } from '@banter/contract';
+import { collarKind, type DrawnCollar, type PlainBand } from '@banter/contract';
 import { computed, useId } from 'vue';
 import { useUnits } from '../stores/units.ts';
-import type { DrawnCollar, PlainBand } from './drawn-collar.ts';
 import { headroom, onNeckDrawing } from './drawings.ts';
 
 const props = defineProps<{

@@ -1,11 +1,9 @@
-import { COLLAR_KIND_NAMES, collarKind, USUAL_HEAD_COLLAR_CHART, type CollarKindName, type Taping } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, type CollarKindName, type DrawnCollar, neckTapeOf, type Taping, USUAL_HEAD_COLLAR_CHART } from '@banter/contract';
 import { houseRules, houseSchools, type FittingDog, type House } from '@banter/core';
 import { createPinia } from 'pinia';
 import { describe, expect, it } from 'vitest';
 import { createSSRApp, type Component } from 'vue';
 import { renderToString } from 'vue/server-renderer';
-import type { DrawnCollar } from './drawn-collar.ts';
-import { neckTapeOf } from './neck-tape.ts';
 import { crossSection } from './shared/cross-sections.ts';
 import UnrolledNeck from './UnrolledNeck.vue';
 

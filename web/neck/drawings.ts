@@ -1,6 +1,5 @@
-import type { CollarKindName } from '@banter/contract';
+import type { CollarKindName, DrawnCollar } from '@banter/contract';
 import type { Component } from 'vue';
-import type { DrawnCollar } from './drawn-collar.ts';
 
 /**
  * The drawings of every kind of collar, found by their place: `web/neck/KIND/OnNeck.vue` on the unrolled neck and

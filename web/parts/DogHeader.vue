@@ -1,13 +1,11 @@
 <script setup lang="ts">
 /** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
-import type { CurrentFit, Dog, Dressing, Kennel, Taping } from '@banter/contract';
+import { type CurrentFit, type Dog, drawnFits, type Dressing, type Kennel, neckTapeOf, type Taping } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
-import { neckTapeOf } from '../neck/neck-tape.ts';
-import { drawnFits } from '../neck/drawn-collar.ts';
 import { ageWords, todayIn } from './age.ts';
 import { wornLine } from './worn-words.ts';
 
@@ -45,6 +43,7 @@ const tabs = [
   { name: 'programme', label: 'Programme', key: 'p' },
   { name: 'levels', label: 'Levels', key: 'v' },
   { name: 'growth', label: 'Growth', key: 'w' },
+  { name: 'handover', label: 'Handover', key: 'o' },
 ];
 useScreenKeys(
   'This dog',

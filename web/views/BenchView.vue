@@ -1,12 +1,10 @@
 <script setup lang="ts">
 /** The bench with one kind of collar on it: which one of the locker this dog gets, how it is made up, and why. What is decided is kept. */
-import { collarKind, Plan, RecordId, z, type CollarKindName, type NewPlan } from '@banter/contract';
+import { collarKind, type CollarKindName, type DrawnCollar, neckTapeOf, type NewPlan, Plan, RecordId, ringAtOf, z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ringAtOf, type DrawnCollar } from '../neck/drawn-collar.ts';
 import { benchPanel } from '../neck/drawings.ts';
-import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
 import KeepBar from '../parts/KeepBar.vue';

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck } from '@banter/contract';
-import { z, RecordId } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtOf, z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { ringAtOf } from '../neck/drawn-collar.ts';
 import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';

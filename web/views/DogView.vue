@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** A dog's record: what to do next, its neck to scale, and everything that happened, newest first. */
-import { collarKind, Dog, Ending, nextStep, type CurrentFit } from '@banter/contract';
+import { collarKind, type CurrentFit, Dog, drawnFits, Ending, neckTapeOf, nextStep } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { drawnFits } from '../neck/drawn-collar.ts';
-import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
 import DogKit from '../parts/DogKit.vue';

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 /** All dogs: the ones that need a hand first, each with its neck in small, what was decided, and the next step. */
-import { DogsPage, latestGirths, momentOn, nextStep, type DogCard } from '@banter/contract';
+import { type DogCard, DogsPage, drawnFits, latestGirths, momentOn, neckTapeOf, nextStep } from '@banter/contract';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { drawnFits } from '../neck/drawn-collar.ts';
-import { neckTapeOf } from '../neck/neck-tape.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { ageWords, dayWords, todayIn } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { record, refers } from './column-sql.ts';
+import { kept, record, refers } from './column-sql.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
 /** A migration after which nothing in a table is changed or taken out, by whatever means: the database itself refuses. */
@@ -60,4 +60,49 @@ export const peopleMigrations = [
   ),
   keepsForGood('DeedsStay1764000000041', 'deeds', 'UPDATE'),
   keepsForGood('DeedsStayIn1764000000042', 'deeds', 'DELETE'),
+  makesTable(
+    'Handovers1764000000043',
+    'handovers',
+    `${record},
+     dogId uuid NOT NULL,
+     toWhom varchar(120) NOT NULL,
+     callWhom varchar(160) NOT NULL,
+     lengthUnit varchar(2) CHARACTER SET ascii NOT NULL CHECK (lengthUnit IN ('in', 'cm')),
+     massUnit varchar(2) CHARACTER SET ascii NOT NULL CHECK (massUnit IN ('lb', 'kg')),
+     note text NOT NULL,
+     sheet json NOT NULL,
+     ${kept},
+     KEY ofDog (kennelId, dogId, at),
+     ${refers('dogId', 'dogs')},
+     ${refers('personId', 'people')}`,
+  ),
+  makesTable(
+    'OwnerLinks1764000000044',
+    'owner_links',
+    `${record},
+     version int NOT NULL CHECK (version > 0),
+     dogId uuid NOT NULL,
+     name varchar(80) NOT NULL,
+     keyHash char(64) CHARACTER SET ascii NOT NULL UNIQUE,
+     expiresAt datetime(3) NOT NULL,
+     revokedAt datetime(3) NULL,
+     lastSeenAt datetime(3) NULL,
+     KEY ofDog (kennelId, dogId),
+     ${refers('dogId', 'dogs')}`,
+  ),
+  makesTable(
+    'OwnerVisits1764000000045',
+    'owner_visits',
+    `${record},
+     linkId uuid NOT NULL,
+     dogId uuid NOT NULL,
+     what varchar(10) CHARACTER SET ascii NOT NULL CHECK (what IN ('opened', 'paper', 'ticked', 'unticked')),
+     item varchar(60) NOT NULL,
+     day date NULL,
+     at datetime(3) NOT NULL,
+     KEY ofDog (kennelId, dogId, at),
+     KEY ofLink (kennelId, linkId, at),
+     ${refers('linkId', 'owner_links')},
+     ${refers('dogId', 'dogs')}`,
+  ),
 ];

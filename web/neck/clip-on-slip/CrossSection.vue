@@ -3,7 +3,7 @@
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
+import type { SectionProps } from '@banter/contract';
 import { arc, hangs, onCircle } from '../ring-shapes.ts';
 import SectionFrame from '../shared/SectionFrame.vue';
 

@@ -2,7 +2,7 @@
 /** A clip-on slip on the unrolled neck: its cord, the floating ring and the clip; a backup lies below a prong's place. */
 import { girthAt, placeOnNeck, slipWidthMm, type ClipOnNumbers, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
+import type { DrawnCollar } from '@banter/contract';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => props.drawn.collar.numbers as ClipOnNumbers);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A fence collar on the unrolled neck. */
 import type { UnrolledNeck } from '@banter/core';
-import type { DrawnCollar } from '../drawn-collar.ts';
+import type { DrawnCollar } from '@banter/contract';
 import ReceiverOnNeck from '../shared/ReceiverOnNeck.vue';
 
 defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A flat collar on the unrolled neck: the band at its real width, its buckle, holes and ring. */
-import { StrapNumbersShape } from '@banter/contract';
+import { type DrawnCollar, StrapNumbersShape } from '@banter/contract';
 import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => StrapNumbersShape.parse(props.drawn.collar.numbers));

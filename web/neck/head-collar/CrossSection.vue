@@ -2,7 +2,7 @@
 /** A head collar's two rings to one scale: the neck strap round the neck, and beside it the nose loop round the muzzle, with the nose end it must not pass. */
 import { computed, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
+import type { SectionProps } from '@banter/contract';
 import { hangs } from '../ring-shapes.ts';
 
 const props = defineProps<SectionProps>();

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A head collar on the unrolled neck: its strap directly behind the ears, the nose loop beside the map, to the same scale. */
-import { HeadCollarNumbersShape } from '@banter/contract';
+import { type DrawnCollar, HeadCollarNumbersShape } from '@banter/contract';
 import { girthAt, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const width = computed(() => HeadCollarNumbersShape.parse(props.drawn.collar.numbers).widthMm);

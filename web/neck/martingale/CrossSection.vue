@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** A martingale pulled snug: the main strap between its slides, the rings as far apart as they stay, the control loop above; dashed, as worn at rest. */
-import { MartingaleNumbersShape } from '@banter/contract';
+import { MartingaleNumbersShape, type SectionProps } from '@banter/contract';
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
 import { arc, hangs, onCircle } from '../ring-shapes.ts';
 import SectionFrame from '../shared/SectionFrame.vue';
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A martingale on the unrolled neck: the strap at its real width, its slides as far apart as they stay, and the control loop. */
-import { MartingaleNumbersShape } from '@banter/contract';
+import { type DrawnCollar, MartingaleNumbersShape } from '@banter/contract';
 import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => MartingaleNumbersShape.parse(props.drawn.collar.numbers));

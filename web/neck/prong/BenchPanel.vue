@@ -3,7 +3,17 @@
  * The bench for a prong: the sentence of what to do, the cross-section with its links to click, the rule of link stops, the
  * verdict with measure, limit and house rule, and what every school would do. All of it computed in the page.
  */
-import { asProngCollar, prongKind, ProngNumbers, VERDICT_WORDS, type Collar, type FittingDog, ProngChoices, type ProngPlanOutcome } from '@banter/contract';
+import {
+  asProngCollar,
+  type Collar,
+  type DrawnCollar,
+  type FittingDog,
+  ProngChoices,
+  prongKind,
+  ProngNumbers,
+  type ProngPlanOutcome,
+  VERDICT_WORDS,
+} from '@banter/contract';
 import {
   BETWEEN_SCHOOL_WORDS,
   chooseProng,
@@ -30,7 +40,6 @@ import { toneOf } from '../../parts/verdict.ts';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useUnits } from '../../stores/units.ts';
-import type { DrawnCollar } from '../drawn-collar.ts';
 import { linkStops } from './link-stops.ts';
 import LinkRule from './LinkRule.vue';
 import LoadRose from '../shared/LoadRose.vue';

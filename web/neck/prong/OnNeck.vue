@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A prong on the unrolled neck: links, plate, chain and both rings in their places, the band at its real width and height. */
-import { asProngCollar, ProngNumbers } from '@banter/contract';
+import { asProngCollar, type DrawnCollar, ProngNumbers } from '@banter/contract';
 import { girthAt, placeOnNeck, prongPieces, prongWidthMm, spansOnNeck, type LinkSplit, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A remote collar in cross-section. */
-import type { SectionProps } from '../drawn-collar.ts';
+import type { SectionProps } from '@banter/contract';
 import ReceiverSection from '../shared/ReceiverSection.vue';
 
 defineProps<SectionProps>();

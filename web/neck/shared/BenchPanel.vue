@@ -5,13 +5,14 @@
  * computed in the page.
  */
 import {
-  collarKind,
-  schoolsSay,
   type Collar,
+  collarKind,
   type CollarKindName,
+  type DrawnCollar,
   type FittingDog,
   type PlanOutcome,
   type SchoolSays,
+  schoolsSay,
   type StockByKind,
 } from '@banter/contract';
 import { HOUSE_SCHOOL_WORDS, type House } from '@banter/core';
@@ -23,7 +24,6 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useUnits } from '../../stores/units.ts';
 import { benchExtra } from '../drawings.ts';
-import type { DrawnCollar } from '../drawn-collar.ts';
 import { crossSection } from './cross-sections.ts';
 import LoadRose from './LoadRose.vue';
 

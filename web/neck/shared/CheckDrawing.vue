@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** The collar as it is on the dog while it is checked: cross-section, and what of its make-up is set right by hand. */
-import { collarKind, type CollarKindName, type FittingDog } from '@banter/contract';
+import { collarKind, type CollarKindName, type DrawnCollar, type FittingDog } from '@banter/contract';
 import { computed } from 'vue';
 import KnobRow from '../../parts/KnobRow.vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 import { crossSection } from './cross-sections.ts';
 
 const props = defineProps<{ kind: CollarKindName; collar: { id: string; name: string; numbers: Record<string, unknown> }; dog: FittingDog; ringAt: number }>();

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A receiver on the unrolled neck: its strap, the receiver at its clock place with both contacts, and the footprint's outline. */
-import { ElectronicNumbersShape } from '@banter/contract';
+import { type DrawnCollar, ElectronicNumbersShape } from '@banter/contract';
 import { girthAt, placeOnNeck, RECEIVER_STRAP_MM, RECEIVER_WIDTH_MM, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar; antenna?: boolean }>();
 const numbers = computed(() => ElectronicNumbersShape.parse(props.drawn.collar.numbers));

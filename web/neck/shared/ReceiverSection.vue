@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** A receiver on its strap: posts through the coat to the skin at their real length, the footprint's arc, and the windpipe it must clear. */
-import { ElectronicNumbersShape } from '@banter/contract';
+import { ElectronicNumbersShape, type SectionProps } from '@banter/contract';
 import { angleAtClock, clearOfWindpipe } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
 import { arc, hangs, ringSector } from '../ring-shapes.ts';
 import SectionFrame from './SectionFrame.vue';
 

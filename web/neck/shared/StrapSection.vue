@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** A buckled strap round the neck, hanging from the nape so that its slack is a clear gap at the throat; buckle and ring in place. */
-import { StrapNumbersShape } from '@banter/contract';
+import { type SectionProps, StrapNumbersShape } from '@banter/contract';
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
 import { arc, hangs, onCircle } from '../ring-shapes.ts';
 import SectionFrame from './SectionFrame.vue';
 

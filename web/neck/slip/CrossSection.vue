@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** A slip closed on the neck with its slack taken up: the running part stands off by the gap between the rings, to scale. */
-import { SlipNumbersShape } from '@banter/contract';
+import { type SectionProps, SlipNumbersShape } from '@banter/contract';
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import type { SectionProps } from '../drawn-collar.ts';
 import { arc, onCircle } from '../ring-shapes.ts';
 import SectionFrame from '../shared/SectionFrame.vue';
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A slip on the unrolled neck: the chain all round, its two rings, and the running part over the top towards the handler. */
-import { SlipNumbersShape } from '@banter/contract';
+import { type DrawnCollar, SlipNumbersShape } from '@banter/contract';
 import { girthAt, placeOnNeck, slipWidthMm, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => SlipNumbersShape.parse(props.drawn.collar.numbers));

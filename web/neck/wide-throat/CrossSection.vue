@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A wide-throat collar in cross-section. */
-import type { SectionProps } from '../drawn-collar.ts';
+import type { SectionProps } from '@banter/contract';
 import StrapSection from '../shared/StrapSection.vue';
 
 defineProps<SectionProps>();

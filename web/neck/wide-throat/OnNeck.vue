@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** A wide-throat collar on the unrolled neck: broad at the throat, at both ends of the map, narrow with its buckle at the nape. */
-import { StrapNumbersShape } from '@banter/contract';
+import { type DrawnCollar, StrapNumbersShape } from '@banter/contract';
 import { girthAt, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../drawn-collar.ts';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();
 const numbers = computed(() => StrapNumbersShape.parse(props.drawn.collar.numbers));

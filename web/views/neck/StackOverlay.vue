@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** On the unrolled neck: warmth under the receiver where it has been, its next place as an outline, and what the skin says. */
-import type { DressedDog } from '@banter/contract';
+import type { DrawnCollar, DressedDog } from '@banter/contract';
 import { girthAt, placeOnNeck, RECEIVER_WIDTH_MM, skinWarmth, WARMTH_STEPS, type UnrolledNeck } from '@banter/core';
 import { computed } from 'vue';
-import type { DrawnCollar } from '../../neck/drawn-collar.ts';
 import SkinMark from '../../neck/SkinMark.vue';
 import { useNow } from '../../stores/now.ts';
 

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 /** The stack on the unrolled neck: what goes on in order from the ears down, put on and taken off with a tap; ring and side. */
-import type { StackEntry } from '@banter/contract';
+import { drawnItems, neckTapeOf, type StackEntry } from '@banter/contract';
 import { HOUSE_SCHOOL_WORDS, RING_TRAVEL_MM, rightOrder, clockWords, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
 import { computed, ref } from 'vue';
-import { drawnItems } from '../../neck/drawn-collar.ts';
-import { neckTapeOf } from '../../neck/neck-tape.ts';
 import LetterDrawing from '../../neck/slip/LetterDrawing.vue';
 import SideDrawing from '../../neck/SideDrawing.vue';
 import UnrolledNeck from '../../neck/UnrolledNeck.vue';

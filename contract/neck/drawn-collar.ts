@@ -1,15 +1,11 @@
-import {
-  collarKind,
-  houseOf,
-  stackItems,
-  type CollarKindName,
-  type CurrentFit,
-  type DressedItem,
-  type Dog,
-  type Dressing,
-  type Kennel,
-} from '@banter/contract';
 import { ringClock, stackOnNeck, type FittingDog } from '@banter/core';
+import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
+import type { Dog } from '../records/dog.ts';
+import type { Dressing } from '../records/dressing.ts';
+import type { CurrentFit } from '../records/ending.ts';
+import { houseOf, type Kennel } from '../records/kennel.ts';
+import { stackItems } from './dressed-dog.ts';
+import type { DressedItem } from './dressed.ts';
 
 /** What a drawing is told, whatever the kind: the collar, how it is made up, and where its ring sits. */
 export type DrawnCollar = {

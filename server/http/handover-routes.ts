@@ -1,0 +1,58 @@
+import { dayOf, NewHandover, OwnerAsked, OwnerLinkFacts, OwnerTick, type PaperDrawings } from '@banter/contract';
+import { Router, type Response } from 'express';
+import { DateTime } from 'luxon';
+import type { DataSource } from 'typeorm';
+import { HandoverEntity, type HandoverRow } from '../data/entities/handover.ts';
+import { handoverPdf } from '../paper/handover-pdf.ts';
+import { Failure } from '../services/failure.ts';
+import { handoverKind, handoversPage } from '../services/handovers.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
+import { kennelOf } from '../services/kennels.ts';
+import { latestHandover, noteVisit, ownerLinkKind, ownerOf, ownerPage, tickDaily } from '../services/owner-links.ts';
+import { limitFeeds, signedIn } from './guards.ts';
+import { appendedRoutes } from './appended-routes.ts';
+import { idOf, parseBody, readJson } from './read-request.ts';
+import { scopeOf } from './scope-of.ts';
+import { versionedRoutes } from './versioned-routes.ts';
+
+/** Handing over: the sheets, their pages on paper, and what owners see by their links. */
+export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawings): Router {
+  const routes = Router();
+  async function sendPages(response: Response, scope: KennelScope, row: HandoverRow) {
+    const { timeZone } = await kennelOf(scope);
+    const day = DateTime.fromISO(dayOf(row.at.getTime(), timeZone)).toFormat('d LLLL yyyy');
+    const pdf = await handoverPdf({ sheet: row.sheet, toWhom: row.toWhom, callWhom: row.callWhom, note: row.note, day }, drawHandover);
+    const name = `${row.sheet.dogName} handover.pdf`;
+    response.set('Content-Disposition', `inline; filename="${name.replaceAll(/[^\x20-\x7e]|["\\]/g, '_')}"; filename*=UTF-8''${encodeURIComponent(name)}`);
+    response.type('application/pdf').send(pdf);
+  }
+
+  routes.post('/owner', limitFeeds, ...readJson, async (request, response) => {
+    response.json(await ownerPage(dataSource, parseBody(OwnerAsked, request).key, new Date(), true));
+  });
+  routes.post('/owner/ticks', limitFeeds, ...readJson, async (request, response) => {
+    const tick = parseBody(OwnerTick, request);
+    const now = new Date();
+    response.locals.told = { scope: await tickDaily(dataSource, tick, now) };
+    response.json(await ownerPage(dataSource, tick.key, now, false));
+  });
+  routes.post('/owner/pages.pdf', limitFeeds, ...readJson, async (request, response) => {
+    const { link, scope } = await ownerOf(dataSource, parseBody(OwnerAsked, request).key);
+    const row = await latestHandover(scope, link.dogId);
+    if (!row) throw new Failure('not-found');
+    await noteVisit(scope, link, { what: 'paper' });
+    await sendPages(response, scope, row);
+  });
+
+  routes.use(['/handovers', '/owner-links'], signedIn);
+  routes.get('/dogs/:id/handovers', signedIn, async (request, response) => {
+    response.json(await handoversPage(scopeOf(request, dataSource), idOf(request)));
+  });
+  routes.get('/handovers/:id/pages.pdf', async (request, response) => {
+    const scope = scopeOf(request, dataSource);
+    await sendPages(response, scope, await scope.get(HandoverEntity, idOf(request)));
+  });
+  appendedRoutes(routes, dataSource, 'handovers', NewHandover, handoverKind);
+  versionedRoutes(routes, dataSource, 'owner-links', OwnerLinkFacts, ownerLinkKind);
+  return routes;
+}

@@ -1,0 +1,92 @@
+import { dayOf, OWNER_LINK_DAYS, type OwnerLink, type OwnerLinkFacts, type OwnerPage, type OwnerTick, type OwnerVisit } from '@banter/contract';
+import { MoreThanOrEqual, type DataSource } from 'typeorm';
+import { v7 as uuidv7 } from 'uuid';
+import { DogEntity } from '../data/entities/dog.ts';
+import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity, type HandoverRow, type OwnerLinkRow, type OwnerVisitRow } from '../data/entities/handover.ts';
+import { badField, Failure } from './failure.ts';
+import { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
+import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
+import type { VersionedKind } from './record-base.ts';
+
+const DAY_MS = 86_400_000;
+/** A clock at the desk may be off by this much. */
+const PATIENCE_MS = 3_600_000;
+/** Days of ticks that an owner sees. */
+const TICK_DAYS = 7;
+/** Somebody who looks again within this time is still at the same look. */
+const SAME_LOOK_MS = 10 * 60_000;
+
+export const ownerLinkKind: VersionedKind<OwnerLinkRow, OwnerLinkFacts, OwnerLink> = {
+  entity: OwnerLinkEntity,
+  toColumns: ({ expiresAt, revokedAt, ...facts }) => ({ ...facts, expiresAt: new Date(expiresAt), revokedAt: revokedAt === null ? null : new Date(revokedAt) }),
+  toAnswer: keyedAnswer,
+  admit: async ({ dogId, expiresAt, keyHash }, scope, _id, before) => {
+    if (before && before.keyHash !== keyHash) throw badField('keyHash', 'A link keeps its key; make another one.');
+    if (before && before.dogId !== dogId) throw badField('dogId', 'A link stays with its dog.');
+    if (!(await scope.find(DogEntity, dogId))) throw badField('dogId', 'There is no such dog in this kennel.');
+    if (Date.parse(expiresAt) > Date.now() + OWNER_LINK_DAYS * DAY_MS + PATIENCE_MS)
+      throw badField('expiresAt', `A link holds ${OWNER_LINK_DAYS} days at most.`);
+  },
+};
+
+export const visitAnswer = ({ id, linkId, what, item, day, at }: OwnerVisitRow): OwnerVisit => ({ id, linkId, what, item, day, at: at.toISOString() });
+
+/** An owner's link by its key, with the scope it reads in: one guessed, taken back or run out is answered alike. */
+export async function ownerOf(dataSource: DataSource, key: string): Promise<{ link: OwnerLinkRow; scope: KennelScope }> {
+  const link = await keyedRowSeen(dataSource, OwnerLinkEntity, key);
+  if (!link) throw new Failure('no-owner-link');
+  return { link, scope: new KennelScope(dataSource, { kennelId: link.kennelId, personId: link.id, role: 'reader' }) };
+}
+
+export const latestHandover = async (scope: KennelScope, dogId: string): Promise<HandoverRow | null> =>
+  (await scope.query(HandoverEntity).andWhere('record.dogId = :dogId', { dogId }).orderBy('record.at', 'DESC').addOrderBy('record.id', 'DESC').take(1).getOne()) ?? null; // prettier-ignore
+
+/** Writes down what was done with a link. */
+export async function noteVisit(
+  scope: KennelScope,
+  link: OwnerLinkRow,
+  visit: Pick<OwnerVisitRow, 'what'> & Partial<Pick<OwnerVisitRow, 'id' | 'item' | 'day'>>,
+): Promise<void> {
+  await scope.insert(OwnerVisitEntity, { id: uuidv7(), item: '', day: null, ...visit, linkId: link.id, dogId: link.dogId, at: new Date() });
+}
+
+/** What an owner sees; that it was opened is written down, once for each look. */
+export async function ownerPage(dataSource: DataSource, key: string, now: Date, opened: boolean): Promise<OwnerPage> {
+  const { link, scope } = await ownerOf(dataSource, key);
+  const { timeZone } = await kennelOf(scope);
+  const today = dayOf(now.getTime(), timeZone);
+  const [handover, ticked] = await Promise.all([
+    latestHandover(scope, link.dogId),
+    scope.all(OwnerVisitEntity, { linkId: link.id, at: MoreThanOrEqual(new Date(now.getTime() - (TICK_DAYS + 1) * DAY_MS)) }, { at: 'ASC', id: 'ASC' }),
+  ]);
+  if (opened && !ticked.some(({ what, at }) => what === 'opened' && now.getTime() - at.getTime() < SAME_LOOK_MS))
+    await noteVisit(scope, link, { what: 'opened' });
+  const byDay = new Map<string, Set<string>>();
+  for (const { what, day, item } of ticked) {
+    if (day === null) continue;
+    const items = byDay.get(day) ?? new Set();
+    byDay.set(day, items);
+    if (what === 'ticked') items.add(item);
+    if (what === 'unticked') items.delete(item);
+  }
+  return {
+    name: link.name,
+    expiresAt: link.expiresAt.toISOString(),
+    today,
+    timeZone,
+    handover: handover && { at: handover.at.toISOString(), toWhom: handover.toWhom, callWhom: handover.callWhom, note: handover.note, sheet: handover.sheet },
+    ticks: [...byDay].map(([day, items]) => ({ day, items: [...items] })).sort((a, b) => (a.day < b.day ? 1 : -1)),
+  };
+}
+
+/** Ticks a line of the daily check for today, or takes the tick back; the same tick again is the same tick. */
+export async function tickDaily(dataSource: DataSource, { key, id, item, done }: OwnerTick, now: Date): Promise<KennelScope> {
+  const { link, scope } = await ownerOf(dataSource, key);
+  const handover = await latestHandover(scope, link.dogId);
+  if (!handover?.sheet.daily.some((line) => line.key === item)) throw badField('item', 'There is no such line in the daily check.');
+  if (await scope.find(OwnerVisitEntity, id)) return scope;
+  const { timeZone } = await kennelOf(scope);
+  await noteVisit(scope, link, { id, what: done ? 'ticked' : 'unticked', item, day: dayOf(now.getTime(), timeZone) });
+  return scope;
+}

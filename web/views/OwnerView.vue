@@ -1,0 +1,150 @@
+<script setup lang="ts">
+/** What the owner of a dog sees by their private link: today’s check to tick, and the pages. Nothing else of the kennel. */
+import { OwnerPage, type OwnerTick } from '@banter/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, onBeforeUnmount, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { failureSentence, RequestFailure } from '../api/failure.ts';
+import { send } from '../api/request.ts';
+import { dayWords } from '../parts/age.ts';
+import { readStored, writeStored } from '../stores/stored.ts';
+import { OwnerTicks } from './handover/owner-ticks.ts';
+import HandoverPaper from './handover/HandoverPaper.vue';
+
+const key = useRoute().hash.slice(1);
+const page = ref<OwnerPage | null>(null);
+const fault = ref('');
+const away = ref(false);
+/** Ticks that have not arrived yet: kept on this device by the end of the key, sent in order as soon as it works. */
+const boxName = `banter.owner-ticks.${key.slice(-8)}`;
+const waiting = ref<Omit<OwnerTick, 'key'>[]>(readStored(boxName, OwnerTicks) ?? []);
+let sending = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+const RETRY_MS = 4000;
+
+function failed(failure: unknown): void {
+  if (failure instanceof RequestFailure && failure.mayPass) {
+    away.value = true;
+    clearTimeout(timer);
+    timer = setTimeout(() => void (page.value ? sendTicks() : look()), RETRY_MS);
+    return;
+  }
+  fault.value =
+    failure instanceof RequestFailure && failure.problem?.status === 422
+      ? 'This link is not whole. Copy all of it, and open it again.'
+      : failureSentence(failure);
+}
+async function look() {
+  try {
+    page.value = await send('POST', '/api/owner', OwnerPage, { key });
+    away.value = false;
+    await sendTicks();
+  } catch (failure) {
+    failed(failure);
+  }
+}
+async function sendTicks() {
+  if (sending) return;
+  sending = true;
+  try {
+    for (let next = waiting.value[0]; next; next = waiting.value[0]) {
+      page.value = await send('POST', '/api/owner/ticks', OwnerPage, { key, ...next });
+      waiting.value = waiting.value.slice(1);
+      writeStored(boxName, waiting.value);
+    }
+    away.value = false;
+  } catch (failure) {
+    failed(failure);
+  } finally {
+    sending = false;
+  }
+}
+void look();
+const online = () => void (page.value ? sendTicks() : look());
+addEventListener('online', online);
+onBeforeUnmount(() => {
+  clearTimeout(timer);
+  removeEventListener('online', online);
+});
+
+const sheet = computed(() => page.value?.handover?.sheet ?? null);
+const done = computed(() => {
+  const items = new Set(page.value?.ticks.find(({ day }) => day === page.value!.today)?.items ?? []);
+  for (const { item, done: is } of waiting.value) if (is) items.add(item); else items.delete(item); // prettier-ignore
+  return items;
+});
+const left = computed(() => (sheet.value?.daily ?? []).filter((line) => !done.value.has(line.key)).length);
+function tick(item: string) {
+  waiting.value = [...waiting.value, { id: uuidv7(), item, done: !done.value.has(item) }];
+  writeStored(boxName, waiting.value);
+  void sendTicks();
+}
+const days = computed(() => (page.value?.ticks ?? []).filter(({ day, items }) => day !== page.value!.today && items.length > 0));
+
+const taking = ref(false);
+const notTaken = ref('');
+async function takePages() {
+  taking.value = true;
+  notTaken.value = '';
+  try {
+    const answer = await fetch('/api/owner/pages.pdf', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ key }) });
+    if (!answer.ok) throw new RequestFailure(null);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(await answer.blob());
+    link.download = `${sheet.value!.dogName} handover.pdf`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+  } catch {
+    notTaken.value = 'The pages could not be had just now; try again in a moment.';
+  } finally {
+    taking.value = false;
+  }
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-4xl">
+    <p v-if="fault" role="alert" class="sheet"><strong class="block text-lg">Nothing opens by this link</strong>{{ fault }}</p>
+    <p v-else-if="!page" role="status" class="text-soft">{{ away ? 'No connection. It is tried again by itself.' : 'Opening …' }}</p>
+    <p v-else-if="!page.handover" class="sheet">
+      <strong class="block text-lg">Nothing has been handed over yet</strong>Your trainer will tell you when it is here. The link stays the same.
+    </p>
+    <template v-else>
+      <section class="no-print sheet" aria-labelledby="daily">
+        <h1 id="daily">{{ left === 0 ? `All looked at today` : `${sheet!.dogName}: ${left} to look at today` }}</h1>
+        <ul class="mt-2 divide-y divide-line">
+          <li v-for="line in sheet!.daily" :key="line.key">
+            <label class="flex min-h-14 cursor-pointer items-center gap-4 py-2">
+              <input type="checkbox" class="size-7 shrink-0" :checked="done.has(line.key)" @change="tick(line.key)" />
+              <span :class="done.has(line.key) && 'text-soft'">{{ line.text }}</span>
+            </label>
+          </li>
+        </ul>
+        <p v-if="waiting.length > 0 && away" role="status" class="mt-2 rounded bg-mind-wash p-3 text-mind">
+          No connection. Your ticks are safe on this device and are sent as soon as it works.
+        </p>
+        <p v-if="days.length > 0" class="mt-2 text-sm text-soft">
+          Before:
+          <template v-for="(one, index) in days" :key="one.day"
+            >{{ index > 0 ? '; ' : '' }}{{ dayWords(one.day, page.timeZone) }} {{ one.items.length }} of {{ sheet!.daily.length }}</template
+          >
+        </p>
+        <div class="mt-3 flex flex-wrap items-center gap-3">
+          <button type="button" class="press press-plain" :disabled="taking" @click="takePages">{{ taking ? 'Making them …' : 'Take the pages (PDF)' }}</button>
+          <span class="text-sm text-soft">This link is yours alone. It holds until {{ dayWords(page.expiresAt, page.timeZone) }}.</span>
+        </div>
+        <p v-if="notTaken" role="alert" class="mt-2 text-stop">{{ notTaken }}</p>
+      </section>
+      <div class="sheet mt-6">
+        <HandoverPaper
+          :sheet="sheet!"
+          :to-whom="page.handover.toWhom"
+          :call-whom="page.handover.callWhom"
+          :note="page.handover.note"
+          :day="dayWords(page.handover.at, page.timeZone)"
+          daily-on-paper-only
+        />
+      </div>
+    </template>
+  </div>
+</template>
