@@ -21,6 +21,7 @@ import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts'
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Inspection, NewInspection } from './records/inspection.ts';
+import { KeepImport, KennelImport } from './kennel-file/kennel-file.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
@@ -47,7 +48,7 @@ export type Endpoint = {
   /** What stands behind the question mark of a get. */
   asks?: z.ZodObject;
   /** What else than JSON it takes: an image, or lines of JSON; and what else it answers. */
-  takes?: 'image' | 'lines';
+  takes?: 'image' | 'lines' | 'file';
   gives?: 'image' | 'calendar' | 'pdf';
   answer: z.ZodType | null;
 };
@@ -85,6 +86,33 @@ export const ENDPOINTS: readonly Endpoint[] = [
     request: KennelSettings,
     answer: Kennel,
   },
+  {
+    method: 'get',
+    path: '/api/kennel.json',
+    summary: 'The whole kennel as one JSON document, a record at a time (docs/kennel-file.md). A lead’s.',
+    signIn: true,
+    answer: z.unknown(),
+  },
+  { method: 'get', path: '/api/kennel-file.schema.json', summary: 'The schema of a kennel’s file.', signIn: false, answer: z.unknown() },
+  {
+    method: 'post',
+    path: '/api/imports',
+    summary: 'Takes a kennel’s file, up to 1 GB, and begins to look it through; nothing is changed by it. A lead’s.',
+    signIn: true,
+    request: z.unknown(),
+    takes: 'file',
+    answer: KennelImport,
+  },
+  { method: 'get', path: '/api/imports/{id}', summary: 'What would happen, what is wrong, or how far it is. A lead’s.', signIn: true, answer: KennelImport },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/keep',
+    summary: 'Begins to keep it, all of it or nothing. A lead’s.',
+    signIn: true,
+    request: KeepImport,
+    answer: KennelImport,
+  },
+  { method: 'post', path: '/api/imports/{id}/drop', summary: 'Lets it go. A lead’s.', signIn: true, answer: null },
   { method: 'put', path: '/api/me', summary: 'Changes what somebody says of themselves: their finger.', signIn: true, request: PersonFacts, answer: Me },
   { method: 'get', path: '/api/my-sessions', summary: 'Where somebody is signed in.', signIn: true, answer: MySessionsPage },
   {

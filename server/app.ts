@@ -13,6 +13,7 @@ import { handoverRoutes } from './http/handover-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
 import { contentPolicy, knowsRoles, sameOriginOnly } from './http/guards.ts';
+import { kennelFileRoutes } from './http/kennel-file-routes.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { peopleRoutes } from './http/people-routes.ts';
@@ -98,6 +99,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),
     calendarFeedRoutes(dataSource),
+    kennelFileRoutes(dataSource, log, bus),
     handoverRoutes(dataSource, options.drawHandover),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));

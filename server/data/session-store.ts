@@ -10,6 +10,9 @@ export const SESSION_MS = 30 * DAY_MS;
 /** By which a session is known in the table. */
 export const hashOf = (id: string) => createHash('sha256').update(id).digest('hex');
 
+/** A person of a kennel: an id alone names nobody, as kennels may have the same. */
+export type Somebody = { kennelId: string; personId: string };
+
 /** Sessions kept in the database, so that they survive a restart and can be taken away. */
 export class SessionStore extends session.Store {
   private readonly rows;
@@ -27,7 +30,7 @@ export class SessionStore extends session.Store {
 
   override set(id: string, data: SessionData, done: (error?: unknown) => void = () => {}): void {
     const expiresAt = new Date(Date.now() + SESSION_MS);
-    const row = { idHash: hashOf(id), personId: data.personId ?? null, data: data as unknown as object, expiresAt };
+    const row = { idHash: hashOf(id), kennelId: data.kennelId ?? null, personId: data.personId ?? null, data: data as unknown as object, expiresAt };
     this.rows.upsert(row, ['idHash']).then(() => done(), done);
   }
 
@@ -43,13 +46,13 @@ export class SessionStore extends session.Store {
   }
 
   /** The sign-ins of a person, the latest used first. `idHash` names a row and signs nobody in. */
-  async ofPerson(personId: string): Promise<SessionRow[]> {
-    return await this.rows.find({ where: { personId, expiresAt: MoreThan(new Date()) }, order: { expiresAt: 'DESC', idHash: 'ASC' } });
+  async ofPerson({ kennelId, personId }: Somebody): Promise<SessionRow[]> {
+    return await this.rows.find({ where: { kennelId, personId, expiresAt: MoreThan(new Date()) }, order: { expiresAt: 'DESC', idHash: 'ASC' } });
   }
 
   /** Ends sign-ins of a person by their hashes. */
-  async end(personId: string, idHashes: readonly string[]): Promise<void> {
-    if (idHashes.length > 0) await this.rows.delete({ personId, idHash: In([...idHashes]) });
+  async end({ kennelId, personId }: Somebody, idHashes: readonly string[]): Promise<void> {
+    if (idHashes.length > 0) await this.rows.delete({ kennelId, personId, idHash: In([...idHashes]) });
   }
 
   /** Removes sessions that have run out. */

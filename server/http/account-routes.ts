@@ -2,7 +2,7 @@ import { EndSessions, KennelSettings, NewPassword, PersonFacts, SignIn, SignUp, 
 import { Router, type Request } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
-import type { SessionStore } from '../data/session-store.ts';
+import type { SessionStore, Somebody } from '../data/session-store.ts';
 import { note } from '../services/deeds.ts';
 import { Failure } from '../services/failure.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
@@ -28,6 +28,9 @@ export async function enter(dataSource: DataSource, request: Request, me: Me): P
   return me;
 }
 
+/** Who is signed in. */
+const whoOf = (request: Request): Somebody => ({ kennelId: request.session.kennelId!, personId: request.session.personId! });
+
 export type AccountOptions = { demo: boolean; signInsPerQuarterHour: number; signUpsPerHour: number; cookieName: string; sessions: SessionStore };
 
 /** The way in and out, and the kennel's own settings. */
@@ -36,10 +39,10 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
   const routes = Router();
 
   routes.get('/doorstep', async (request, response) => {
-    const { personId } = request.session;
+    const { personId, kennelId } = request.session;
     const answer: Doorstep = {
       demo: options.demo && (await accounts.demoKennel()) !== null,
-      me: personId ? await accounts.me(personId) : null,
+      me: personId && kennelId ? await accounts.me({ kennelId, personId }) : null,
     };
     response.json(answer);
   });
@@ -61,20 +64,20 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
   });
 
   routes.put('/me', signedIn, ...readJson, async (request, response) => {
-    response.json(await accounts.change(request.session.personId!, parseBody(PersonFacts, request)));
+    response.json(await accounts.change(whoOf(request), parseBody(PersonFacts, request)));
   });
-  const mine = (request: Request) => mySessionsPage(dataSource, options.sessions, request.session.personId!, request.sessionID);
+  const mine = (request: Request) => mySessionsPage(dataSource, options.sessions, whoOf(request), request.sessionID);
   routes.get('/my-sessions', signedIn, async (request, response) => {
     response.json(await mine(request));
   });
   routes.post('/my-sessions', signedIn, ...readJson, async (request, response) => {
-    await endSessions(dataSource, options.sessions, request.session.personId!, request.sessionID, parseBody(EndSessions, request).id);
+    await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, parseBody(EndSessions, request).id);
     response.json(await mine(request));
   });
   routes.post('/my-password', signedIn, ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
-    await accounts.changePassword(request.session.personId!, parseBody(NewPassword, request));
+    await accounts.changePassword(whoOf(request), parseBody(NewPassword, request));
     // Whoever knew the old one is out everywhere else.
-    await endSessions(dataSource, options.sessions, request.session.personId!, request.sessionID, null);
+    await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, null);
     response.json(await mine(request));
   });
   routes.get('/kennel', signedIn, async (request, response) => {

@@ -82,7 +82,7 @@ describe('the kennel’s calendar', () => {
     expect((await change({ id, version: 1, facts: facts() })).status).toBe(422);
     const ownDog = await newDog(agent);
     const { body } = await agent.get('/api/doorstep');
-    expect((await change({ id, version: null, facts: facts({ dogId: ownDog, personId: body.me.person.id }) })).status).toBe(404);
+    expect((await change({ id, version: 1, facts: facts({ dogId: ownDog, personId: body.me.person.id }) })).status).toBe(404);
     expect((await page()).sessions).toEqual([]);
     agent = mine;
     expect((await page()).sessions).toHaveLength(1);

@@ -176,7 +176,8 @@ describe('what a phone logged', () => {
     expect((await stranger.get(`/api/dogs/${dog}/levels`)).status).toBe(404);
     expect((await stranger.get(`/api/dogs/${dog}/presses?collar=${remote}&from=2026-01-01T00:00:00Z&to=2027-01-01T00:00:00Z`)).status).toBe(404);
     const results = await send([press(20, 6), first, { ...begin(), dogId: dog }], {}, stranger);
-    expect(results.map(({ status }) => status)).toEqual(['refused', 'refused', 'refused']);
+    // The session does not exist for them, and the dog is not theirs.
+    expect(results.map(({ status }) => status)).toEqual(['waits', 'waits', 'refused']);
     expect((await page(sessionId)).events).toHaveLength(2);
   });
 

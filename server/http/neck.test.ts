@@ -115,7 +115,8 @@ describe('what a hand tells of wearing', () => {
     const mine = on(1);
     await entry([mine]);
     expect((await stranger.get(`/api/dogs/${dog}/neck`)).status).toBe(404);
-    expect((await entry([mine], stranger)).status).toBe(409);
+    // The id is theirs to use, but the dog and the collar are not.
+    expect((await entry([mine], stranger)).status).toBe(422);
     expect((await stranger.get('/api/wearing')).body).toEqual({ wearing: [] });
     expect(
       (

@@ -1,7 +1,7 @@
 import { DeedsAsked, fieldErrors, InvitationAsked, InviteFacts, Join, PersonStanding } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
-import { hashOf, type SessionStore } from '../data/session-store.ts';
+import { hashOf, type SessionStore, type Somebody } from '../data/session-store.ts';
 import { deedsPage } from '../services/deeds-page.ts';
 import { Failure } from '../services/failure.ts';
 import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
@@ -18,9 +18,9 @@ export type PeopleOptions = { sessions: SessionStore; signUpsPerHour: number; bu
 /** The people of a kennel: their parts in it, invitations, and the log of who did what. Which of it is a lead's stands in the contract. */
 export function peopleRoutes(dataSource: DataSource, { sessions, signUpsPerHour, bus, cookieName }: PeopleOptions): Router {
   const routes = Router();
-  const endAll = async (personId: string) => {
-    const rows = await sessions.ofPerson(personId);
-    await sessions.end(personId, rows.map(({ idHash }) => idHash)); // prettier-ignore
+  const endAll = async (who: Somebody) => {
+    const rows = await sessions.ofPerson(who);
+    await sessions.end(who, rows.map(({ idHash }) => idHash)); // prettier-ignore
   };
 
   routes.post('/invitation', limitSignUps(signUpsPerHour * 10), ...readJson, async (request, response) => {
@@ -38,7 +38,7 @@ export function peopleRoutes(dataSource: DataSource, { sessions, signUpsPerHour,
     const [scope, personId, standing] = [scopeOf(request, dataSource), idOf(request), parseBody(PersonStanding, request)];
     await setStanding(scope, personId, standing);
     if (standing.left) {
-      await endAll(personId);
+      await endAll({ kennelId: scope.kennelId, personId });
       // Screens that listen look whether they may.
       bus.changed(scope.kennelId);
     }
@@ -48,7 +48,7 @@ export function peopleRoutes(dataSource: DataSource, { sessions, signUpsPerHour,
     const scope = scopeOf(request, dataSource);
     await setStanding(scope, scope.personId, { role: request.role!, left: true });
     const own = hashOf(request.sessionID);
-    await sessions.end(scope.personId, (await sessions.ofPerson(scope.personId)).flatMap(({ idHash }) => (idHash === own ? [] : [idHash]))); // prettier-ignore
+    await sessions.end(scope, (await sessions.ofPerson(scope)).flatMap(({ idHash }) => (idHash === own ? [] : [idHash]))); // prettier-ignore
     await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
     bus.changed(scope.kennelId);
     response.clearCookie(cookieName).status(204).end();

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { note } from './deeds.ts';
+import type { Somebody } from '../data/session-store.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer } from './kennels.ts';
@@ -85,7 +86,7 @@ export class Accounts {
     const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ email });
     const right = await verify(person?.passwordHash ?? (await nobody), password);
     if (!person?.passwordHash || !right) throw new Failure('wrong-sign-in');
-    return (await this.me(person.id))!;
+    return (await this.me({ kennelId: person.kennelId, personId: person.id }))!;
   }
 
   /** Signs in to the demo kennel, where this database has one. */
@@ -103,26 +104,26 @@ export class Accounts {
   }
 
   /** Changes what somebody says of themselves. */
-  async change(personId: string, { finger }: PersonFacts): Promise<Me> {
+  async change({ kennelId, personId }: Somebody, { finger }: PersonFacts): Promise<Me> {
     await this.dataSource
       .getRepository(PersonEntity)
-      .update({ id: personId }, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
-    return (await this.me(personId))!;
+      .update({ id: personId, kennelId }, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
+    return (await this.me({ kennelId, personId }))!;
   }
 
   /** Changes a password; the old one must be right. Whoever has none, as in the demo, gets none. */
-  async changePassword(personId: string, { old, password }: NewPassword): Promise<void> {
+  async changePassword({ kennelId, personId }: Somebody, { old, password }: NewPassword): Promise<void> {
     const people = this.dataSource.getRepository(PersonEntity);
-    const person = await people.findOneByOrFail({ id: personId });
+    const person = await people.findOneByOrFail({ id: personId, kennelId });
     if (!person.passwordHash) throw badField('old', 'Nobody signs in with a password here.');
     if (!(await verify(person.passwordHash, old))) throw badField('old', 'This is not the password that holds now.');
-    await people.update({ id: personId }, { passwordHash: await hashOfPassword(password) });
-    await note(new KennelScope(this.dataSource, { kennelId: person.kennelId, personId }), { act: 'changed', kind: 'session' });
+    await people.update({ id: personId, kennelId }, { passwordHash: await hashOfPassword(password) });
+    await note(new KennelScope(this.dataSource, { kennelId, personId }), { act: 'changed', kind: 'session' });
   }
 
   /** Who a person is, or null when they are gone or have left. */
-  async me(personId: string): Promise<Me | null> {
-    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId, leftAt: IsNull() });
+  async me({ kennelId, personId }: Somebody): Promise<Me | null> {
+    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ id: personId, kennelId, leftAt: IsNull() });
     const kennel = person && (await this.dataSource.getRepository(KennelEntity).findOneBy({ id: person.kennelId }));
     return person && kennel ? meAnswer(person, kennel) : null;
   }

@@ -84,7 +84,6 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
     const names = await admit(within, sessions);
     const ids = sessions.map(({ id }) => id);
     const before = new Map((await within.someOf(PlannedSessionEntity, ids)).map((row) => [row.id, row]));
-    if ((await within.elsewhere(PlannedSessionEntity, ids)).size > 0) throw new Failure('not-found');
     const changed: PlannedSessionRow[] = [];
     sessions.forEach(({ id, version, facts }, index) => {
       const row = before.get(id);

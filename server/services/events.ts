@@ -117,7 +117,6 @@ export async function tellEvents(
   const collarIds = [...new Set(told.flatMap((event) => ('collarId' in event ? [event.collarId] : (there.get(event.eventId)?.collarId ?? []))))];
   const collars = new Map((strict ? await scope.holdSome(CollarEntity, collarIds) : await scope.someOf(CollarEntity, collarIds)).map((row) => [row.id, row]));
   const dogs = new Set((await scope.someOf(DogEntity, [...new Set(told.flatMap((event) => ('dogId' in event ? [event.dogId] : [])))])).map(({ id }) => id));
-  const elsewhere = await scope.elsewhere(EventEntity, ids);
   /** People correct whatever was told; a bridge only itself. */
   const mayTakeBack = (id: string) => teller.bridgeId === null || fresh.has(id) || there.get(id)?.bridgeId === teller.bridgeId;
   const now = Date.now();
@@ -127,10 +126,6 @@ export async function tellEvents(
   for (const [index, event] of told.entries()) {
     const row = there.get(event.id);
     const earlier = row ? toldOf(row) : fresh.get(event.id);
-    if (elsewhere.has(event.id)) {
-      refused.push({ index, field: 'id', message: 'This id cannot be used here.' });
-      continue;
-    }
     if (earlier) {
       if (isDeepStrictEqual(earlier, event)) known += 1;
       else refused.push({ index, field: 'id', message: 'Something else is already recorded under this id.' });

@@ -113,7 +113,6 @@ async function surroundings(scope: KennelScope, batch: FieldBatch, now: number) 
   const people = await scope.someOf(PersonEntity, [...new Set(begins.map(({ handlerId }) => handlerId))]);
   return {
     told: new Map(rows.map((row) => [row.id, row])),
-    elsewhere: new Set([...(await scope.elsewhere(FieldEventEntity, ids)), ...(await scope.elsewhere(FieldSessionEntity, sessionIds))]),
     known: {
       // Out of their beginnings, for one that joined another has no record of its own left.
       sessions: new Map(beginnings.map(({ sessionId, dogId, at }) => [sessionId, { dogId, begunAt: at.getTime() }])),
@@ -150,13 +149,12 @@ function feltContact(
 
 /** Keeps the events of a batch in the caller’s transaction. */
 export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now: number): Promise<FieldResult[]> {
-  const { told, elsewhere, known, around } = await surroundings(scope, batch, now);
+  const { told, known, around } = await surroundings(scope, batch, now);
   const aheadMs = batch.clock?.aheadMs ?? 0;
   const fresh: Omit<FieldEventRow, 'kennelId'>[] = [];
   const results = batch.events.map((event): FieldResult => {
     const { id, sessionId, at: said, event: name, ...data } = event;
     const result = (status: FieldResult['status'], message = ''): FieldResult => ({ id, status, message });
-    if (elsewhere.has(id) || elsewhere.has(sessionId)) return result('refused', 'This id cannot be used here.');
     const earlier = told.get(id);
     if (earlier) return isDeepStrictEqual(saidOf(earlier), event) ? result('known') : result('refused', 'Something else is already recorded under this id.');
     const at = Date.parse(said) - aheadMs;

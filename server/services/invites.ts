@@ -60,7 +60,7 @@ export async function joinBy(dataSource: DataSource, { key, name, email, passwor
       if (personId === null) await manager.insert(PersonEntity, { ...entry, id, kennelId, fingerThicknessMm: null, fingerWidthMm: null, createdAt: now });
       else await manager.update(PersonEntity, { id, kennelId }, entry);
       await note(new KennelScope(manager, { kennelId, personId: id }), { act: 'made', kind: 'person', recordId: id, label: atLeast(role, 'lead') ? 'as a lead' : `as ${role === 'assistant' ? 'an assistant' : 'a reader'}` }); // prettier-ignore
-      const [person, kennel] = [await manager.findOneByOrFail(PersonEntity, { id }), await manager.findOneByOrFail(KennelEntity, { id: kennelId })];
+      const [person, kennel] = [await manager.findOneByOrFail(PersonEntity, { id, kennelId }), await manager.findOneByOrFail(KennelEntity, { id: kennelId })];
       return meAnswer(person, kennel);
     });
   } catch (error) {

@@ -1,13 +1,4 @@
-import {
-  type DataSource,
-  type EntityManager,
-  type EntitySchema,
-  type FindOptionsOrder,
-  type FindOptionsWhere,
-  In,
-  Not,
-  type QueryDeepPartialEntity,
-} from 'typeorm';
+import { type DataSource, type EntityManager, type EntitySchema, type FindOptionsOrder, type FindOptionsWhere, In, type QueryDeepPartialEntity } from 'typeorm';
 import type { Role } from '@banter/contract';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { Failure } from './failure.ts';
@@ -132,22 +123,6 @@ export class KennelScope {
   async someOf<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
     if (ids.length === 0) return [];
     return await this.manager.findBy(entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
-  }
-
-  /** Whether another kennel has a record under this id: such an id is answered like one that does not exist. */
-  async isElsewhere<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<boolean> {
-    const row = await this.manager.findOneBy(entity, { id } as FindOptionsWhere<T>);
-    return row !== null && row.kennelId !== this.kennelId;
-  }
-
-  /** Which of several ids another kennel has a record under. */
-  async elsewhere<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<Set<string>> {
-    if (ids.length === 0) return new Set();
-    const rows = await this.manager.find(entity, {
-      where: { id: In([...ids]), kennelId: Not(this.kennelId) } as unknown as FindOptionsWhere<T>,
-      select: { id: true } as never,
-    });
-    return new Set(rows.map(({ id }) => id));
   }
 
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {

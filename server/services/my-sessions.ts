@@ -1,7 +1,7 @@
 import type { MySessionsPage } from '@banter/contract';
 import type { DataSource } from 'typeorm';
 import { PersonEntity } from '../data/entities/person.ts';
-import { hashOf, SESSION_MS, type SessionStore } from '../data/session-store.ts';
+import { hashOf, SESSION_MS, type SessionStore, type Somebody } from '../data/session-store.ts';
 
 /** So much of a row's hash names it on the screen. */
 const SHOWN = 16;
@@ -14,8 +14,11 @@ export function deviceOf(userAgent: string | undefined): string {
 }
 
 /** Where somebody is signed in; `sessionId` is the sign-in that asks. */
-export async function mySessionsPage(dataSource: DataSource, store: SessionStore, personId: string, sessionId: string): Promise<MySessionsPage> {
-  const [rows, person] = await Promise.all([store.ofPerson(personId), dataSource.getRepository(PersonEntity).findOneByOrFail({ id: personId })]);
+export async function mySessionsPage(dataSource: DataSource, store: SessionStore, who: Somebody, sessionId: string): Promise<MySessionsPage> {
+  const [rows, person] = await Promise.all([
+    store.ofPerson(who),
+    dataSource.getRepository(PersonEntity).findOneByOrFail({ id: who.personId, kennelId: who.kennelId }),
+  ]);
   const own = hashOf(sessionId);
   // In the demo everybody is one person: nobody sees, or ends, another visitor’s sign-in.
   const shown = person.passwordHash === null ? rows.filter(({ idHash }) => idHash === own) : rows;
@@ -30,13 +33,13 @@ export async function mySessionsPage(dataSource: DataSource, store: SessionStore
 }
 
 /** Ends one sign-in of somebody's own by its name on the screen, or all but the one that asks. */
-export async function endSessions(dataSource: DataSource, store: SessionStore, personId: string, sessionId: string, id: string | null): Promise<void> {
-  const person = await dataSource.getRepository(PersonEntity).findOneByOrFail({ id: personId });
+export async function endSessions(dataSource: DataSource, store: SessionStore, who: Somebody, sessionId: string, id: string | null): Promise<void> {
+  const person = await dataSource.getRepository(PersonEntity).findOneByOrFail({ id: who.personId, kennelId: who.kennelId });
   if (person.passwordHash === null) return;
   const own = hashOf(sessionId);
-  const rows = (await store.ofPerson(personId)).filter(({ idHash }) => (id === null ? idHash !== own : idHash.slice(0, SHOWN) === id));
+  const rows = (await store.ofPerson(who)).filter(({ idHash }) => (id === null ? idHash !== own : idHash.slice(0, SHOWN) === id));
   await store.end(
-    personId,
+    who,
     rows.map(({ idHash }) => idHash),
   );
 }

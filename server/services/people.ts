@@ -50,7 +50,10 @@ export async function setStanding(scope: KennelScope, personId: string, { role, 
   await scope.inOneAsItStands(async (within) => {
     await within.holdKennel();
     const person = await within.get(PersonEntity, personId);
-    const leads = await within.all(PersonEntity, { role: 'lead', leftAt: IsNull() }, {});
+    // Somebody who only stands in the records can lead nobody.
+    const leads = (await within.all(PersonEntity, { role: 'lead', leftAt: IsNull() }, {})).filter(
+      ({ id, passwordHash }) => id === personId || passwordHash !== null,
+    );
     const wasLead = person.role === 'lead' && person.leftAt === null;
     if (wasLead && (left || role !== 'lead') && leads.length === 1) throw new Failure('last-lead');
     if (person.leftAt !== null && !left) throw new Failure('bad-input', { errors: [{ path: 'left', message: 'They come back by an invitation.' }] });

@@ -45,7 +45,6 @@ const answer = ({ id, widthPx, heightPx, jpeg }: PhotoRow): Photo => ({ id, widt
 export async function keepPhoto(scope: KennelScope, id: string, bytes: Buffer): Promise<{ created: boolean; record: Photo }> {
   const existing = await scope.find(PhotoEntity, id);
   if (existing) return { created: false, record: answer(existing) };
-  if (await scope.isElsewhere(PhotoEntity, id)) throw new Failure('not-found');
   const made = await madeAnew(bytes);
   try {
     await scope.inOne(async (within) => {

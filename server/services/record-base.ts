@@ -46,7 +46,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
   const what = deedKindOf(kind.entity);
   const existing = await scope.find(kind.entity, id);
   if (!existing) {
-    if (version !== null || (await scope.isElsewhere(kind.entity, id))) throw new Failure('not-found');
+    if (version !== null) throw new Failure('not-found');
     await kind.admit?.(facts, scope, id, null);
     try {
       await scope.inOne(async (within) => {
@@ -102,7 +102,6 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
   const what = deedKindOf(kind.entity);
   const existing = await scope.find(kind.entity, id);
   if (existing) return answer(existing, false);
-  if (await scope.isElsewhere(kind.entity, id)) throw new Failure('not-found');
   try {
     await scope.inOne(async (within) => {
       const row = await kind.compute(within, id, sent);

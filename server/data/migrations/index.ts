@@ -1,5 +1,6 @@
 import { fieldLogMigrations } from './field-log.ts';
 import { fitsMigrations } from './fits.ts';
+import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
@@ -17,4 +18,5 @@ export const migrations = [
   ...programmeMigrations,
   ...upkeepMigrations,
   ...peopleMigrations,
+  ...idsByKennelMigrations,
 ];

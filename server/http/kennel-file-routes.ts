@@ -1,0 +1,53 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { KeepImport, kennelFileSchema } from '@banter/contract';
+import { Router } from 'express';
+import type { Logger } from 'pino';
+import type { DataSource } from 'typeorm';
+import { KennelImports } from '../kennel-file/kennel-imports.ts';
+import { kennelFilePieces } from '../kennel-file/write-kennel.ts';
+import { note } from '../services/deeds.ts';
+import type { KennelBus } from '../services/kennel-bus.ts';
+import { kennelOf } from '../services/kennels.ts';
+import { signedIn } from './guards.ts';
+import { idOf, parseBody, readJson } from './read-request.ts';
+import { scopeOf } from './scope-of.ts';
+
+/** The whole kennel as one open file, out and back in. */
+export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: KennelBus): Router {
+  const routes = Router();
+  const imports = new KennelImports(dataSource, log, (kennelId) => bus.changed(kennelId));
+  const schema = kennelFileSchema();
+  routes.get('/kennel-file.schema.json', (_request, response) => {
+    response.type('application/schema+json').json(schema);
+  });
+  routes.use(['/kennel.json', '/imports'], signedIn);
+  routes.get('/kennel.json', async (request, response) => {
+    const scope = scopeOf(request, dataSource);
+    const { name } = await kennelOf(scope);
+    const now = new Date();
+    await note(scope, { act: 'took', kind: 'kennel', label: name });
+    const file = `${name} ${now.toISOString().slice(0, 10)}.json`;
+    response.set('Content-Disposition', `attachment; filename="kennel.json"; filename*=UTF-8''${encodeURIComponent(file)}`).type('application/json');
+    // Half a file must not look like a whole one: when it cannot be written to its end, the answer is broken off.
+    await pipeline(Readable.from(kennelFilePieces(dataSource, scope, now)), response).catch((error: unknown) => {
+      if ((error as { code?: string }).code !== 'ERR_STREAM_PREMATURE_CLOSE') log.error({ error }, 'a kennel could not be written whole');
+    });
+  });
+  routes.post('/imports', async (request, response) => {
+    const length = Number(request.get('content-length'));
+    const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null);
+    response.status(201).json(view);
+  });
+  routes.get('/imports/:id', (request, response) => {
+    response.json(imports.view(scopeOf(request, dataSource), idOf(request)));
+  });
+  routes.post('/imports/:id/keep', ...readJson, (request, response) => {
+    response.json(imports.keep(scopeOf(request, dataSource), idOf(request), parseBody(KeepImport, request)));
+  });
+  routes.post('/imports/:id/drop', async (request, response) => {
+    await imports.drop(scopeOf(request, dataSource), idOf(request));
+    response.status(204).end();
+  });
+  return routes;
+}

@@ -1,0 +1,98 @@
+import { KENNEL_PART_NAMES, kennelPart, type KeepImport, type KennelImport, type KennelPartName, type KennelSettings } from '@banter/contract';
+import { group } from 'd3-array';
+import type { DataSource } from 'typeorm';
+import type { KennelRow } from '../data/entities/kennel.ts';
+import { note } from '../services/deeds.ts';
+import { retell } from '../services/field-stories.ts';
+import { kennelOf } from '../services/kennels.ts';
+import { KennelScope } from '../services/kennel-scope.ts';
+import { isFresh, isPart, settingsOf } from './look-through.ts';
+import { fromFile, PART_TABLES, type AnyRow, type FileRecord } from './part-tables.ts';
+import { readPieces } from './read-pieces.ts';
+
+const AT_ONCE = 300;
+/** Sessions that are worked out anew at a time. */
+const SESSIONS_AT_ONCE = 60;
+
+/** Something in the file refers to what is not there: nothing of it is kept. */
+export class BrokenReference extends Error {}
+
+/**
+ * Brings a file that was looked through into a kennel, in one transaction: all of it or nothing. What the kennel has already and
+ * otherwise stays, or takes the file's place where `conflicts` says so and it is a record that is changed in place.
+ */
+export async function bringIn(dataSource: DataSource, who: KennelScope, file: string, { conflicts }: KeepImport, job: KennelImport): Promise<void> {
+  const runner = dataSource.createQueryRunner();
+  await runner.connect();
+  try {
+    await runner.startTransaction('READ COMMITTED');
+    const scope = new KennelScope(runner.manager, who);
+    await scope.holdKennel();
+    // The parts of a file may come in any order; what they refer to is held against what is there before anything stands.
+    await runner.query('SET SESSION foreign_key_checks = 0');
+    const fresh = await isFresh(scope);
+    const batches = new Map<KennelPartName, FileRecord[]>();
+    const touched = new Map<string, string>();
+    let brought = 0;
+
+    const put = async (part: KennelPartName, records: FileRecord[]) => {
+      const entity = PART_TABLES[part];
+      const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
+      const there = new Map((await scope.someOf(entity, rows.map(({ id }) => id))).map((row) => [row.id, row])); // prettier-ignore
+      const added = rows.filter(({ id }) => !there.has(id));
+      await scope.insertMany(entity, added);
+      if (conflicts === 'file' && kennelPart(part).versioned) {
+        for (const row of rows.filter(({ id }) => there.has(id))) {
+          const ours = there.get(row.id)! as AnyRow & { version: number };
+          // What lets somebody in stays the kennel's own.
+          const change = Object.fromEntries(Object.entries(row).filter(([name]) => !['id', 'kennelId', 'keyHash', 'version', 'lastSeenAt'].includes(name)));
+          await scope.updateAt(entity as never, row.id, ours.version, change as never);
+        }
+      }
+      if (part === 'fieldEvents') for (const row of added) touched.set(String(row.sessionId), String(row.dogId));
+      brought += added.length;
+      job.done += records.length;
+    };
+
+    for await (const piece of readPieces(file, () => {})) {
+      if (piece.at === 'top') {
+        if (piece.name !== 'kennel' || !(fresh || conflicts === 'file')) continue;
+        const { version } = (await kennelOf(scope)) as KennelRow;
+        await scope.changeKennel({ ...(settingsOf(piece.value as object) as KennelSettings), version: version + 1 });
+        continue;
+      }
+      if (piece.at === 'array' || !isPart(piece.part)) continue;
+      const batch = batches.get(piece.part) ?? [];
+      batches.set(piece.part, batch);
+      batch.push(piece.value as FileRecord);
+      if (batch.length >= (piece.part === 'photos' ? 4 : AT_ONCE)) await put(piece.part, batch.splice(0));
+    }
+    for (const [part, batch] of batches) if (batch.length > 0) await put(part, batch);
+
+    for (const [, sessions] of group([...touched], ([, dogId]) => dogId)) {
+      for (let from = 0; from < sessions.length; from += SESSIONS_AT_ONCE)
+        await retell(scope, sessions.slice(from, from + SESSIONS_AT_ONCE).map(([sessionId, dogId]) => ({ sessionId, dogId }))); // prettier-ignore
+    }
+    await referencesHold(scope);
+    await note(scope, { act: 'brought', kind: 'kennel', label: job.kennelName, about: { count: brought } });
+    await runner.query('SET SESSION foreign_key_checks = 1');
+    await runner.commitTransaction();
+  } finally {
+    if (runner.isTransactionActive) await runner.rollbackTransaction();
+    await runner.query('SET SESSION foreign_key_checks = 1').catch(() => {});
+    await runner.release();
+  }
+}
+
+/** Holds everything that refers to something against what is there; throws BrokenReference. */
+async function referencesHold(scope: KennelScope): Promise<void> {
+  const table = (part: KennelPartName) => PART_TABLES[part].options.tableName!;
+  const all = KENNEL_PART_NAMES.flatMap((part) => Object.entries(kennelPart(part).refs).map(([field, target]) => [table(part), field, table(target)] as const));
+  for (const [child, field, parent] of [...all, ['stage_results', 'sessionId', 'field_sessions'] as const]) {
+    const [row] = await scope.raw<{ id: string }>(
+      `SELECT own.id FROM \`${child}\` own LEFT JOIN \`${parent}\` other ON other.kennelId = own.kennelId AND other.id = own.\`${field}\`
+       WHERE own.kennelId = :kennelId AND own.\`${field}\` IS NOT NULL AND other.id IS NULL LIMIT 1`,
+    );
+    if (row) throw new BrokenReference(`${child}.${field} of ${row.id}`);
+  }
+}

@@ -1,0 +1,129 @@
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { KeepImport, KennelImport } from '@banter/contract';
+import type { Logger } from 'pino';
+import type { DataSource } from 'typeorm';
+import { v7 as uuidv7 } from 'uuid';
+import { Failure } from '../services/failure.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
+import { bringIn, BrokenReference } from './bring-in.ts';
+import { lookThrough } from './look-through.ts';
+
+/** A file is not larger than this. */
+export const FILE_LIMIT = 1024 * 1024 * 1024;
+/** What nobody keeps is forgotten after this time. */
+const FORGOTTEN_MS = 60 * 60_000;
+/** Files of one kennel that are looked at at a time. */
+const MOST_JOBS = 3;
+
+type Job = { scope: KennelScope; folder: string; file: string; view: KennelImport; timer: NodeJS.Timeout };
+
+/** Files that are being brought into kennels: taken, looked through, and kept when somebody says so. They live as long as the server. */
+export class KennelImports {
+  private readonly dataSource: DataSource;
+  private readonly log: Logger;
+  private readonly changed: (kennelId: string) => void;
+  private readonly jobs = new Map<string, Job>();
+
+  constructor(dataSource: DataSource, log: Logger, changed: (kennelId: string) => void) {
+    this.dataSource = dataSource;
+    this.log = log;
+    this.changed = changed;
+  }
+
+  /** Takes a file as it comes and begins to look it through. */
+  async take(scope: KennelScope, body: Readable, length: number | null): Promise<KennelImport> {
+    if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: 'A kennel’s file is not larger than 1 GB.' });
+    if ([...this.jobs.values()].filter((job) => job.scope.kennelId === scope.kennelId).length >= MOST_JOBS)
+      throw new Failure('too-many', { detail: 'Three files of this kennel are being looked at already; let one go first.' });
+    const folder = await mkdtemp(join(tmpdir(), 'banter-import-'));
+    const file = join(folder, 'kennel.json');
+    let bytes = 0;
+    try {
+      await pipeline(
+        body,
+        async function* (source: AsyncIterable<Buffer>) {
+          for await (const chunk of source) {
+            bytes += chunk.length;
+            if (bytes > FILE_LIMIT) throw new Failure('too-large', { detail: 'A kennel’s file is not larger than 1 GB.' });
+            yield chunk;
+          }
+        },
+        createWriteStream(file),
+      );
+    } catch (error) {
+      await rm(folder, { recursive: true, force: true });
+      throw error;
+    }
+    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: bytes, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0 }; // prettier-ignore
+    const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
+    timer.unref();
+    const job = { scope, folder, file, view, timer };
+    this.jobs.set(view.id, job);
+    void this.read(job);
+    return view;
+  }
+
+  private async read(job: Job): Promise<void> {
+    try {
+      await lookThrough(job.scope, job.file, job.view);
+      job.view.state = job.view.faultCount > 0 ? 'refused' : 'ready';
+    } catch (error) {
+      this.log.error({ error }, 'a file could not be looked through');
+      job.view.state = 'failed';
+    }
+  }
+
+  private of(scope: KennelScope, id: string): Job {
+    const job = this.jobs.get(id);
+    if (!job || job.scope.kennelId !== scope.kennelId) throw new Failure('not-found');
+    return job;
+  }
+
+  view(scope: KennelScope, id: string): KennelImport {
+    return this.of(scope, id).view;
+  }
+
+  /** Begins to keep a file that is ready; asked again, it says how far that is. */
+  keep(scope: KennelScope, id: string, choice: KeepImport): KennelImport {
+    const job = this.of(scope, id);
+    if (job.view.state !== 'ready') return job.view;
+    const records = Object.values(job.view.counts).reduce((sum, { fresh, same, other }) => sum + fresh + same + other, 0);
+    Object.assign(job.view, { state: 'keeping', done: 0, of: records });
+    void this.bring(job, scope, choice);
+    return job.view;
+  }
+
+  private async bring(job: Job, scope: KennelScope, choice: KeepImport): Promise<void> {
+    try {
+      await bringIn(this.dataSource, scope, job.file, choice, job.view);
+      job.view.state = 'kept';
+      this.changed(scope.kennelId);
+    } catch (error) {
+      if (!(error instanceof BrokenReference)) this.log.error({ error }, 'a file could not be brought in');
+      job.view.faults.unshift({ where: 'file', message: error instanceof BrokenReference ? `Something it refers to is no longer there (${error.message}). Nothing was kept.` : 'It could not be kept, and nothing of it was. It has been noted.' }); // prettier-ignore
+      job.view.faultCount += 1;
+      job.view.state = 'failed';
+    } finally {
+      await rm(job.folder, { recursive: true, force: true });
+    }
+  }
+
+  /** Lets a file go. */
+  async drop(scope: KennelScope, id: string): Promise<void> {
+    if (this.of(scope, id).view.state === 'keeping') throw new Failure('bad-input', { detail: 'It is being kept just now.' });
+    await this.forget(id);
+  }
+
+  private async forget(id: string): Promise<void> {
+    const job = this.jobs.get(id);
+    if (!job || job.view.state === 'keeping') return;
+    this.jobs.delete(id);
+    clearTimeout(job.timer);
+    await rm(job.folder, { recursive: true, force: true });
+  }
+}

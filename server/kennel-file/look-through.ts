@@ -1,0 +1,167 @@
+import { isDeepStrictEqual } from 'node:util';
+import { FileKennel, KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KENNEL_PART_NAMES, kennelPart, type KennelImport, type KennelPartName } from '@banter/contract';
+import sharp from 'sharp';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { DogEntity } from '../data/entities/dog.ts';
+import { kennelAnswer, kennelOf } from '../services/kennels.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
+import { IdSets } from './id-sets.ts';
+import { fromFile, PART_TABLES, toFile, type FileRecord } from './part-tables.ts';
+import { readPieces, UnreadableFile } from './read-pieces.ts';
+import { referencesOf } from './references.ts';
+
+/** Records that are compared with the kennel's at a time. */
+const AT_ONCE = 300;
+const MOST_SHOWN = 100;
+/** A file with so many faults is read no further. */
+const ENOUGH_FAULTS = 1000;
+
+export const isPart = (name: string): name is KennelPartName => (KENNEL_PART_NAMES as string[]).includes(name);
+
+/** Whether a kennel has nothing of its own yet: then a file's settings are taken with it. */
+export async function isFresh(scope: KennelScope): Promise<boolean> {
+  const counts = await Promise.all([scope.query(DogEntity).getCount(), scope.query(CollarEntity).getCount()]);
+  return counts.every((count) => count === 0);
+}
+
+/** The settings of a kennel as they stand in a file, without what stays behind. */
+export function settingsOf(kennel: object): object {
+  const { id: _id, version: _version, demo: _demo, ...settings } = kennel as Record<string, unknown>;
+  return settings;
+}
+
+/** Looks a file through, against itself and against the kennel, and writes down what would happen. Nothing is changed. */
+export async function lookThrough(scope: KennelScope, file: string, job: KennelImport): Promise<void> {
+  const seen = new IdSets();
+  /** What was referred to before it came, with the first that did. */
+  const missing = new Map<KennelPartName, Map<string, string>>();
+  const own = kennelAnswer(await kennelOf(scope));
+  const fresh = await isFresh(scope);
+  let known: { format: boolean; version: boolean; kennel: boolean } = { format: false, version: false, kennel: false };
+
+  const fault = (where: string, message: string) => {
+    job.faultCount += 1;
+    if (job.faults.length < MOST_SHOWN) job.faults.push({ where, message });
+    if (job.faultCount >= ENOUGH_FAULTS) throw new UnreadableFile('There is so much wrong with it that it was read no further.');
+  };
+  const conflict = (one: KennelImport['conflicts'][number]) => {
+    job.conflictCount += 1;
+    if (job.conflicts.length < MOST_SHOWN) job.conflicts.push(one);
+  };
+  const countsOf = (part: KennelPartName) => (job.counts[part] ??= { fresh: 0, same: 0, other: 0 });
+
+  async function compare(part: KennelPartName, records: FileRecord[]) {
+    const entity = PART_TABLES[part];
+    const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
+    const there = new Map((await scope.someOf(entity, rows.map(({ id }) => id))).map((row) => [row.id, row])); // prettier-ignore
+    const counts = countsOf(part);
+    for (const row of rows) {
+      const ours = there.get(row.id);
+      if (!ours) {
+        counts.fresh += 1;
+        continue;
+      }
+      const [theirs, mine] = [toFile(entity, row), toFile(entity, ours)];
+      const fields = Object.keys(mine).filter((name) => name !== 'lastSeenAt' && !isDeepStrictEqual(theirs[name], mine[name]));
+      if (fields.length === 0) counts.same += 1;
+      else {
+        counts.other += 1;
+        const label = String(mine.name ?? mine.what ?? mine.kind ?? '');
+        conflict({ part, id: String(mine.id), label, versioned: kennelPart(part).versioned, fields });
+      }
+    }
+  }
+
+  function top(name: string, value: unknown) {
+    if (name === 'format') {
+      known = { ...known, format: true };
+      if (value !== KENNEL_FILE_FORMAT) throw new UnreadableFile('It is no kennel’s file: its «format» is not «banter-kennel».');
+    } else if (name === 'version') {
+      known = { ...known, version: true };
+      if (value !== KENNEL_FILE_VERSION)
+        throw new UnreadableFile(`It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads version ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`); // prettier-ignore
+    } else if (name === 'exportedAt') {
+      if (typeof value === 'string' && !Number.isNaN(Date.parse(value))) job.exportedAt = new Date(value).toISOString();
+      else fault('exportedAt', 'This is no instant.');
+    } else if (name === 'kennel') {
+      known = { ...known, kennel: true };
+      const parsed = FileKennel.safeParse(value);
+      if (!parsed.success) return fault(`kennel.${parsed.error.issues[0]!.path.join('.')}`, parsed.error.issues[0]!.message);
+      job.kennelName = parsed.data.name;
+      const fields = Object.entries(settingsOf(own)).filter(([field, mine]) => !isDeepStrictEqual(mine, (parsed.data as Record<string, unknown>)[field])).map(([field]) => field); // prettier-ignore
+      if (!fresh && fields.length > 0) conflict({ part: 'kennel', id: own.id, label: own.name, versioned: true, fields });
+    } else fault(name, 'This name is not known here.');
+    return undefined;
+  }
+
+  const batches = new Map<KennelPartName, FileRecord[]>();
+  try {
+    for await (const piece of readPieces(file, (bytes) => (job.done = bytes))) {
+      if (piece.at === 'top') {
+        top(piece.name, piece.value);
+        continue;
+      }
+      if (piece.at === 'array') {
+        if (!isPart(piece.part)) fault(piece.part, 'This name is not known here.');
+        continue;
+      }
+      if (!isPart(piece.part)) continue;
+      const where = `${piece.part}[${piece.index}]`;
+      const parsed = kennelPart(piece.part).record.safeParse(piece.value);
+      if (!parsed.success) {
+        const [issue] = parsed.error.issues;
+        fault(
+          [where, ...issue!.path].join('.'),
+          issue!.code === 'unrecognized_keys' ? `${issue!.keys.join(', ')}: this name is not known here.` : issue!.message,
+        );
+        continue;
+      }
+      // What was sent is kept, not what a schema makes of it: nothing is lost on the way.
+      const record = piece.value as FileRecord;
+      const more = kennelPart(piece.part).fault?.(record) ?? (piece.part === 'photos' ? await photoFault(record) : null);
+      if (more) {
+        fault(where, more);
+        continue;
+      }
+      const id = record.id === 'kennel' ? scope.kennelId : record.id.toLowerCase();
+      if (!seen.add(piece.part, id)) {
+        fault(where, `The id ${record.id} stands twice in ${piece.part}.`);
+        continue;
+      }
+      missing.get(piece.part)?.delete(id);
+      for (const reference of referencesOf(piece.part, record)) {
+        if (seen.has(reference.part, reference.id)) continue;
+        const waiting = missing.get(reference.part) ?? new Map<string, string>();
+        missing.set(reference.part, waiting);
+        if (!waiting.has(reference.id)) waiting.set(reference.id, `${where}.${reference.field}`);
+      }
+      const batch = batches.get(piece.part) ?? [];
+      batches.set(piece.part, batch);
+      batch.push(record);
+      if (batch.length >= (piece.part === 'photos' ? 4 : AT_ONCE)) await compare(piece.part, batch.splice(0));
+    }
+    for (const [part, batch] of batches) if (batch.length > 0) await compare(part, batch);
+    for (const name of ['format', 'version', 'kennel'] as const) if (!known[name]) fault(name, 'This is missing: it is no kennel’s file.');
+    for (const [part, waiting] of missing) {
+      const ids = [...waiting.keys()];
+      for (let from = 0; from < ids.length; from += AT_ONCE) {
+        const there = new Set((await scope.someOf(PART_TABLES[part], ids.slice(from, from + AT_ONCE))).map(({ id }) => id));
+        for (const id of ids.slice(from, from + AT_ONCE))
+          if (!there.has(id)) fault(waiting.get(id)!, `It refers to ${id}, which is neither in the file’s ${part} nor in the kennel.`);
+      }
+    }
+  } catch (error) {
+    if (!(error instanceof UnreadableFile)) throw error;
+    job.faultCount += 1;
+    job.faults.unshift({ where: 'file', message: error.message });
+  }
+}
+
+async function photoFault({ jpeg, widthPx, heightPx }: FileRecord): Promise<string | null> {
+  try {
+    const { format, width, height } = await sharp(Buffer.from(jpeg as string, 'base64')).metadata();
+    return format === 'jpeg' && width === widthPx && height === heightPx ? null : 'jpeg: It is no JPEG of the size it says.';
+  } catch {
+    return 'jpeg: It is no JPEG that can be read.';
+  }
+}
