@@ -21,7 +21,7 @@ import { LevelsPage, PressesAsked, PressesPage } from './records/levels-page.ts'
 import { FitCheck, NewFitCheck } from './records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from './records/gear.ts';
 import { Inspection, NewInspection } from './records/inspection.ts';
-import { KeepImport, KennelImport } from './kennel-file/kennel-file.ts';
+import { ImportAsked, KeepImport, KennelImport } from './kennel-file/kennel-file.ts';
 import { Kennel, KennelSettings } from './records/kennel.ts';
 import { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 import { LinkMove, NewLinkMove } from './records/link-move.ts';
@@ -49,7 +49,7 @@ export type Endpoint = {
   asks?: z.ZodObject;
   /** What else than JSON it takes: an image, or lines of JSON; and what else it answers. */
   takes?: 'image' | 'lines' | 'file';
-  gives?: 'image' | 'calendar' | 'pdf';
+  gives?: 'image' | 'calendar' | 'pdf' | 'csv' | 'lines';
   answer: z.ZodType | null;
 };
 
@@ -97,11 +97,28 @@ export const ENDPOINTS: readonly Endpoint[] = [
   {
     method: 'post',
     path: '/api/imports',
-    summary: 'Takes a kennel’s file, up to 1 GB, and begins to look it through; nothing is changed by it. A lead’s.',
+    summary: 'Takes a kennel’s file, up to 1 GB, or one table of it as CSV, and begins to look it through; nothing is changed by it. A lead’s.',
     signIn: true,
     request: z.unknown(),
     takes: 'file',
+    asks: ImportAsked,
     answer: KennelImport,
+  },
+  {
+    method: 'get',
+    path: '/api/events.ndjson',
+    summary: 'Everything told of collars and devices, one JSON object a line (docs/device-events.md).',
+    signIn: true,
+    answer: z.string(),
+    gives: 'lines',
+  },
+  {
+    method: 'get',
+    path: '/api/csv/{table}.csv',
+    summary: 'A table as CSV (RFC 4180): dogs, tape, fits, presses, skin or locker.',
+    signIn: true,
+    answer: z.string(),
+    gives: 'csv',
   },
   { method: 'get', path: '/api/imports/{id}', summary: 'What would happen, what is wrong, or how far it is. A lead’s.', signIn: true, answer: KennelImport },
   {

@@ -170,5 +170,16 @@ export {
 export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
 export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
 export { OWNER_WORDS } from './handover/owner-words.ts';
-export { FileKennel, KeepImport, KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KennelFile, kennelFileSchema, KennelImport } from './kennel-file/kennel-file.ts';
+export {
+  CSV_TABLES,
+  FileKennel,
+  ImportAsked,
+  KeepImport,
+  type CsvTable,
+  KENNEL_FILE_FORMAT,
+  KENNEL_FILE_VERSION,
+  KennelFile,
+  kennelFileSchema,
+  KennelImport,
+} from './kennel-file/kennel-file.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';

@@ -27,6 +27,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
     '/house?show=calendars',
     '/house?show=people',
     '/house?show=deeds',
+    '/house?show=files',
     '/today',
     '/upkeep',
     '/class',

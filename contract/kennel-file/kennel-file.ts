@@ -49,7 +49,14 @@ export const KennelImport = z.object({
   conflictCount: z.number().int(),
   faults: z.array(z.object({ where: z.string(), message: z.string() })),
   faultCount: z.number().int(),
+  /** Columns of a table that nothing is taken from. */
+  leftOut: z.array(z.string()),
 });
 export type KennelImport = z.infer<typeof KennelImport>;
+/** Tables that go out and come in as CSV. */
+export const CSV_TABLES = ['dogs', 'tape', 'fits', 'presses', 'skin', 'locker'] as const;
+export type CsvTable = (typeof CSV_TABLES)[number];
+/** A table instead of a whole kennel. */
+export const ImportAsked = z.strictObject({ table: z.enum(CSV_TABLES).optional() });
 export const KeepImport = z.strictObject({ conflicts: z.enum(['ours', 'file']) });
 export type KeepImport = z.infer<typeof KeepImport>;

@@ -1,12 +1,15 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { KeepImport, kennelFileSchema } from '@banter/contract';
-import { Router } from 'express';
+import { CSV_TABLES, fieldErrors, ImportAsked, KeepImport, kennelFileSchema } from '@banter/contract';
+import { Router, type Response } from 'express';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
+import { csvPieces } from '../kennel-file/csv-tables.ts';
+import { eventLines } from '../kennel-file/event-lines.ts';
 import { KennelImports } from '../kennel-file/kennel-imports.ts';
 import { kennelFilePieces } from '../kennel-file/write-kennel.ts';
 import { note } from '../services/deeds.ts';
+import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { signedIn } from './guards.ts';
@@ -34,9 +37,26 @@ export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: Kenne
       if ((error as { code?: string }).code !== 'ERR_STREAM_PREMATURE_CLOSE') log.error({ error }, 'a kennel could not be written whole');
     });
   });
+  /** Sends a table or lines piece by piece. */
+  const stream = (response: Response, pieces: AsyncGenerator<string>, name: string, type: string) => {
+    response.set('Content-Disposition', `attachment; filename="${name}"`).type(type);
+    return pipeline(Readable.from(pieces), response).catch((error: unknown) => {
+      if ((error as { code?: string }).code !== 'ERR_STREAM_PREMATURE_CLOSE') log.error({ error }, 'a table could not be written whole');
+    });
+  };
+  routes.get('/csv/:table.csv', signedIn, async (request, response) => {
+    const table = CSV_TABLES.find((one) => one === request.params.table);
+    if (!table) throw new Failure('not-found');
+    await stream(response, csvPieces(dataSource, scopeOf(request, dataSource), table), `${table}.csv`, 'text/csv; charset=utf-8');
+  });
+  routes.get('/events.ndjson', signedIn, async (request, response) => {
+    await stream(response, eventLines(dataSource, scopeOf(request, dataSource)), 'events.ndjson', 'application/x-ndjson');
+  });
   routes.post('/imports', async (request, response) => {
+    const asked = ImportAsked.safeParse(request.query);
+    if (!asked.success) throw new Failure('bad-input', { errors: fieldErrors(asked.error) });
     const length = Number(request.get('content-length'));
-    const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null);
+    const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null, asked.data.table ?? null);
     response.status(201).json(view);
   });
   routes.get('/imports/:id', (request, response) => {

@@ -1,6 +1,7 @@
 import { KENNEL_PART_NAMES, type KennelImport } from '@banter/contract';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
+import Papa from 'papaparse';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
@@ -168,5 +169,92 @@ describe('a file that is not right', () => {
     expect((await (await newKennel(banter.app)).get(`/api/imports/${view.id}`)).status).toBe(404);
     expect((await agent.post(`/api/imports/${view.id}/drop`).send({})).status).toBe(204);
     expect((await agent.get(`/api/imports/${view.id}`)).status).toBe(404);
+  });
+});
+
+describe('a table as CSV', () => {
+  const table = async (agent: TestAgent, name: string) => (await agent.get(`/api/csv/${name}.csv`)).text;
+  async function tableLooked(agent: TestAgent, name: string, csv: string): Promise<KennelImport> {
+    const sent = await agent.post('/api/imports').query({ table: name }).set('Content-Type', 'text/csv').send(csv);
+    expect(sent.status, sent.text).toBe(201);
+    return until(agent, sent.body.id, ['reading']);
+  }
+
+  it.each([
+    ['dogs', 'dogs'],
+    ['tape', 'tapings'],
+    ['fits', 'plans'],
+    ['skin', 'skinLooks'],
+    ['locker', 'collars'],
+  ])('%s goes out, is read by another parser, and comes back as the same records', async (name, part) => {
+    const csv = await table(demo, name);
+    const rows = Papa.parse<Record<string, string>>(csv.trimEnd(), { header: true }).data;
+    expect(rows.length).toBe(file[part]!.length);
+    const view = await tableLooked(demo, name, csv);
+    expect([view.state, view.faults, view.leftOut]).toEqual(['ready', [], []]);
+    expect(view.counts[part]).toEqual({ fresh: 0, same: rows.length, other: 0 });
+    await demo.post(`/api/imports/${view.id}/drop`).send({});
+  });
+
+  it('of presses goes out with every press, and those that are here already are left alone', async () => {
+    const csv = await table(demo, 'presses');
+    const [{ count }] = await banter.dataSource.query('SELECT COUNT(*) AS count FROM presses p JOIN kennels k ON k.id = p.kennelId WHERE k.demo = TRUE');
+    expect(csv.trimEnd().split('\r\n')).toHaveLength(Number(count) + 1);
+    const view = await tableLooked(demo, 'presses', csv);
+    expect([view.state, view.counts]).toEqual(['ready', {}]);
+    await demo.post(`/api/imports/${view.id}/drop`).send({});
+  }, 60_000);
+
+  it('keeps a cell that a spreadsheet would take for a formula from being one, and reads it back', async () => {
+    const agent = await newKennel(banter.app);
+    const id = uuidv7();
+    await agent.put(`/api/dogs/${id}`).send({ ...someDog, name: '=HYPERLINK("x")', notes: '+44, "quoted"\nand a line' });
+    const csv = await table(agent, 'dogs');
+    expect(csv).toContain("'=HYPERLINK");
+    const view = await tableLooked(agent, 'dogs', csv);
+    expect(view.counts.dogs).toEqual({ fresh: 0, same: 1, other: 0 });
+  });
+
+  it('of another program’s shape comes in as far as it says what is needed, and names the columns it takes nothing from', async () => {
+    const agent = await newKennel(banter.app);
+    const dogs = await tableLooked(agent, 'dogs', 'Call name;Gender;DOB;Weight (kg);Client;Favourite toy\nRush;Male;2024-03-31;29,5;Ida Fell;ball\nSedge;F;;;;'.replaceAll(';', ',').replace('29,5', '29.5'));
+    expect([dogs.state, dogs.leftOut, dogs.counts.dogs!.fresh, dogs.counts.weighings!.fresh]).toEqual(['ready', ['Favourite toy'], 2, 1]);
+    expect((await kept(agent, dogs.id)).state).toBe('kept');
+    const { body } = await agent.get('/api/dogs');
+    expect(body.dogs.map(({ dog }: { dog: Record<string, unknown> }) => [dog.name, dog.sex, dog.bornOn, dog.weightG, dog.owner])).toEqual([['Rush', 'male', '2024-03-31', 29_500, 'Ida Fell'], ['Sedge', 'female', null, null, '']]);
+    const tape = await tableLooked(agent, 'tape', 'dog,date,readings\nRush,2026-03-31,39.5;39.6;39.6\n');
+    expect([tape.state, tape.faults]).toEqual(['ready', []]);
+    await kept(agent, tape.id);
+    expect((await agent.get('/api/dogs')).body.dogs[0].girths[0]).toMatchObject({ site: 'high', tapedMm: 396, at: '2026-03-31T11:00:00.000Z' });
+    const locker = await tableLooked(agent, 'locker', 'name,kind,gaugeMm,pitchMm,insideGirthMm,links,closingMm\nHook,prong,3,31,480,13,28\n');
+    expect([locker.state, locker.faults]).toEqual(['ready', []]);
+    await kept(agent, locker.id);
+    const skin = await tableLooked(agent, 'skin', 'Dog,Clock,Grade,Date\nRush,3,1,2026-03-31\n');
+    expect([skin.state, skin.counts.skinLooks]).toEqual(['ready', { fresh: 1, same: 0, other: 0 }]);
+  }); // prettier-ignore
+
+  it.each([
+    ['dogs', 'colour,toy\nblue,ball\n', { where: 'file', message: expect.stringContaining('No column says which dog. The columns are: colour, toy.') }],
+    ['dogs', 'name,weight\nRush,heavy\n', { where: 'row 2', message: expect.stringContaining('«heavy» is no weight') }],
+    ['dogs', 'name,born\nRush,31/03/2024\n', { where: 'row 2', message: expect.stringContaining('no day that can be read one way only') }],
+    ['tape', 'dog,date,girth\nNobody,2026-03-31,39.5;39.6\n', { where: 'row 2', message: 'There is no dog called «Nobody» in this kennel.' }],
+    ['fits', 'dog,collar\nRush,Hook\n', { where: 'file', message: expect.stringContaining('decided at the bench') }],
+    ['locker', 'name,kind\nHook,prong\n', { where: 'row 2', message: expect.stringContaining('numbers') }],
+    ['locker', 'name,kind\nHook,choke\n', { where: 'row 2', message: expect.stringContaining('no kind of collar known here') }],
+    ['skin', '', { where: 'file', message: 'There is no row in it.' }],
+  ])('%s that cannot be taken (%j) says which row and why', async (name, csv, fault) => {
+    const agent = await newKennel(banter.app);
+    const view = await tableLooked(agent, name, csv || '\n');
+    expect(view.state).toBe('refused');
+    expect(view.faults[0]).toEqual(fault);
+  });
+
+  it('lines of events go out as they come in', async () => {
+    const text = (await demo.get('/api/events.ndjson').buffer(true).parse((response, done) => {
+      let all = '';
+      response.setEncoding('utf8').on('data', (part: string) => (all += part)).on('end', () => done(null, all));
+    })).body as string; // prettier-ignore
+    const again = await demo.post('/api/events').set('Content-Type', 'application/x-ndjson').send(text);
+    expect(again.body).toEqual({ kept: 0, known: file.events!.length, refused: [] });
   });
 });

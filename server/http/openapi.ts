@@ -34,6 +34,7 @@ function operationOf(endpoint: Endpoint): object {
           },
         ]
       : []),
+    ...[...endpoint.path.matchAll(/\{(?!id\})(\w+)\}/g)].map(([, name]) => ({ name: name!, in: 'path', required: true, schema: { type: 'string' } })),
     ...Object.entries(endpoint.asks?.shape ?? {}).map(([name, schema]) => ({
       name,
       in: 'query',
@@ -84,7 +85,13 @@ function operationOf(endpoint: Endpoint): object {
   };
 }
 
-const GIVEN_TYPES: Record<NonNullable<Endpoint['gives']>, string> = { image: 'image/jpeg', calendar: 'text/calendar', pdf: 'application/pdf' };
+const GIVEN_TYPES: Record<NonNullable<Endpoint['gives']>, string> = {
+  image: 'image/jpeg',
+  calendar: 'text/calendar',
+  pdf: 'application/pdf',
+  csv: 'text/csv',
+  lines: 'application/x-ndjson',
+};
 
 /** The OpenAPI 3.1 document, made from the table of addresses and their schemas. */
 export function openApiDocument(version: string): object {

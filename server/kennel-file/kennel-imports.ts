@@ -4,12 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import type { KeepImport, KennelImport } from '@banter/contract';
+import type { CsvTable, KeepImport, KennelImport } from '@banter/contract';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { Failure } from '../services/failure.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
+import { rowWords, tableToFile } from './csv-in.ts';
 import { bringIn, BrokenReference } from './bring-in.ts';
 import { lookThrough } from './look-through.ts';
 
@@ -36,12 +37,12 @@ export class KennelImports {
   }
 
   /** Takes a file as it comes and begins to look it through. */
-  async take(scope: KennelScope, body: Readable, length: number | null): Promise<KennelImport> {
+  async take(scope: KennelScope, body: Readable, length: number | null, table: CsvTable | null): Promise<KennelImport> {
     if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: 'A kennel’s file is not larger than 1 GB.' });
-    if ([...this.jobs.values()].filter((job) => job.scope.kennelId === scope.kennelId).length >= MOST_JOBS)
-      throw new Failure('too-many', { detail: 'Three files of this kennel are being looked at already; let one go first.' });
+    await this.makeRoom(scope.kennelId);
     const folder = await mkdtemp(join(tmpdir(), 'banter-import-'));
     const file = join(folder, 'kennel.json');
+    const sent = table === null ? file : join(folder, 'table.csv');
     let bytes = 0;
     try {
       await pipeline(
@@ -53,24 +54,35 @@ export class KennelImports {
             yield chunk;
           }
         },
-        createWriteStream(file),
+        createWriteStream(sent),
       );
     } catch (error) {
       await rm(folder, { recursive: true, force: true });
       throw error;
     }
-    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: bytes, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0 }; // prettier-ignore
+    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: bytes, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0, leftOut: [] }; // prettier-ignore
     const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
     timer.unref();
     const job = { scope, folder, file, view, timer };
     this.jobs.set(view.id, job);
-    void this.read(job);
+    void this.read(job, table, sent);
     return view;
   }
 
-  private async read(job: Job): Promise<void> {
+  /** Lets the oldest file of a kennel go that nobody is working on, where there are many; fails when all are busy. */
+  private async makeRoom(kennelId: string): Promise<void> {
+    const own = [...this.jobs.values()].filter(({ scope }) => scope.kennelId === kennelId);
+    if (own.length < MOST_JOBS) return;
+    const idle = own.find(({ view }) => view.state !== 'reading' && view.state !== 'keeping');
+    if (!idle) throw new Failure('too-many', { detail: 'Three files of this kennel are being worked on already; wait for one of them.' });
+    await this.forget(idle.view.id);
+  }
+
+  private async read(job: Job, table: CsvTable | null, sent: string): Promise<void> {
     try {
+      const rowsOf = table === null ? null : await tableToFile(job.scope, table, sent, job.file, job.view);
       await lookThrough(job.scope, job.file, job.view);
+      if (rowsOf) job.view.faults = job.view.faults.map(({ where, message }) => ({ where: rowWords(where, rowsOf), message }));
       job.view.state = job.view.faultCount > 0 ? 'refused' : 'ready';
     } catch (error) {
       this.log.error({ error }, 'a file could not be looked through');

@@ -14,6 +14,7 @@ const PAGES = {
   devices: { title: 'Devices', page: defineAsyncComponent(() => import('./house/HouseDevices.vue')) },
   calendars: { title: 'Calendars', page: defineAsyncComponent(() => import('./house/HouseCalendars.vue')) },
   people: { title: 'People', page: defineAsyncComponent(() => import('./house/HousePeople.vue')) },
+  files: { title: 'Files', page: defineAsyncComponent(() => import('./house/HouseFiles.vue')) },
   deeds: { title: 'Who did what', page: defineAsyncComponent(() => import('./house/HouseDeeds.vue')) },
 } as const;
 type PageName = keyof typeof PAGES;

@@ -1,0 +1,61 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, expectAccessible, newKennel, test } from './bench-hand.ts';
+import { tapedDog, WHOLE } from './known-dogs.ts';
+
+test('a kennel goes out as a file and into another kennel; what stands otherwise is said first, and a table of another program comes in', async ({
+  page,
+  browser,
+}, info) => {
+  test.setTimeout(90_000);
+  await newKennel(page);
+  await tapedDog(page, 'Teasel', 29, WHOLE);
+  await page.goto('/house?show=files');
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Take the whole kennel (JSON)' }).click()]);
+  const path = join(info.outputDir, 'kennel.json');
+  await file.saveAs(path);
+  expect(JSON.parse(readFileSync(path, 'utf8')).format).toBe('banter-kennel');
+
+  const theirs = await browser.newContext({ serviceWorkers: 'block' });
+  const other = await theirs.newPage();
+  await newKennel(other);
+  await other.goto('/house?show=files');
+  const pick = other.getByLabel('A kennel’s file, or a table', { exact: true }).last();
+  await pick.setInputFiles(path);
+  await other.getByRole('button', { name: 'Look it through' }).click();
+  await expect(other.getByRole('status').filter({ hasText: /records are new here/ })).toBeVisible();
+  await expect(other.getByRole('row', { name: /tapings/i })).toContainText('7');
+  await expectAccessible(other);
+  await other.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(other.getByText('It is in. All of it was kept.')).toBeVisible();
+  await other.goto('/dogs');
+  await expect(other.getByRole('link', { name: /Teasel/ }).first()).toBeVisible();
+
+  // Again, with another name in it: said before anything happens, and taken when that is chosen.
+  writeFileSync(path, readFileSync(path, 'utf8').replaceAll('"Teasel"', '"Thistle"'));
+  await other.goto('/house?show=files');
+  await pick.setInputFiles(path);
+  await other.getByRole('button', { name: 'Look it through' }).click();
+  await expect(other.getByRole('list', { name: 'What stands otherwise here' })).toContainText('Teasel');
+  await other.getByRole('radio', { name: 'Take the file’s' }).click();
+  await other.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(other.getByText('It is in.')).toBeVisible();
+
+  // A table from elsewhere: first one that cannot be taken, then one that can.
+  const csv = join(info.outputDir, 'their-dogs.csv');
+  writeFileSync(csv, 'Call name,Weight (kg),Toy\nRush,heavy,ball\n');
+  await pick.setInputFiles(csv);
+  await other.getByRole('radio', { name: 'dogs' }).click();
+  await other.getByRole('button', { name: 'Look it through' }).click();
+  await expect(other.getByRole('list', { name: 'What is wrong' })).toContainText('row 2 «heavy» is no weight that can be read');
+  await other.getByRole('button', { name: 'Another file' }).click();
+  writeFileSync(csv, 'Call name,Weight (kg),Toy\nRush,28,ball\n');
+  await pick.setInputFiles(csv);
+  await other.getByRole('button', { name: 'Look it through' }).click();
+  await expect(other.getByText('Nothing is taken from: Toy.')).toBeVisible();
+  await other.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(other.getByText('It is in.')).toBeVisible();
+  await other.goto('/dogs');
+  for (const name of ['Thistle', 'Rush']) await expect(other.getByRole('link', { name: new RegExp(name) }).first()).toBeVisible();
+  await theirs.close();
+});
