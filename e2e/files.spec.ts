@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, expectAccessible, newKennel, test } from './bench-hand.ts';
+import { enterDemo, expect, expectAccessible, newKennel, openDog, test } from './bench-hand.ts';
 import { tapedDog, WHOLE } from './known-dogs.ts';
 
 test('a kennel goes out as a file and into another kennel; what stands otherwise is said first, and a table of another program comes in', async ({
@@ -58,4 +58,51 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   await other.goto('/dogs');
   for (const name of ['Thistle', 'Rush']) await expect(other.getByRole('link', { name: new RegExp(name) }).first()).toBeVisible();
   await theirs.close();
+});
+
+test('every drawing of a screen is taken as SVG that stands for itself and as PNG', async ({ page }, info) => {
+  await enterDemo(page);
+  for (const [path, least] of [
+    ['levels', 2],
+    ['neck', 3],
+    ['growth', 1],
+  ] as const) {
+    await openDog(page, path === 'growth' ? 'Moss' : 'Bramble');
+    await page.goto(`${new URL(page.url()).pathname}/${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.keyboard.press('x');
+    const list = page.getByRole('dialog', { name: 'Drawings of this screen' });
+    await expect(list.getByRole('listitem').nth(least - 1)).toBeVisible();
+    const [svg] = await Promise.all([
+      page.waitForEvent('download'),
+      list
+        .getByRole('button', { name: /^SVG of/ })
+        .first()
+        .click(),
+    ]);
+    const text = readFileSync(await svg.path(), 'utf8');
+    expect(svg.suggestedFilename()).toMatch(/\.svg$/);
+    // Nothing of the page is left in it that another program would not know.
+    expect(text).not.toMatch(/var\(--|class=|data-v-/);
+    // Its own typeface is left aside: the page's policy lets no style be read here.
+    expect(
+      await page.evaluate(
+        (xml) => new DOMParser().parseFromString(xml, 'image/svg+xml').querySelector('parsererror') === null,
+        text.replace(/<style[^>]*>.*?<\/style>/s, ''),
+      ),
+    ).toBe(true);
+    const [png] = await Promise.all([
+      page.waitForEvent('download'),
+      list
+        .getByRole('button', { name: /^PNG of/ })
+        .first()
+        .click(),
+    ]);
+    const bytes = readFileSync(await png.path());
+    expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+    expect(bytes.readUInt32BE(16)).toBeGreaterThan(600);
+    if (path === 'levels') await expectAccessible(page);
+    await list.getByRole('button', { name: 'Close' }).click();
+  }
+  expect(info.errors).toEqual([]);
 });

@@ -6,6 +6,7 @@ import TopBar from './parts/TopBar.vue';
 import { useConnection } from './stores/connection.ts';
 import { useSession } from './stores/session.ts';
 
+const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
 const AlarmStrip = defineAsyncComponent(() => import('./parts/AlarmStrip.vue'));
 const session = useSession();
 const connection = useConnection();
@@ -30,4 +31,5 @@ const screen = computed(() =>
     <RouterView :key="screen" />
   </main>
   <KeysDialog />
+  <DrawingsDialog v-if="session.me" />
 </template>

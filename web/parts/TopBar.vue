@@ -3,6 +3,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { CircleUserRound } from '@lucide/vue';
 import { useRouter } from 'vue-router';
+import { useDrawings } from '../stores/drawings.ts';
 import { useKeys, useScreenKeys } from '../stores/keys.ts';
 import { useSession } from '../stores/session.ts';
 import { useTheme } from '../stores/theme.ts';
@@ -13,6 +14,7 @@ const session = useSession();
 const units = useUnits();
 const theme = useTheme();
 const keys = useKeys();
+const drawings = useDrawings();
 const router = useRouter();
 
 const screens = [
@@ -42,6 +44,7 @@ useScreenKeys('Everywhere', [
   { key: 'f', does: 'Field log', run: () => void router.push('/field') },
   { key: 'k', does: 'Upkeep', run: () => void router.push('/upkeep') },
   { key: 'l', does: 'Locker', run: () => void router.push('/locker') },
+  { key: 'x', does: 'Drawings of this screen, as files', run: () => (drawings.listed = true) },
   { key: 'u', does: 'Switch between inches and centimetres', run: () => units.switchOver() },
 ]);
 </script>
@@ -104,6 +107,16 @@ useScreenKeys('Everywhere', [
               >
                 <span class="w-4" aria-hidden="true">?</span>
                 Keys
+              </button>
+            </MenuItem>
+            <MenuItem v-if="session.me" v-slot="{ active }">
+              <button
+                type="button"
+                class="flex min-h-11 w-full items-center rounded px-3 pl-10 text-left"
+                :class="active && 'bg-ground'"
+                @click="drawings.listed = true"
+              >
+                Drawings of this screen
               </button>
             </MenuItem>
             <MenuItem v-if="session.me" v-slot="{ active }">

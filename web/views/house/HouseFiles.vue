@@ -129,14 +129,15 @@ function dropped(event: DragEvent) {
       <p v-else class="mt-1 text-soft">The whole kennel as a file is a lead’s to take.</p>
       <h3 class="mt-5 font-semibold">As tables (CSV)</h3>
       <ul class="mt-1 flex flex-wrap gap-2">
-        <li v-for="table in CSV_TABLES" :key="table">
-          <a :href="`/api/csv/${table}.csv`" download class="press press-plain capitalize">{{ table }}</a>
+        <li v-for="one in CSV_TABLES" :key="one">
+          <a :href="`/api/csv/${one}.csv`" download class="press press-plain capitalize">{{ one }}</a>
         </li>
       </ul>
       <h3 class="mt-5 font-semibold">Elsewhere</h3>
       <ul class="mt-1 list-disc space-y-1 pl-5">
         <li><a href="/api/events.ndjson" download class="underline">Collars on and off, and what devices told</a>, a line each (NDJSON)</li>
         <li><RouterLink to="/house?show=calendars" class="underline">The calendar</RouterLink>, as an address or a file (iCalendar)</li>
+        <li>Every drawing and chart as SVG and PNG: «Drawings of this screen» in the menu, or the key x</li>
         <li><RouterLink to="/many" class="underline">A table of dogs</RouterLink> in, a table of fits out</li>
       </ul>
     </section>

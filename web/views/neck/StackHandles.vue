@@ -45,7 +45,7 @@ function drop() {
 </script>
 
 <template>
-  <g>
+  <g data-grip>
     <rect
       v-for="band in bands"
       :key="band.id"
