@@ -17,12 +17,10 @@ const VIEWS = [
   ['today', '/today', { width: 1280, height: 1000 }, 'light'],
   ['dogs', '/dogs', desk, 'light'],
   ['dog', '/dogs/@Bramble', desk, 'light'],
-  ['screen', '/dogs/@Barnaby/screen', desk, 'light'],
   ['tape', '/dogs/@Wick/tape', { width: 1280, height: 1000 }, 'light', fillTape],
   ['choose', '/dogs/@Bramble/bench', desk, 'light'],
   ['bench', '/dogs/@Hale/bench/prong', desk, 'light'],
   ['neck', '/dogs/@Bramble/neck', { width: 1280, height: 1000 }, 'light'],
-  ['rig', '/dogs/@Moss/neck/rig', { width: 1280, height: 1000 }, 'light'],
   ['door-phone', '/dogs/@Nutmeg/door', phone, 'light'],
   ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 1560 }, 'light'],
   ['programme', '/dogs/@Moss/programme', { width: 1280, height: 1000 }, 'light'],
@@ -32,7 +30,9 @@ const VIEWS = [
   ['upkeep', '/upkeep', { width: 1280, height: 1000 }, 'light', lookAtHazel],
   ['class', '/class', { width: 1280, height: 1000 }, 'light', waitForPicks],
   ['house-rules', '/house', desk, 'light', tryASchool],
-  // Last: it adds a session to the demo.
+  ['handover', '/dogs/@Bramble/handover', { width: 1280, height: 1000 }, 'light', toIda],
+  // Last: they add to the demo.
+  ['owner-phone', '/dogs/@Nutmeg/handover', phone, 'light', asTheOwner],
   ['field-phone', '/field', { width: 390, height: 1000 }, 'dark', workWithBramble],
 ];
 
@@ -67,6 +67,23 @@ async function lookAtHazel(page) {
   await page.getByRole('button', { name: /^Look at «Hazel»/ }).click();
   await page.getByRole('radio', { name: 'One bent' }).click();
   await page.getByRole('radio', { name: 'Round and smooth' }).click();
+}
+async function toIda(page) {
+  await page.getByLabel('To whom').fill('Ida Fell');
+  await page.getByLabel('Whom they call').fill('Wenna Sedge, 01632 960 123');
+  await page.evaluate(() => scrollTo(0, 0));
+}
+async function asTheOwner(page) {
+  await toIda(page);
+  await page.getByRole('button', { name: 'Keep as handed over' }).click();
+  await page.getByRole('link', { name: 'The pages (PDF)' }).waitFor();
+  await page.getByLabel('Whose').fill('Ida’s phone');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByText(/\/owner#[0-9a-f]{64}/).innerText();
+  await page.request.post(`${base}/api/sign-out`);
+  await page.goto(link);
+  await page.reload();
+  await page.getByRole('checkbox').first().click();
 }
 async function waitForPicks(page) {
   await page.getByText('Buy:').first().waitFor();

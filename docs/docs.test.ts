@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { BASE, files } from './repository.ts';
-import { EVENT_NAMES, EventsKept, NewEvent } from '@banter/contract';
+import { EVENT_NAMES, EventsKept, KENNEL_PART_NAMES, kennelFileSchema, kennelPart, NewEvent } from '@banter/contract';
 import { GRAMS_PER_UNIT, MM_PER_UNIT, TYPICAL_PITCH_MM, WEAR_STATES } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 
@@ -55,6 +55,12 @@ describe('the documents', () => {
     for (const line of lines) expect(NewEvent.safeParse(line).error).toBeUndefined();
     const answer = JSON.parse(/```json\n(\{ "kept".*\})/.exec(page)![1]!);
     expect(EventsKept.safeParse(answer).error).toBeUndefined();
+  });
+
+  it('give a kennel’s file as it is written and read: its published schema, and every part of it', () => {
+    expect(JSON.parse(text('docs/kennel-file.schema.json'))).toEqual(JSON.parse(JSON.stringify(kennelFileSchema())));
+    const page = text('docs/kennel-file.md');
+    for (const name of KENNEL_PART_NAMES) expect(page).toContain(`| \`${name}\` | ${kennelPart(name).about} |`);
   });
 
   it('show pictures that are few and not large', () => {
