@@ -147,7 +147,7 @@ export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './rec
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';
-export { dayOf, dayStart, dayStartOf, momentOn, nightSpans } from './neck/kennel-days.ts';
+export { dayOf, dayStart, dayStartOf, timeOn, momentOn, nightSpans } from './neck/kennel-days.ts';
 export { toldEvents } from './neck/told-events.ts';
 export { drawnCollar, drawnFits, drawnItems, ringAtOf, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
 export { neckTapeOf } from './neck/neck-tape.ts';
@@ -183,3 +183,4 @@ export {
   KennelImport,
 } from './kennel-file/kennel-file.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';
+export { isGrowing } from './growth/is-growing.ts';

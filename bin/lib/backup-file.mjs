@@ -6,7 +6,7 @@ import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { PassThrough } from 'node:stream';
+import { PassThrough, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { ask, clientOf, ended, reachOf } from './database-reach.mjs';
@@ -20,6 +20,40 @@ export async function sha256Of(file) {
   const hash = createHash('sha256');
   await pipeline(createReadStream(file), hash);
   return hash.digest('hex');
+}
+
+const TRIGGER = Buffer.from('\n/*!50003 CREATE*/ /*!50017 DEFINER=');
+const OF_IT = Buffer.from('*/ ');
+/** So much is held back, that a trigger's head is not cut in two. */
+const HELD = 4096;
+
+/**
+ * A dump whose triggers name nobody: they become the restoring account's, which may be another one. Only the heads of triggers are
+ * touched, which stand at the beginning of a line; what is in the tables goes through as it is.
+ */
+export function withoutDefiner() {
+  let rest = Buffer.alloc(0);
+  const cut = (bytes) => {
+    let all = bytes;
+    for (let at = all.indexOf(TRIGGER); at >= 0; at = all.indexOf(TRIGGER, at + 1)) {
+      const named = at + '\n/*!50003 CREATE*/ '.length;
+      const end = all.indexOf(OF_IT, named);
+      if (end < 0) break;
+      all = Buffer.concat([all.subarray(0, named), all.subarray(end + OF_IT.length)]);
+    }
+    return all;
+  };
+  return new Transform({
+    transform(chunk, _encoding, done) {
+      const all = cut(Buffer.concat([rest, chunk]));
+      const out = Math.max(0, all.length - HELD);
+      rest = all.subarray(out);
+      done(null, all.subarray(0, out));
+    },
+    flush(done) {
+      done(null, cut(rest));
+    },
+  });
 }
 
 /**
@@ -37,7 +71,10 @@ export async function dumpTo(reach, file) {
     reach.schema,
   ]);
   child.stdin.end();
-  await Promise.all([pipeline(child.stdout, createGzip(), createWriteStream(file, { mode: 0o600 })), ended(child, 'the database could not be written down')]);
+  await Promise.all([
+    pipeline(child.stdout, withoutDefiner(), createGzip(), createWriteStream(file, { mode: 0o600 })),
+    ended(child, 'the database could not be written down'),
+  ]);
 }
 
 /** Loads a dump into a schema. */

@@ -13,7 +13,8 @@ import type { LevelsPage } from '../records/levels-page.ts';
 import { nextStep } from '../records/next-step.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
-import { OWNER_CAUTIONS, OWNER_WORDS, SKIN_LOOK, WHEN_TO_CALL, WHERE, WHERE_WORDS, type Where } from './owner-words.ts';
+import { isGrowing } from '../growth/is-growing.ts';
+import { GROWING_LOOKS, OWNER_CAUTIONS, OWNER_WORDS, SKIN_LOOK, WHEN_TO_CALL, WHERE, WHERE_WORDS, type Where } from './owner-words.ts';
 
 type Asked = Pick<NewHandover, 'lengthUnit' | 'massUnit'>;
 type Section = HandoverSheet['sections'][number];
@@ -78,7 +79,17 @@ function ringLines({ ring, items, door }: DressedDog, speak: Speaker): SheetLine
 
 const called = (kinds: readonly CollarKindName[]) => listWords(kinds.map((kind) => OWNER_WORDS[kind].called));
 
-function whereLines(dressed: DressedDog): SheetLine[] {
+/** A martingale has a setting of its own for those who leave it on indoors: lower, looser, and without a leash. */
+function martingaleAtHome({ fits }: DressedDog, speak: Speaker): string {
+  const fit = fits.find(({ plan }) => plan.kind === 'martingale');
+  if (!fit) return '';
+  const on = (fit.check?.on ?? collarKind('martingale').firstSetting(fit.plan.choices as never)) as { houseStrapMm?: number };
+  return on.houseStrapMm === undefined
+    ? ''
+    : ` Who leaves it on lets its strap out to ${speak.girth(on.houseStrapMm)}: lower, looser, never with a leash, and no loop hanging where a paw can catch.`;
+}
+
+function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
   const kinds = kindsOf(dressed);
   const { rules, schools } = dressed.house;
   const stays = kinds.filter((kind) => OWNER_WORDS[kind].house === 'on');
@@ -88,7 +99,7 @@ function whereLines(dressed: DressedDog): SheetLine[] {
   const off = kinds.filter((kind) => !stays.includes(kind));
   const own = listWords([...stays.map((kind) => OWNER_WORDS[kind].called), ...extras]);
   const says: Record<Where, string> = {
-    house: `${own ? `${capital(own)}.` : 'Nothing on the neck.'}${off.length > 0 ? ` The ${called(off)} ${off.length === 1 ? 'comes' : 'come'} off at the door.` : ''}`,
+    house: `${own ? `${capital(own)}.` : 'Nothing on the neck.'}${off.length > 0 ? ` The ${called(off)} ${off.length === 1 ? 'comes' : 'come'} off at the door.` : ''}${martingaleAtHome(dressed, speak)}`,
     walk:
       kinds.length + extras.length === 0
         ? 'Nothing is fitted.'
@@ -289,7 +300,7 @@ export function handoverSheet(page: NeckPage, levels: LevelsPage, kennel: Kennel
     sections: [
       ...section('wears', 'What it wears, from the ears down', wears(dressed, page, speak)),
       ...section('ring', 'Ring and side', ringLines(dressed, speak)),
-      ...section('where', 'Which tool where', whereLines(dressed)),
+      ...section('where', 'Which tool where', whereLines(dressed, speak)),
       ...section(
         'contacts',
         'Where the contacts sit',
@@ -305,7 +316,13 @@ export function handoverSheet(page: NeckPage, levels: LevelsPage, kennel: Kennel
         WHEN_TO_CALL.map((text, index) => ({ key: `call ${index}`, label: '', text })),
       ),
     ],
-    daily: [SKIN_LOOK, ...kinds.flatMap((kind) => OWNER_WORDS[kind].look)],
+    daily: [
+      SKIN_LOOK,
+      ...(isGrowing(dog, dayOf(now, kennel.timeZone))
+        ? GROWING_LOOKS.filter(({ of }) => of.some((kind) => kinds.includes(kind))).map(({ key, text }) => ({ key, text }))
+        : []),
+      ...kinds.flatMap((kind) => OWNER_WORDS[kind].look),
+    ],
     cautions: [...OWNER_CAUTIONS, ...new Set(kinds.map((kind) => collarKind(kind).caution))],
     drawings: {
       neck: tape && { tape: { highMm: tape.highMm, ...(tape.midMm === undefined ? {} : { midMm: tape.midMm }), ...(tape.baseMm === undefined ? {} : { baseMm: tape.baseMm }), ...(tape.lengthMm === undefined ? {} : { lengthMm: tape.lengthMm }) }, collars, bands }, // prettier-ignore

@@ -138,6 +138,12 @@ export const OWNER_WORDS: Record<CollarKindName, OwnerWords> = {
 /** The daily look at the skin, whatever is worn. */
 export const SKIN_LOOK = SKIN;
 
+/** What a growing dog needs besides: a buckle is looked at every day, links every week. Common practice. */
+export const GROWING_LOOKS: readonly { key: string; text: string; of: readonly CollarKindName[] }[] = [
+  { key: 'growing-buckle', text: 'Still growing: the strap is not tighter than yesterday; if it is, one hole or a little looser today.', of: ['flat', 'wide-throat', 'martingale', 'head-collar'] }, // prettier-ignore
+  { key: 'growing-links', text: 'Still growing: once a week, does a link have to go back in? Ask us before you put one in.', of: ['prong'] },
+];
+
 /** When to call, whatever is worn. Common practice; defers to the vet where an animal may be hurt. */
 export const WHEN_TO_CALL: readonly string[] = [
   'Red, bald or broken skin, a cough, trouble breathing or swallowing, a head held askew: take everything off the neck and call a vet first.',

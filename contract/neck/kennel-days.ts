@@ -19,6 +19,17 @@ export const dayStart = (ms: number, zone: string): number => DateTime.fromMilli
 /** When a day of the kennel’s zone begins, ms; the day as `2026-03-29`. */
 export const dayStartOf = (day: string, zone: string): number => DateTime.fromISO(day, { zone }).startOf('day').toMillis();
 
+/**
+ * When the kennel’s clock shows a time of a day, ms; minutes after midnight as the clock counts them, also on days on which it is
+ * changed. A time that such a day leaves out is the one an hour later.
+ *
+ * @example timeOn('2026-03-29', 9 * 60, 'Europe/London') // 08:00 UTC: the clock went forward in the night
+ */
+export const timeOn = (day: string, minutes: number, zone: string): number =>
+  DateTime.fromISO(day, { zone })
+    .set({ hour: Math.floor(minutes / 60), minute: minutes % 60 })
+    .toMillis();
+
 /** The kennel’s day in which an instant lies, `2026-03-29`. */
 export const dayOf = (ms: number, zone: string): string => DateTime.fromMillis(ms, { zone }).toISODate()!;
 

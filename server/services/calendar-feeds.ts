@@ -1,13 +1,4 @@
-import {
-  dayOf,
-  dayStartOf,
-  feedEntries,
-  stagesPlanned,
-  upkeepPieces,
-  type CalendarFeed,
-  type CalendarFeedFacts,
-  type CalendarFeedsPage,
-} from '@banter/contract';
+import { dayOf, feedEntries, stagesPlanned, timeOn, upkeepPieces, type CalendarFeed, type CalendarFeedFacts, type CalendarFeedsPage } from '@banter/contract';
 import { houseRules } from '@banter/core';
 import ical, { ICalCalendarMethod, ICalEventBusyStatus } from 'ical-generator';
 import type { DataSource } from 'typeorm';
@@ -27,7 +18,6 @@ import type { VersionedKind } from './record-base.ts';
 import { growthOf } from './today.ts';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 /** Calendars elsewhere are told of so many days back and so many to come. */
 const BACK_DAYS = 20;
 const SHOWN_DAYS = 62;
@@ -77,7 +67,7 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
     growth,
     rules,
     places: places.map(placeAnswer),
-    planned: calendar.sessions.map((one) => ({ ...one, at: dayStartOf(one.day, kennel.timeZone) + one.from * MINUTE_MS })),
+    planned: calendar.sessions.map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) })),
     stageNames: Object.fromEntries(calendar.sessions.flatMap(({ id, programmeId, stageId }) => { const name = nameOf(programmeId, stageId); return name === undefined ? [] : [[id, name] as const]; })), // prettier-ignore
     dogNames: new Map(dogs.map(({ dog }) => [dog.id, dog.name])),
     people: calendar.people,

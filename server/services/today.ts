@@ -1,7 +1,8 @@
 import {
   currentFits,
   dayOf,
-  dayStartOf,
+  isGrowing,
+  timeOn,
   dogGrowth,
   dogLevels,
   houseOf,
@@ -13,7 +14,7 @@ import {
   type TodayFacts,
   type TodayPage,
 } from '@banter/contract';
-import { benchSpeaker, breedOf, guessedWeightKg, houseRules, sizeClassOf } from '@banter/core';
+import { benchSpeaker, houseRules } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
@@ -28,25 +29,12 @@ import { wearingPage } from './neck-page.ts';
 import { placeAnswer } from './places.ts';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 /** Levels speak of dogs that worked of late. */
 const WORKED_DAYS = 7;
 
 type Cards = TodayFacts['cards'];
 
 /** Dogs that still grow: younger than dogs of their size are when they are grown. */
-function stillGrowing(cards: Cards, today: string): Set<string> {
-  return new Set(
-    cards.flatMap(({ dog }) => {
-      if (dog.bornOn === null) return [];
-      const breed = breedOf(dog.breed);
-      const adultKg = Math.max(dog.weightG === null ? 0 : dog.weightG / 1000, breed ? guessedWeightKg(breed, dog.sex) : 0);
-      const age = (Date.parse(today) - Date.parse(dog.bornOn)) / DAY_MS;
-      return age < sizeClassOf(adultKg || 20).grownDays ? [dog.id] : [];
-    }),
-  );
-}
-
 async function levelsUp(scope: KennelScope, cards: Cards, now: Date): Promise<TodayFacts['levels']> {
   const kennel = kennelAnswer(await kennelOf(scope));
   const withDevice = cards.filter(({ fits }) => fits.some(({ plan }) => plan.kind === 'remote' || plan.kind === 'fence'));
@@ -77,7 +65,7 @@ async function levelsUp(scope: KennelScope, cards: Cards, now: Date): Promise<To
 export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel, now: Date): Promise<{ growing: Set<string>; growth: TodayFacts['growth'] }> {
   const today = dayOf(now.getTime(), kennel.timeZone);
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
-  const growing = stillGrowing(cards, today);
+  const growing = new Set(cards.flatMap(({ dog }) => (isGrowing(dog, today) ? [dog.id] : [])));
   const growth = await Promise.all(
     cards
       .filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0)
@@ -113,9 +101,8 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   ]);
   const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
   const { growing, growth } = await growthOf(scope, cards, kennel, now);
-  const start = dayStartOf(today, kennel.timeZone);
   const here = new Set(cards.map(({ dog }) => dog.id));
-  const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: start + one.from * MINUTE_MS }));
+  const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) }));
   const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
   const stages = stagesPlanned(calendar, kennel, now.getTime());
   const facts: TodayFacts = {

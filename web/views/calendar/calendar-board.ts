@@ -5,13 +5,13 @@ import {
   plannedFacts,
   scheduleDays,
   stagesPlanned,
+  timeOn,
   type CalendarChange,
   type CalendarPage,
   type Kennel,
   type PlannedSession,
 } from '@banter/contract';
 import { heldSessions, isHardFault, moveSession, sessionFaults, type NoRoom, type PlacedSession } from '@banter/core';
-import { DateTime } from 'luxon';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef, type Ref } from 'vue';
 import { useKeep } from '../../stores/keep.ts';
@@ -55,8 +55,7 @@ export function useCalendarBoard(page: Ref<CalendarPage>, kennel: Ref<Kennel>, n
   });
   const placed = computed(() => sessions.value.filter(({ state }) => state === 'planned').map((one) => placedSession(one, days.value)));
   const byId = computed(() => new Map(sessions.value.map((one) => [one.id, one])));
-  const startOf = ({ day, from }: Pick<PlannedSession, 'day' | 'from'>) =>
-    DateTime.fromISO(day, { zone: kennel.value.timeZone }).startOf('day').plus({ minutes: from }).toMillis();
+  const startOf = ({ day, from }: Pick<PlannedSession, 'day' | 'from'>) => timeOn(day, from, kennel.value.timeZone);
   const heldBy = computed(() =>
     heldSessions(
       sessions.value.map((one) => ({ id: one.id, dogId: one.dogId, at: startOf(one) })),

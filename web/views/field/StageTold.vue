@@ -11,7 +11,9 @@ const told = computed(() => {
   const found = props.story.events.findLast((event) => event.event === 'result' && event.programmeId === props.programme.id);
   return found?.event === 'result' ? found : null;
 });
-const met = ref(props.programme.needed);
+/** So many numbers fit under a thumb; nothing is counted before somebody says it, so that no mark is met by a tap too many. */
+const MOST_NUMBERS = 12;
+const met = ref(0);
 const of = ref(props.programme.of);
 const setback = ref(false);
 watch(of, (now) => (met.value = Math.min(met.value, now)));
@@ -35,9 +37,26 @@ const keep = (went: number) =>
         <button type="button" class="press press-plain min-h-14 flex-1" @click="keep(0)">Not yet</button>
       </div>
       <div v-else class="grid gap-2">
-        <StepCount v-model="met" label="Went well" :least="0" :most="of" />
         <StepCount v-model="of" label="of so many tries" :least="1" :most="100" />
-        <button type="button" class="press press-main min-h-14" @click="keep(met)">Tell it: {{ met }} of {{ of }}</button>
+        <div v-if="of <= MOST_NUMBERS" role="group" aria-label="How many went well?">
+          <p class="font-semibold">How many went well?</p>
+          <div class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(3.25rem,1fr))] gap-2">
+            <button
+              v-for="count in of + 1"
+              :key="count"
+              type="button"
+              class="press press-plain min-h-13 px-0! tabular-nums"
+              :aria-label="`${count - 1} of ${of} went well`"
+              @click="keep(count - 1)"
+            >
+              {{ count - 1 }}
+            </button>
+          </div>
+        </div>
+        <template v-else>
+          <StepCount v-model="met" label="Went well" :least="0" :most="of" />
+          <button type="button" class="press press-main min-h-14" @click="keep(met)">Tell it: {{ met }} of {{ of }}</button>
+        </template>
       </div>
     </template>
   </section>
