@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { momentWords } from '../parts/age.ts';
+import { useEntryForm } from '../parts/entry-form.ts';
 import TextField from '../parts/TextField.vue';
 import { useSession } from '../stores/session.ts';
 
@@ -15,9 +16,7 @@ const key = useRoute().hash.slice(1);
 const invitation = ref<Invitation | null>(null);
 const gone = ref('');
 const form = ref({ name: '', email: '', password: '' });
-const errors = ref<Record<string, string>>({});
-const sentence = ref('');
-const busy = ref(false);
+const { errors, sentence, busy, submit } = useEntryForm();
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 async function look() {
@@ -33,22 +32,7 @@ async function look() {
 }
 void look();
 
-async function join() {
-  sentence.value = '';
-  const checked = Join.safeParse({ key, ...form.value });
-  errors.value = checked.success ? {} : Object.fromEntries(checked.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
-  if (!checked.success) return;
-  busy.value = true;
-  try {
-    await session.join(checked.data);
-    await router.push('/today');
-  } catch (failure) {
-    sentence.value = failureSentence(failure);
-    if (failure instanceof RequestFailure) errors.value = Object.fromEntries(failure.errors.map((error) => [error.path, error.message]));
-  } finally {
-    busy.value = false;
-  }
-}
+const join = () => submit(Join, { key, ...form.value }, session.join, () => router.push('/today'));
 </script>
 
 <template>

@@ -2,8 +2,8 @@
 import { SignUp } from '@banter/contract';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { failureSentence, RequestFailure } from '../api/failure.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import { useEntryForm } from '../parts/entry-form.ts';
 import TextField from '../parts/TextField.vue';
 import { useSession } from '../stores/session.ts';
 
@@ -19,26 +19,9 @@ const form = ref<SignUp>({
   massUnit: american ? 'lb' : 'kg',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
 });
-const errors = ref<Record<string, string>>({});
-const sentence = ref('');
-const busy = ref(false);
+const { errors, sentence, busy, submit } = useEntryForm();
 
-async function make() {
-  sentence.value = '';
-  const checked = SignUp.safeParse(form.value);
-  errors.value = checked.success ? {} : Object.fromEntries(checked.error.issues.map((issue) => [issue.path.join('.'), issue.message]));
-  if (!checked.success) return;
-  busy.value = true;
-  try {
-    await session.signUp(checked.data);
-    await router.push('/dogs');
-  } catch (failure) {
-    sentence.value = failureSentence(failure);
-    if (failure instanceof RequestFailure) errors.value = Object.fromEntries(failure.errors.map((error) => [error.path, error.message]));
-  } finally {
-    busy.value = false;
-  }
-}
+const make = () => submit(SignUp, form.value, session.signUp, () => router.push('/dogs'));
 </script>
 
 <template>
