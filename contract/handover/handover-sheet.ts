@@ -38,9 +38,11 @@ export function handoverMissing(page: NeckPage, kennel: Kennel, now: number, spe
   const { dog, tapings, screenings, lifts } = page;
   const step = nextStep({ dog, girths: tapings, fits: dressed.fits, screenings, lifts }, { kennel, today: dayOf(now, kennel.timeZone) }, speak);
   const worn = kindsOf(dressed);
+  const holdsStrap = dressed.worn.some((collar) => collar === 'flat' || collar === 'wide-throat' || collar === 'harness');
   return [
     ...(step.tone === 'good' ? [] : [step.sentence]),
     ...dressed.flags.filter(({ grade }) => grade >= 2).map(({ clock }) => `The skin at ${clockWords(clock)} must be seen by a vet first: no collar there.`),
+    ...(worn.includes('head-collar') && !holdsStrap ? ['It has no flat collar for the safety strap of its head collar.'] : []),
     ...(worn.includes('prong') && dressed.rig === null ? ['Lay out the rig with its backup: the owner copies it.'] : []),
     ...dressed.door.lines.filter(({ what, tone }) => (what === 'rig' || what === 'stack') && (tone === 'stop' || tone === 'mind')).map(({ says }) => says),
     ...(dressed.laidOut || worn.length < 2 ? [] : ['Lay out the stack: it stands in the usual order.']),

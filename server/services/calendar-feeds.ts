@@ -50,11 +50,12 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const kennel = kennelAnswer(await kennelOf(scope));
   const rules = houseRules(kennel.rules);
   const from = dayOf(now.getTime() - BACK_DAYS * DAY_MS, kennel.timeZone);
-  const [{ dogs }, field, calendar, upkeep, places] = await Promise.all([
-    dogsPage(scope),
-    fieldPage(scope, now),
+  const all = await dogsPage(scope);
+  const { dogs } = all;
+  const [field, calendar, upkeep, places] = await Promise.all([
+    fieldPage(scope, now, all),
     calendarPage(scope, { from, days: SHOWN_DAYS }),
-    upkeepPage(scope, now),
+    upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const cards = dogs.filter(({ dog }) => dog.archivedAt === null);

@@ -14,6 +14,7 @@ import {
   type FieldDevice,
   type FieldPage,
   type Taping,
+  type DogsPage,
 } from '@banter/contract';
 import { ceilingOf, deviceAt, ladderRung, placesOverlap, skinFlags, WORK_SETTINGS, type FindingTrial, type SkinLook } from '@banter/core';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
@@ -86,10 +87,10 @@ async function runningProgrammes(
   });
 }
 
-/** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. */
-export async function fieldPage(scope: KennelScope, now: Date): Promise<FieldPage> {
+/** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. The dogs are looked up unless they are known. */
+export async function fieldPage(scope: KennelScope, now: Date, known?: DogsPage): Promise<FieldPage> {
   const kennel = kennelAnswer(await kennelOf(scope));
-  const { dogs, collars } = await dogsPage(scope);
+  const { dogs, collars } = known ?? (await dogsPage(scope));
   const here = dogs.filter(({ dog }) => dog.archivedAt === null);
   const devices = here.flatMap(({ fits }) => fits.filter(({ plan }) => plan.kind === 'remote' || plan.kind === 'fence'));
   const collarIds = [...new Set(devices.map(({ plan }) => plan.collarId))];

@@ -1,4 +1,4 @@
-import { dayOf, GEAR_GROUPS, inspectionFaults, inspectionGroupOf, type Inspection, type NewInspection, type UpkeepPage } from '@banter/contract';
+import { dayOf, GEAR_GROUPS, inspectionFaults, inspectionGroupOf, type Inspection, type NewInspection, type UpkeepPage, type DogsPage } from '@banter/contract';
 import { inspect } from '@banter/core';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity } from '../data/entities/gear.ts';
@@ -54,7 +54,7 @@ export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspecti
 };
 
 /** Everything that is kept up. */
-export async function upkeepPage(scope: KennelScope, now: Date): Promise<UpkeepPage> {
+export async function upkeepPage(scope: KennelScope, now: Date, known?: DogsPage): Promise<UpkeepPage> {
   const byName = { name: 'ASC', id: 'ASC' } as const;
   const [kennel, collars, gear, inspections, wears, { dogs }] = await Promise.all([
     kennelOf(scope),
@@ -69,7 +69,7 @@ export async function upkeepPage(scope: KennelScope, now: Date): Promise<UpkeepP
           AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
         GROUP BY worn.collarId`,
     ),
-    dogsPage(scope),
+    known ?? dogsPage(scope),
   ]);
   const today = Date.parse(dayOf(now.getTime(), kennel.timeZone));
   const here = dogs.filter(({ dog }) => dog.archivedAt === null);

@@ -91,12 +91,12 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   const today = dayOf(now.getTime(), kennel.timeZone);
   const rules = houseRules(kennel.rules);
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
-  const [all, wearing, field, calendar, upkeep, places] = await Promise.all([
-    dogsPage(scope),
+  const all = await dogsPage(scope);
+  const [wearing, field, calendar, upkeep, places] = await Promise.all([
     wearingPage(scope, now),
-    fieldPage(scope, now),
+    fieldPage(scope, now, all),
     calendarPage(scope, { from: today, days: 1 }),
-    upkeepPage(scope, now),
+    upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
