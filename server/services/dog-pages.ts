@@ -1,4 +1,5 @@
-import { currentFits, latestGirths, type DogPage, type DogsPage, type GrowthPage, type Taping } from '@banter/contract';
+import { currentFits, latestGirths, type Dog, type DogPage, type DogsPage, type GrowthPage, type Taping } from '@banter/contract';
+import { group } from 'd3-array';
 import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -9,11 +10,13 @@ import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
+import { WeighingEntity } from '../data/entities/weighing.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { gearAnswer } from './gear.ts';
+import { keptAnswers } from './kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances } from './links.ts';
 import { placeAnswer } from './places.ts';
@@ -76,6 +79,36 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
 /** One dog with its whole record and its weighings. */
 export async function growthPage(scope: KennelScope, id: string): Promise<GrowthPage> {
   return { ...(await dogPage(scope, id)), weighings: await weighingAnswers(scope, id) };
+}
+
+/** What was told of several dogs that bears on their growth: a request for each kind of record, however many dogs they are. */
+export async function growthTold(
+  scope: KennelScope,
+  dogs: readonly Dog[],
+): Promise<Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings'>[]> {
+  if (dogs.length === 0) return [];
+  const of = { dogId: In(dogs.map(({ id }) => id)) };
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const [tapings, plans, checks, endings, weighings] = await Promise.all([
+    scope.all(TapingEntity, of, byTime).then((rows) => tapingKind.toAnswers(scope, rows)),
+    scope.all(PlanEntity, of, byTime).then((rows) => planKind.toAnswers(scope, rows)),
+    scope.all(FitCheckEntity, of, byTime).then((rows) => fitCheckKind.toAnswers(scope, rows)),
+    scope.all(EndingEntity, of, byTime).then((rows) => endingKind.toAnswers(scope, rows)),
+    scope.all(WeighingEntity, of, byTime).then((rows) => keptAnswers(scope, rows)),
+  ]);
+  const byDog = <One extends { dogId: string }>(all: readonly One[]) => {
+    const found = group(all, ({ dogId }) => dogId);
+    return (id: string) => found.get(id) ?? [];
+  };
+  const own = { tapings: byDog(tapings), plans: byDog(plans), checks: byDog(checks), endings: byDog(endings), weighings: byDog(weighings) };
+  return dogs.map((dog) => ({
+    dog,
+    tapings: own.tapings(dog.id),
+    plans: own.plans(dog.id),
+    checks: own.checks(dog.id),
+    endings: own.endings(dog.id),
+    weighings: own.weighings(dog.id),
+  }));
 }
 
 /** One dog with its whole record, oldest first. */

@@ -19,7 +19,7 @@ import { In, MoreThanOrEqual } from 'typeorm';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { calendarPage } from './calendar.ts';
-import { dogsPage, growthPage } from './dog-pages.ts';
+import { dogsPage, growthTold } from './dog-pages.ts';
 import { fieldPage } from './field-page.ts';
 import { upkeepPage } from './inspections.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -66,22 +66,18 @@ export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel,
   const today = dayOf(now.getTime(), kennel.timeZone);
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
   const growing = new Set(cards.flatMap(({ dog }) => (isGrowing(dog, today) ? [dog.id] : [])));
-  const growth = await Promise.all(
-    cards
-      .filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0)
-      .map(async ({ dog }) => {
-        const page = await growthPage(scope, dog.id);
-        const grown = dogGrowth(page, kennel, { now: now.getTime(), today, speak });
-        // Of what is worn now alone: what was set aside is nothing to outgrow.
-        const worn = new Set(currentFits(page.plans, page.checks, page.endings).map(({ plan }) => plan.id));
-        return {
-          dogId: dog.id,
-          dogName: dog.name,
-          bornOn: dog.bornOn!,
-          outgrows: grown.missing === null ? grown.outgrows.filter(({ planId }) => worn.has(planId)) : [],
-        };
-      }),
-  );
+  const asked = cards.filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0).map(({ dog }) => dog);
+  const growth = (await growthTold(scope, asked)).map((told) => {
+    const grown = dogGrowth(told, kennel, { now: now.getTime(), today, speak });
+    // Of what is worn now alone: what was set aside is nothing to outgrow.
+    const worn = new Set(currentFits(told.plans, told.checks, told.endings).map(({ plan }) => plan.id));
+    return {
+      dogId: told.dog.id,
+      dogName: told.dog.name,
+      bornOn: told.dog.bornOn!,
+      outgrows: grown.missing === null ? grown.outgrows.filter(({ planId }) => worn.has(planId)) : [],
+    };
+  });
   return { growing, growth };
 }
 
