@@ -28,7 +28,9 @@ const LEAD_READS = /^\/(invites|kennel\.json|imports)(\/|$)/;
  * The role that a request needs, by its method and its path below `/api`. Reading is anybody's of the kennel, changing an
  * assistant's, and what decides over others a lead's.
  */
-export function neededRole(method: string, path: string): Role {
+export function neededRole(method: string, asked: string): Role {
+  // Addresses are the same in capitals, and a role must not depend on how one is written.
+  const path = asked.toLowerCase();
   if (method === 'GET' || method === 'HEAD') return LEAD_READS.test(path) ? 'lead' : 'reader';
   if (OWN_AFFAIRS.test(path)) return 'reader';
   return LEAD_CHANGES.test(path) ? 'lead' : 'assistant';

@@ -113,6 +113,16 @@ describe('roles', () => {
       [`/api/lifts/${uuidv7()}`, { dogId, item: 'deaf', lifted: true, note: 'x', at: new Date().toISOString() }],
     ];
     for (const [path, body] of forbidden) expect([path, (await agent.put(path).set('If-Match', `"${version}"`).send(body)).status]).toEqual([path, 403]);
+    // An address in capitals is the same address.
+    expect(
+      (
+        await agent
+          .put('/api/KENNEL')
+          .set('If-Match', `"${version}"`)
+          .send({ ...settings, name: 'Mine' })
+      ).status,
+    ).toBe(403);
+    for (const path of ['/api/kennel.json', '/api/Kennel.JSON', '/api/INVITES']) expect([path, (await agent.get(path)).status]).toEqual([path, 403]);
     const archived = await agent
       .put(`/api/dogs/${dogId}`)
       .set('If-Match', '"1"')
@@ -173,6 +183,15 @@ describe('leaving', () => {
     // They come back by an invitation, as themselves.
     const back = await colleague(lead, 'reader', { personId: me.person.id });
     expect(back.me.person).toMatchObject({ id: me.person.id, role: 'reader' });
+  });
+
+  it('of a lead takes back the invitations that they made and nobody has used: no way back in is left behind', async () => {
+    const { agent, me } = await colleague(lead, 'lead');
+    const { key } = await invite(agent, { role: 'lead' });
+    const ours = await invite(lead);
+    await lead.put(`/api/people/${me.person.id}`).send({ role: 'lead', left: true });
+    expect((await supertest(banter.app).post('/api/invitation').send({ key })).body.code).toBe('no-invitation');
+    expect((await supertest(banter.app).post('/api/invitation').send({ key: ours.key })).status).toBe(200);
   });
 
   it('of one’s own accord ends all one’s sign-ins', async () => {

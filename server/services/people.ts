@@ -1,8 +1,9 @@
 import type { PeoplePage, PersonStanding } from '@banter/contract';
 import { technicalError, type Finger } from '@banter/core';
-import { IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
 import { CalendarFeedEntity } from '../data/entities/calendar-feed.ts';
 import { DeedEntity } from '../data/entities/deed.ts';
+import { InviteEntity } from '../data/entities/invite.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { changesOf, note } from './deeds.ts';
@@ -44,7 +45,7 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
 
 /**
  * Gives somebody a role, or ends their access. Whoever has left stands in the records and signs in no more; the private addresses of
- * the calendar that they made, or that tell of them, are taken back. The last lead stays one. Their sign-ins are the caller's to end.
+ * the calendar that they made, or that tell of them, and their unused invitations are taken back. The last lead stays one. Their sign-ins are the caller's to end.
  */
 export async function setStanding(scope: KennelScope, personId: string, { role, left }: PersonStanding): Promise<void> {
   await scope.inOneAsItStands(async (within) => {
@@ -65,10 +66,15 @@ export async function setStanding(scope: KennelScope, personId: string, { role, 
   });
 }
 
+/** What somebody made that would let them back in: addresses of the calendar, those that tell of them, and invitations nobody has used. */
 async function takeAddressesBack(scope: KennelScope, personId: string): Promise<void> {
-  const made = await scope.all(DeedEntity, { personId, kind: 'calendarFeed', act: 'made' }, {});
+  const made = await scope.all(DeedEntity, { personId, kind: In(['calendarFeed', 'invite']), act: 'made' }, {});
   const theirs = new Set(made.map(({ recordId }) => recordId));
-  const open = await scope.all(CalendarFeedEntity, { revokedAt: IsNull() }, {});
-  for (const feed of open.filter((one) => one.personId === personId || theirs.has(one.id)))
-    await scope.updateAt(CalendarFeedEntity, feed.id, feed.version, { revokedAt: new Date() });
+  const revokedAt = new Date();
+  const feeds = await scope.all(CalendarFeedEntity, { revokedAt: IsNull() }, {});
+  for (const feed of feeds.filter((one) => one.personId === personId || theirs.has(one.id)))
+    await scope.updateAt(CalendarFeedEntity, feed.id, feed.version, { revokedAt });
+  const invites = await scope.all(InviteEntity, { revokedAt: IsNull(), usedAt: IsNull() }, {});
+  for (const invite of invites.filter((one) => one.personId === personId || theirs.has(one.id)))
+    await scope.updateAt(InviteEntity, invite.id, invite.version, { revokedAt });
 }
