@@ -26,6 +26,10 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(paper).toContainText('15 5/8 in');
   await expect(paper.getByRole('img', { name: /unrolled, to scale/ })).toBeVisible();
   await expectAccessible(page);
+  // Printed from a dark screen it is dark on white all the same.
+  await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
+  expect(await paper.evaluate((one) => getComputedStyle(one).color)).toBe('rgb(24, 39, 35)');
+  await page.emulateMedia({ media: 'screen', colorScheme: 'light' });
   await page.getByRole('button', { name: 'Keep as handed over' }).click();
   await expect(page.getByRole('link', { name: 'The pages (PDF)' })).toBeVisible();
 
