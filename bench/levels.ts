@@ -24,6 +24,7 @@ import pino from 'pino';
 import { chromium } from 'playwright';
 // @ts-expect-error — plain JavaScript that runs before anything is installed
 import { startMariadb } from '../bin/lib/mariadb.mjs';
+import { CalculationPool } from '../server/calculations/calculation-pool.ts';
 import { makeApp } from '../server/app.ts';
 import { makeDataSource } from '../server/data/data-source.ts';
 import { seedDemo } from '../server/demo/seed-demo.ts';
@@ -158,8 +159,10 @@ try {
   );
 
   // —— The chart in Chromium
+  const calculations = new CalculationPool();
   const app = makeApp({
     dataSource,
+    calculations,
     log: pino({ level: 'silent' }),
     sessionSecret: 'bench',
     version: '0',

@@ -3,7 +3,7 @@ export { z } from './plain-words.ts';
 export { fieldErrors, Problem, PROBLEMS, type FieldError, type ProblemCode } from './problem.ts';
 export { RuleOverrides } from './rules.ts';
 export { CALCULATIONS, calculationOf, type CalculationName } from './calc/calculations.ts';
-export { computeFits, FitDog, FitsAnswer, FitsRequest, fittingDogOf, MOST_DOGS } from './calc/fits.ts';
+export { computeFits, FitDog, FitsAnswer, FitsRequest, fittingDogOf, MOST_DOGS, MOST_PAIRS } from './calc/fits.ts';
 export { ENDPOINTS, type Endpoint } from './endpoints.ts';
 
 export { COLLAR_KINDS, COLLAR_KIND_NAMES, collarKind, type AnyCollarKind, type CollarKindName } from './collars/collar-kinds.ts';
@@ -62,7 +62,7 @@ export type { TodayFacts } from './today/today-facts.ts';
 export { todayItems, wornToday } from './today/today-items.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
-export { atLeast, neededRole, needsRoleWords, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
+export { atLeast, neededRole, needsRoleWords, notInTheDemo, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
 export { DEED_KINDS, DEED_WORDS, deedWords, type DeedKind } from './people/deed-words.ts';
 export { ACTS, Deed, DeedsAsked, DeedsPage } from './records/deed.ts';
 export { Invitation, InvitationAsked, Invite, INVITE_DAYS, InviteFacts, InvitesPage, Join } from './records/invite.ts';
@@ -86,6 +86,7 @@ export {
   NeckPage,
   PlacesPage,
   ProgrammesPage,
+  UnreadableRecord,
   WearingNow,
   WearingPage,
 } from './records/pages.ts';
@@ -182,5 +183,6 @@ export {
   kennelFileSchema,
   KennelImport,
 } from './kennel-file/kennel-file.ts';
+export { fitCheckFault, planFault } from './kennel-file/part-faults.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';
 export { isGrowing } from './growth/is-growing.ts';

@@ -10,6 +10,7 @@ export const PROBLEMS = {
   'not-allowed': { status: 403, title: 'Your part in the kennel does not do that.' },
   'no-invitation': { status: 404, title: 'This invitation is not known here: it has run out, was used, or was taken back. Ask for a new one.' },
   'no-owner-link': { status: 404, title: 'This link is not known here: it has run out or was taken back. Ask your trainer for a new one.' },
+  'not-in-the-demo': { status: 403, title: 'Not in the demo: it is everybody’s. Make a kennel of your own.' },
   'last-lead': { status: 409, title: 'The kennel needs a lead: make somebody else one first.' },
   'not-found': { status: 404, title: 'There is nothing here.' },
   'wrong-method': { status: 405, title: 'This address does not do that.' },
@@ -17,15 +18,20 @@ export const PROBLEMS = {
   'already-recorded': { status: 409, title: 'Something else is already recorded under this id.' },
   'not-enough-links': { status: 409, title: 'There are not that many links where they should come from.' },
   'clock-off': { status: 409, title: 'This device’s clock and ours do not agree.' },
-  'email-taken': { status: 409, title: 'That e-mail already has a kennel.' },
+  'cannot-be-read': { status: 410, title: 'This record is kept, but cannot be read any more.' },
+  'not-as-asked': { status: 412, title: 'It is not as the request supposes.' },
+  'no-such-range': { status: 416, title: 'There is no such part of it.' },
+  'not-here': { status: 421, title: 'Banter does not answer to this name.' },
   'too-large': { status: 413, title: 'The request is too large.' },
   'wrong-type': { status: 415, title: 'The request must be application/json.' },
   'not-a-photo': { status: 415, title: 'That is no photo that can be read here: JPEG, PNG or WebP.' },
   'wrong-key': { status: 401, title: 'That key is not known here, or has been taken back.' },
   'bad-input': { status: 422, title: 'Something in the request is not right.' },
   'too-many': { status: 429, title: 'Too many requests; wait a little.' },
+  busy: { status: 503, title: 'Others are calculating just now. Try again in a moment.' },
+  'took-too-long': { status: 503, title: 'This took too long and was given up. Ask for less at once.' },
   unexpected: { status: 500, title: 'Something went wrong here. It has been noted.' },
-  'database-away': { status: 503, title: 'The records cannot be reached just now. Nothing was saved; try again in a moment.' },
+  'database-away': { status: 503, title: 'The records cannot be reached just now. Try again in a moment; nothing is recorded twice.' },
 } as const satisfies Record<string, { status: number; title: string }>;
 
 export type ProblemCode = keyof typeof PROBLEMS;
@@ -50,11 +56,17 @@ export function pathWords(path: readonly PropertyKey[]): string {
   return path.reduce<string>((so, part) => (typeof part === 'number' ? `${so}[${part}]` : so ? `${so}.${String(part)}` : String(part)), '');
 }
 
-/** The field errors of a failed parse; an unknown name is put at the name itself. */
+/** So many errors of one request are told, and no more: who sends a thousand learns nothing from the last. */
+const MOST_ERRORS = 100;
+
+/** The field errors of a failed parse, a hundred at most; an unknown name is put at the name itself. */
 export function fieldErrors(error: z.ZodError): FieldError[] {
-  return error.issues.flatMap((issue) =>
-    issue.code === 'unrecognized_keys'
-      ? issue.keys.map((key) => ({ path: pathWords([...issue.path, key]), message: 'This name is not known here.' }))
-      : [{ path: pathWords(issue.path), message: issue.message }],
-  );
+  return error.issues
+    .slice(0, MOST_ERRORS)
+    .flatMap((issue) =>
+      issue.code === 'unrecognized_keys'
+        ? issue.keys.slice(0, MOST_ERRORS).map((key) => ({ path: pathWords([...issue.path, key]), message: 'This name is not known here.' }))
+        : [{ path: pathWords(issue.path), message: issue.message }],
+    )
+    .slice(0, MOST_ERRORS);
 }

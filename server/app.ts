@@ -1,9 +1,11 @@
 import type { PaperDrawings } from '@banter/contract';
+import { setTimeout as pause } from 'node:timers/promises';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import session from 'express-session';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
+import type { CalculationPool } from './calculations/calculation-pool.ts';
 import { SESSION_MS, SessionStore } from './data/session-store.ts';
 import { accountRoutes } from './http/account-routes.ts';
 import { answerProblems, sendProblem } from './http/answer-problems.ts';
@@ -12,17 +14,24 @@ import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { handoverRoutes } from './http/handover-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
-import { contentPolicy, knowsRoles, sameOriginOnly } from './http/guards.ts';
+import { answersTo, contentPolicy, knowsRoles, LOOPBACK_NAMES, sameOriginOnly } from './http/guards.ts';
 import { kennelFileRoutes } from './http/kennel-file-routes.ts';
+import { sessionCookieFirst } from './http/known-devices.ts';
+import { makeLimits } from './http/limits.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { peopleRoutes } from './http/people-routes.ts';
 import { photoRoutes } from './http/photo-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
 import { tellsChanges, todayRoutes } from './http/today-routes.ts';
+import { Failure } from './services/failure.ts';
 import { KennelBus } from './services/kennel-bus.ts';
+import { SIGN_IN_PAUSES, Tries, type Pauses } from './services/tries.ts';
 
 export const COOKIE_NAME = 'banter.session';
+
+/** So long may the database take to say that it is there. */
+const HEALTH_MS = 3_000;
 
 /** Requests about many dogs that one address may send in a minute. */
 const FITS_PER_MINUTE = 60;
@@ -30,6 +39,8 @@ const FITS_PER_MINUTE = 60;
 export type AppOptions = {
   dataSource: DataSource;
   log: Logger;
+  /** Where the open calculations are computed; whoever made it ends it. */
+  calculations: CalculationPool;
   sessionSecret: string;
   version: string;
   /** Whether the demo kennel may be entered with one click, where the database has one. */
@@ -40,7 +51,11 @@ export type AppOptions = {
   drawHandover: PaperDrawings;
   /** How many proxies in front are trusted to name the caller. */
   proxies?: number;
-  limits?: { calculationsPerMinute?: number; signInsPerQuarterHour?: number; signUpsPerHour?: number };
+  limits?: { calculationsPerMinute?: number; signUpsPerHour?: number };
+  /** How long whoever tries wrong passwords has to wait. */
+  pauses?: Partial<Pauses>;
+  /** Names it answers to beside those of this machine. */
+  hosts?: readonly string[];
 };
 
 /** The whole of Banter's HTTP, ready to listen. */
@@ -49,26 +64,29 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   app.disable('x-powered-by');
   app.set('trust proxy', options.proxies ?? 0);
   app.set('etag', false);
-  app.use(contentPolicy, compression());
+  app.use(contentPolicy, answersTo([...LOOPBACK_NAMES, ...(options.hosts ?? [])]), compression());
 
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
   app.get('/api/health', async (_request, response) => {
-    await dataSource.query('SELECT 1');
+    // One that only hangs is no better than one that is gone.
+    await Promise.race([dataSource.query('SELECT 1'), pause(HEALTH_MS, undefined, { ref: false }).then(() => Promise.reject(new Failure('database-away')))]);
     response.json({ ok: true });
   });
   const bus = new KennelBus();
   const sessions = new SessionStore(dataSource);
+  const tries = new Tries(dataSource);
+  const counted = makeLimits(tries, { signUpsPerHour: limits.signUpsPerHour ?? 30 });
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => {
     response.json(document);
   });
-  app.use('/api/calc', calcRoutes(limits.calculationsPerMinute ?? 3000));
-  app.use('/api', fitsRoutes(FITS_PER_MINUTE));
+  app.use('/api/calc', calcRoutes(options.calculations, limits.calculationsPerMinute ?? 3000));
+  app.use('/api', fitsRoutes(options.calculations, FITS_PER_MINUTE));
 
-  app.use('/api', sameOriginOnly);
+  app.use('/api', sameOriginOnly, sessionCookieFirst(COOKIE_NAME));
   app.use(
     '/api',
     session({
@@ -77,7 +95,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       store: sessions,
       resave: false,
       saveUninitialized: false,
-      rolling: false,
+      rolling: true,
       cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS, path: '/' },
     }),
   );
@@ -87,20 +105,22 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     tellsChanges(bus),
     accountRoutes(dataSource, {
       demo: options.demo,
-      signInsPerQuarterHour: limits.signInsPerQuarterHour ?? 10,
-      signUpsPerHour: limits.signUpsPerHour ?? 30,
       cookieName: COOKIE_NAME,
       sessions,
+      limits: counted,
+      tries,
+      pauses: { ...SIGN_IN_PAUSES, ...options.pauses },
+      secret: options.sessionSecret,
     }),
-    peopleRoutes(dataSource, { sessions, signUpsPerHour: limits.signUpsPerHour ?? 30, bus, cookieName: COOKIE_NAME }),
-    eventRoutes(dataSource),
+    peopleRoutes(dataSource, { sessions, limits: counted, bus, cookieName: COOKIE_NAME, secret: options.sessionSecret }),
+    eventRoutes(dataSource, counted),
     fieldRoutes(dataSource),
-    photoRoutes(dataSource),
+    photoRoutes(dataSource, counted),
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),
-    calendarFeedRoutes(dataSource),
+    calendarFeedRoutes(dataSource, counted),
     kennelFileRoutes(dataSource, log, bus),
-    handoverRoutes(dataSource, options.drawHandover),
+    handoverRoutes(dataSource, options.drawHandover, counted),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
   app.use(pages(options.pagesDir));

@@ -2,29 +2,51 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import type { PaperDrawings } from '@banter/contract';
-import pino from 'pino';
 import { makeApp } from './app.ts';
-import { makeDataSource } from './data/data-source.ts';
+import { CalculationPool } from './calculations/calculation-pool.ts';
+import { makeDataSource, migrate } from './data/data-source.ts';
+import { SERVING } from './data/patient-pool.ts';
 import { SessionStore } from './data/session-store.ts';
+import { DemoKeeper } from './demo/demo-keeper.ts';
 import { seedDemo } from './demo/seed-demo.ts';
+import { clearLeftImports } from './kennel-file/import-folder.ts';
+import { makeLog } from './log.ts';
+import { Tries } from './services/tries.ts';
 
 const projectDir = join(import.meta.dirname, '..');
 const { version } = JSON.parse(readFileSync(join(projectDir, 'package.json'), 'utf8')) as { version: string };
 const env = process.env;
-const log = pino({ level: env.BANTER_LOG ?? 'warn', serializers: { error: pino.stdSerializers.err } });
+const log = makeLog(env.BANTER_LOG ?? 'warn');
 const demo = env.BANTER_DEMO !== 'off';
 
-function refuse(sentence: string): never {
+// A reader that has gone, as «npm start | head» leaves, ends nothing.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {});
+
+/** What does not pass by itself: no use in starting again. */
+const WILL_NOT_PASS = 78;
+function refuse(sentence: string, code = WILL_NOT_PASS): never {
   process.stderr.write(`Banter cannot start: ${sentence}\n`);
-  process.exit(1);
+  process.exit(code);
 }
+for (const event of ['uncaughtException', 'unhandledRejection'] as const)
+  process.on(event, (error: unknown) => {
+    log.fatal({ error }, 'Banter stops on an unexpected fault');
+    process.exit(1);
+  });
 
 if (!env.DATABASE_URL) refuse('DATABASE_URL is not set; «npm start» sets it, or point it at a MariaDB.');
 if (!env.BANTER_SECRET) refuse('BANTER_SECRET is not set; «npm start» makes one.');
 
-const dataSource = makeDataSource(env.DATABASE_URL);
-await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached: ${error.message}`));
-await dataSource.runMigrations().catch((error: Error) => refuse(`the database could not be brought up to date: ${error.message}`));
+/** What the driver says names the database and whoever signs in to it; its code says enough. */
+const codeOf = (error: { code?: string; name?: string }) => error.code ?? error.name ?? 'no reason given';
+const url = env.DATABASE_URL;
+const queryLimitMs = Number(env.BANTER_QUERY_SECONDS ?? SERVING.statementMs / 1000) * 1000;
+const dataSource = makeDataSource(url, { ...SERVING, statementMs: queryLimitMs });
+await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached (${codeOf(error)}).`, 1));
+await migrate(url).catch((error: Error) => {
+  log.fatal({ error }, 'the database could not be brought up to date');
+  refuse(`the database could not be brought up to date (${codeOf(error)}).`, 1);
+});
 if (demo) await seedDemo(dataSource, new Date());
 
 // Built apart from the pages: the same components, rendered to text.
@@ -32,29 +54,40 @@ const { drawHandover } = (await import(join(projectDir, 'build', 'paper-drawings
   refuse('the drawings are not built; «npm start» or «npm run build» builds them.'),
 )) as { drawHandover: PaperDrawings };
 
+const host = env.BANTER_HOST ?? '127.0.0.1';
+const calculations = new CalculationPool();
 const app = makeApp({
   dataSource,
   log,
+  calculations,
   sessionSecret: env.BANTER_SECRET,
   version,
   demo,
   drawHandover,
   pagesDir: join(projectDir, 'dist'),
   proxies: Number(env.BANTER_PROXIES ?? 0),
+  hosts: [host, ...(env.BANTER_HOSTS ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   limits: { ...(env.BANTER_SIGN_UPS_PER_HOUR ? { signUpsPerHour: Number(env.BANTER_SIGN_UPS_PER_HOUR) } : {}) },
 });
-const sessions = new SessionStore(dataSource);
-const sweeping = setInterval(() => sessions.sweep().catch((error: unknown) => log.warn({ error }, 'sessions were not swept')), 3_600_000);
+const HOUR_MS = 3_600_000;
+const [sessions, tries] = [new SessionStore(dataSource), new Tries(dataSource)];
+const sweeping = setInterval(() => {
+  Promise.all([sessions.sweep(), tries.sweep()]).catch((error: unknown) => log.warn({ error }, 'what has run out was not swept'));
+}, HOUR_MS);
 sweeping.unref();
+const demoKeeper = demo ? new DemoKeeper(dataSource, log, projectDir) : null;
+demoKeeper?.begin();
+await clearLeftImports();
 
 const port = Number(env.PORT ?? 8080);
-const host = env.BANTER_HOST ?? '127.0.0.1';
 const server = createServer(app);
-server.on('error', (error: NodeJS.ErrnoException) => refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : error.message));
+server.on('error', (error: NodeJS.ErrnoException) => refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : `it cannot listen on ${host}:${port} (${codeOf(error)}).`)); // prettier-ignore
 server.listen(port, host, () => {
   process.stdout.write(`Banter is at http://${host}:${port}\n`);
   if (demo) process.stdout.write('Look round the demo kennel, Marrow Fen Field Dogs, with one click on that page.\n');
   process.stdout.write('Ctrl-C stops everything.\n');
+  // The first caller does not wait for a thread.
+  calculations.begin();
 });
 
 async function stop(): Promise<void> {
@@ -62,7 +95,8 @@ async function stop(): Promise<void> {
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), 2000).unref();
   await new Promise<void>((resolve) => (server.listening ? server.once('close', resolve) : resolve()));
-  await dataSource.destroy().catch(() => {});
+  demoKeeper?.end();
+  await Promise.all([calculations.end(), dataSource.destroy().catch(() => {}), clearLeftImports()]);
   process.exit(0);
 }
 let stopping = false;

@@ -10,11 +10,19 @@ import type TestAgent from 'supertest/lib/agent.js';
 import type { DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { drawHandover } from '../web/paper/paper-drawings.ts';
+import { CalculationPool } from './calculations/calculation-pool.ts';
 import { makeApp, type AppOptions } from './app.ts';
-import { makeDataSource } from './data/data-source.ts';
+import { makeDataSource, migrate } from './data/data-source.ts';
+import { SERVING } from './data/patient-pool.ts';
 
 /** A Banter over a schema of its own in the test database, with ways to make kennels and records. */
-export type TestBanter = { app: Express; dataSource: DataSource; close: () => Promise<void> };
+export type TestBanter = {
+  app: Express;
+  dataSource: DataSource;
+  /** Another server on the same database. */
+  besides: (options?: Partial<AppOptions>) => Express;
+  close: () => Promise<void>;
+};
 
 /** Opens a Banter on a fresh, migrated schema, reached `through` another address where a test wants that. `npm test` names the database in BANTER_TEST_DATABASE_URL. */
 export async function openBanter(options: Partial<AppOptions> = {}, through: (url: string) => string = (url) => url): Promise<TestBanter> {
@@ -23,24 +31,29 @@ export async function openBanter(options: Partial<AppOptions> = {}, through: (ur
   const schema = `banter_test_${randomBytes(6).toString('hex')}`;
   const root = await mysql.createConnection(base);
   await root.query(`CREATE DATABASE \`${schema}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  const dataSource = makeDataSource(through(base).replace(/\/[^/]*$/, `/${schema}`));
+  const url = through(base).replace(/\/[^/]*$/, `/${schema}`);
+  await migrate(base.replace(/\/[^/]*$/, `/${schema}`));
+  const dataSource = makeDataSource(url, SERVING);
   await dataSource.initialize();
-  await dataSource.runMigrations();
-  const app = makeApp({
+  const calculations = options.calculations ?? new CalculationPool();
+  const usual = (more: Partial<AppOptions>): AppOptions => ({
     dataSource,
+    calculations,
     log: pino({ level: process.env.BANTER_LOG ?? 'silent' }),
     sessionSecret: 'for tests',
     version: '0.0.0',
     demo: true,
     drawHandover,
     pagesDir: join(import.meta.dirname, 'no-pages'),
-    limits: { calculationsPerMinute: 100_000, signInsPerQuarterHour: 1000, signUpsPerHour: 1000 },
-    ...options,
+    limits: { calculationsPerMinute: 100_000, signUpsPerHour: 1000 },
+    ...more,
   });
   return {
-    app,
+    app: makeApp(usual(options)),
     dataSource,
+    besides: (more = {}) => makeApp(usual(more)),
     close: async () => {
+      await calculations.end();
       if (dataSource.isInitialized) await dataSource.destroy();
       await root.query(`DROP DATABASE \`${schema}\``);
       await root.end();

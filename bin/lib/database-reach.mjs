@@ -24,6 +24,13 @@ export function reachOf(url) {
   };
 }
 
+/**
+ * The address of a reach, as DATABASE_URL has it.
+ * @param {Reach} reach
+ */
+export const urlOf = ({ host, port, user, password, schema }) =>
+  `mysql://${encodeURIComponent(user)}:${encodeURIComponent(password)}@${host}:${port}/${encodeURIComponent(schema)}`;
+
 /** The port of the database that runs on a folder, or null. */
 function runningPort(dir) {
   const pidFile = join(dir, 'database.pid');

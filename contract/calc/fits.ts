@@ -23,6 +23,8 @@ import { RuleOverrides } from '../rules.ts';
 
 /** No request of many dogs is larger than this. */
 export const MOST_DOGS = 2000;
+/** Nor of more dogs times collars: each is held against each. */
+export const MOST_PAIRS = 500_000;
 
 export const FitDog = z.strictObject({
   id: z.string().min(1).max(200),
@@ -60,6 +62,16 @@ export const FitsRequest = z
     finger: z.strictObject(FingerFields).check(fingerNotNarrower).optional(),
   })
   .check(({ value, issues }) => {
+    const pairs = value.dogs.length * value.stock.length;
+    if (pairs > MOST_PAIRS) {
+      const many = (count: number) => count.toLocaleString('en');
+      issues.push({
+        code: 'custom',
+        path: ['stock'],
+        input: value.stock.length,
+        message: `${many(value.dogs.length)} dogs against ${many(value.stock.length)} collars are ${many(pairs)} pairs; at most ${many(MOST_PAIRS)} at once. Send them in parts.`,
+      });
+    }
     const seen = new Set<string>();
     value.dogs.forEach((dog, index) => {
       if (seen.has(dog.id)) issues.push({ code: 'custom', path: ['dogs', index, 'id'], input: dog.id, message: 'This id stands twice among the dogs.' });

@@ -1,10 +1,11 @@
 import { FIELD_EVENT_NAMES } from './field-event-names.ts';
+import { faultOfParse, PART_FAULTS } from './part-faults.ts';
 import { Role } from '../people/roles.ts';
 import { z } from '../plain-words.ts';
 import { Bridge } from '../records/bridge.ts';
 import { CalendarFeed } from '../records/calendar-feed.ts';
 import { Hours, PlannedSession } from '../records/calendar.ts';
-import { Collar, CollarFacts } from '../records/collar.ts';
+import { Collar } from '../records/collar.ts';
 import { Instant, line, namedLine, RecordId } from '../records/common.ts';
 import { Dog } from '../records/dog.ts';
 import { Dressing } from '../records/dressing.ts';
@@ -44,11 +45,6 @@ export type KennelPart = {
 /** The record as it is kept: names of people are looked up, not kept with it. */
 const asKept = (shape: z.ZodObject['shape'], without: readonly string[] = []): z.ZodObject =>
   z.strictObject(Object.fromEntries(Object.entries(shape).filter(([name]) => name !== 'personName' && !without.includes(name))));
-
-const issueOf = (parsed: { success: boolean; error?: z.ZodError }): string | null => {
-  const issue = parsed.success ? undefined : parsed.error?.issues[0];
-  return issue ? `${[...issue.path].join('.') || 'it'}: ${issue.message}` : null;
-};
 
 const Person = z.strictObject({
   id: RecordId,
@@ -102,12 +98,12 @@ function eventFault(record: Record<string, unknown>): string | null {
   const of = event === 'void' ? { eventId } : { ...(dogId === null ? {} : { dogId }), collarId };
   if ((source === 'bridge') !== (bridgeId !== null) || (source === 'bridge') === (personId !== null))
     return 'source: It was told either by a person or by a bridge.';
-  return issueOf(NewEvent.safeParse({ event, id, at, ...of, ...own }));
+  return faultOfParse(NewEvent.safeParse({ event, id, at, ...of, ...own }));
 }
 
 function fieldEventFault(record: Record<string, unknown>): string | null {
   const { id, sessionId, saidAt, event, data: own } = record as z.infer<typeof KeptFieldEvent>;
-  return issueOf(NewFieldEvent.safeParse({ ...own, id, sessionId, at: saidAt, event }));
+  return faultOfParse(NewFieldEvent.safeParse({ ...own, id, sessionId, at: saidAt, event }));
 }
 
 const dog = { dogId: 'dogs', personId: 'people' } as const;
@@ -119,14 +115,7 @@ export const KENNEL_PARTS = {
   people: part('Everybody who stands in the records. E-mails, passwords and sign-ins are not in a file.', Person, {}),
   places: part('Places where the kennel works, with what is allowed there.', asKept(Place.shape), {}),
   dogs: part('The dogs.', asKept(Dog.shape), { placeId: 'places' }),
-  collars: part(
-    'The collars, with their own numbers.',
-    asKept(Collar.shape),
-    {},
-    {
-      fault: ({ id: _id, version: _version, ...facts }) => issueOf(CollarFacts.safeParse(facts)),
-    },
-  ),
+  collars: part('The collars, with their own numbers.', asKept(Collar.shape), {}),
   gear: part('Leashes, lines, snaps, beds and the rest.', asKept(Gear.shape), {}),
   wants: part('What is to be bought.', asKept(Want.shape), { dogId: 'dogs' }),
   tapings: part('Every taping, with its readings.', asKept(Taping.shape), { ...dog, correctsId: 'tapings' }),
@@ -173,4 +162,10 @@ export const KENNEL_PARTS = {
 
 export type KennelPartName = 'people' | 'places' | 'dogs' | 'collars' | 'gear' | 'wants' | 'tapings' | 'weighings' | 'screenings' | 'lifts' | 'plans' | 'fitChecks' | 'endings' | 'inspections' | 'linkMoves' | 'dressings' | 'photos' | 'skinLooks' | 'bridges' | 'events' | 'fieldEvents' | 'levelCaps' | 'programmes' | 'stageResults' | 'stageMoves' | 'hours' | 'plannedSessions' | 'kennelTemplates' | 'drills' | 'calendarFeeds' | 'handovers' | 'ownerLinks' | 'ownerVisits'; // prettier-ignore
 export const KENNEL_PART_NAMES = Object.keys(KENNEL_PARTS) as KennelPartName[];
-export const kennelPart = (name: KennelPartName): KennelPart => KENNEL_PARTS[name];
+const WITH_FAULTS: Record<KennelPartName, KennelPart> = Object.fromEntries(
+  Object.entries(KENNEL_PARTS as Record<KennelPartName, KennelPart>).map(([name, one]) => [
+    name,
+    Object.hasOwn(PART_FAULTS, name) ? { ...one, fault: PART_FAULTS[name as keyof typeof PART_FAULTS] } : one,
+  ]),
+) as Record<KennelPartName, KennelPart>;
+export const kennelPart = (name: KennelPartName): KennelPart => WITH_FAULTS[name];

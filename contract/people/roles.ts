@@ -39,3 +39,9 @@ export function neededRole(method: string, asked: string): Role {
 /** What is said to somebody whose role is too small. */
 export const needsRoleWords = (needed: Role): string =>
   needed === 'lead' ? 'Only a lead of the kennel does this.' : 'You read in this kennel; a lead or an assistant changes it.';
+
+/** What decides who gets in: in the demo, which everybody enters, nobody does it. */
+const WHO_GETS_IN = /^\/(invites|people|my-password|my-leaving)(\/|$)/;
+
+/** Whether a request is refused in the demo kennel. */
+export const notInTheDemo = (method: string, asked: string): boolean => method !== 'GET' && method !== 'HEAD' && WHO_GETS_IN.test(asked.toLowerCase());

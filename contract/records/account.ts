@@ -78,6 +78,6 @@ export const Me = z.object({
 });
 export type Me = z.infer<typeof Me>;
 
-/** What the page before sign-in needs to know. */
-export const Doorstep = z.object({ demo: z.boolean(), me: Me.nullable() });
+/** What the page before sign-in needs to know. `waitingRole` is a higher role that somebody was given since they signed in, and has from the next time on. */
+export const Doorstep = z.object({ demo: z.boolean(), me: Me.nullable(), waitingRole: Role.nullable() });
 export type Doorstep = z.infer<typeof Doorstep>;

@@ -61,10 +61,14 @@ export type NewEntry = z.infer<typeof NewEntry>;
 export const Entry = z.object({ events: z.array(NeckEvent) });
 export type Entry = z.infer<typeof Entry>;
 
-/** What became of lines of events: how many were kept, were there already, and which were refused, by their line. */
+/**
+ * What became of lines of events: how many were kept, were there already, and which were refused, by their line. With a hundred
+ * refused the rest was not read: only then `gaveUpAt` is there, the last line that was.
+ */
 export const EventsKept = z.object({
   kept: z.number().int(),
   known: z.number().int(),
   refused: z.array(z.object({ line: z.number().int(), id: z.string().nullable(), message: z.string() })),
+  gaveUpAt: z.number().int().optional(),
 });
 export type EventsKept = z.infer<typeof EventsKept>;

@@ -34,6 +34,10 @@ export type DogCard = z.infer<typeof DogCard>;
 export const DogsPage = z.object({ dogs: z.array(DogCard), collars: z.array(Collar) });
 export type DogsPage = z.infer<typeof DogsPage>;
 
+/** A record that is kept and cannot be read any more: it is left out wherever something is worked out, and named where it belongs. */
+export const UnreadableRecord = z.object({ kind: z.enum(['plan', 'fitCheck', 'handover']), id: RecordId, at: Instant });
+export type UnreadableRecord = z.infer<typeof UnreadableRecord>;
+
 /** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars, links, places, gear. */
 export const DogPage = z.object({
   dog: Dog,
@@ -47,6 +51,7 @@ export const DogPage = z.object({
   places: z.array(Place),
   gear: z.array(Gear),
   links: z.array(LinkBalance),
+  unreadable: z.array(UnreadableRecord),
 });
 export type DogPage = z.infer<typeof DogPage>;
 

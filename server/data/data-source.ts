@@ -29,11 +29,17 @@ import { TapingEntity } from './entities/taping.ts';
 import { InspectionEntity } from './entities/inspection.ts';
 import { WeighingEntity } from './entities/weighing.ts';
 import { migrations } from './migrations/index.ts';
+import { patientDriver, type Patience } from './patient-pool.ts';
+import { ScopedWrites } from './scoped-writes.ts';
 
-/** The connection to MariaDB at a `mysql://` address; times are UTC. Not yet opened. */
-export function makeDataSource(url: string): DataSource {
+/**
+ * The connection to MariaDB at a `mysql://` address; times are UTC. Not yet opened. Whoever serves has no more than its patience;
+ * without one it waits as long as it takes, as the steps of the database do.
+ */
+export function makeDataSource(url: string, patience: Patience | null = null): DataSource {
   return new DataSource({
     type: 'mariadb',
+    ...(patience ? { driver: patientDriver(patience), subscribers: [ScopedWrites] } : {}),
     url,
     timezone: 'Z',
     dateStrings: ['DATE'],
@@ -85,4 +91,15 @@ export function makeDataSource(url: string): DataSource {
     migrations,
     migrationsTransactionMode: 'none',
   });
+}
+
+/** Brings a database up to date, with all the time that takes, by a connection of its own. */
+export async function migrate(url: string): Promise<void> {
+  const dataSource = makeDataSource(url);
+  await dataSource.initialize();
+  try {
+    await dataSource.runMigrations();
+  } finally {
+    await dataSource.destroy();
+  }
 }

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Role } from '@banter/contract';
 import session, { type SessionData } from 'express-session';
 import { In, LessThan, MoreThan, type DataSource } from 'typeorm';
 import { SessionEntity, type SessionRow } from './entities/session.ts';
@@ -6,6 +7,11 @@ import { SessionEntity, type SessionRow } from './entities/session.ts';
 const DAY_MS = 24 * 60 * 60 * 1000;
 /** A sign-in lasts this long after its last use. */
 export const SESSION_MS = 30 * DAY_MS;
+/** And never longer than this after its beginning, however much it is used. */
+export const LONGEST_SESSION_MS = 180 * DAY_MS;
+
+/** Whether a sign-in is over, however lately it was used. */
+const isOver = ({ enteredAt }: { enteredAt?: string }): boolean => enteredAt !== undefined && Date.now() - Date.parse(enteredAt) >= LONGEST_SESSION_MS;
 
 /** By which a session is known in the table. */
 export const hashOf = (id: string) => createHash('sha256').update(id).digest('hex');
@@ -24,7 +30,7 @@ export class SessionStore extends session.Store {
 
   override get(id: string, done: (error: unknown, data?: SessionData | null) => void): void {
     this.rows.findOneBy({ idHash: hashOf(id) }).then((row) => {
-      done(null, row && row.expiresAt.getTime() > Date.now() ? (row.data as unknown as SessionData) : null);
+      done(null, row && row.expiresAt.getTime() > Date.now() && !isOver(row.data) ? (row.data as unknown as SessionData) : null);
     }, done);
   }
 
@@ -65,6 +71,8 @@ declare module 'express-session' {
   interface SessionData {
     personId: string;
     kennelId: string;
+    /** What they might do when they signed in. */
+    role: Role;
     /** When and from what kind of device somebody signed in. */
     enteredAt: string;
     device: string;

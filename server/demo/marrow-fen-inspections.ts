@@ -1,6 +1,5 @@
 import { GEAR_GROUPS, inspectionGroupOf } from '@banter/contract';
 import { INSPECTION_ITEMS, type InspectionGroup } from '@banter/core';
-import type { EntityManager } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { inspectionKind } from '../services/inspections.ts';
@@ -18,7 +17,6 @@ const NEVER = new Set(['Rush', 'Blue thirty']);
 
 /** The gear as it was looked at. */
 export async function seedInspections(
-  manager: EntityManager,
   scopes: readonly KennelScope[],
   make: { ago: (days: number, minutes?: number) => Date; id: (at: Date) => string },
 ): Promise<void> {
@@ -50,5 +48,4 @@ export async function seedInspections(
       });
     }
   }
-  await manager.query('UPDATE inspections SET recordedAt = at');
 }

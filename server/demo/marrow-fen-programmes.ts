@@ -13,7 +13,6 @@ import {
 } from '@banter/contract';
 import { placeSessions, PROGRAMME_TEMPLATES } from '@banter/core';
 import { DateTime } from 'luxon';
-import type { EntityManager } from 'typeorm';
 import { PlannedSessionEntity } from '../data/entities/calendar.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
@@ -106,7 +105,6 @@ const BACK_DAYS = 10;
 
 /** Keeps hours, programmes, and the sessions planned of them. */
 export async function seedProgrammes(
-  manager: EntityManager,
   { scopes, dogIds, kennel, now }: { scopes: readonly KennelScope[]; dogIds: ReadonlyMap<string, string>; kennel: Kennel; now: Date },
   make: Make,
 ): Promise<void> {
@@ -132,8 +130,6 @@ export async function seedProgrammes(
       else await putAppended(scopes[2]!, stageResultKind, make.id(when), { ...told, ...step, sessionId: null, setback: false, note: '' });
     }
   }
-  await manager.query('UPDATE stage_results SET recordedAt = at WHERE kennelId = ?', [lead.kennelId]);
-  await manager.query('UPDATE stage_moves SET recordedAt = at WHERE kennelId = ?', [lead.kennelId]);
   await planAhead(lead, kennel, now, make);
 }
 

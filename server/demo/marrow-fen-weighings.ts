@@ -27,15 +27,13 @@ export async function seedWeighings(
   for (const { key, facts, tapings } of TOLD_DOGS) {
     const dogId = dogIds.get(key)!;
     // What the form of a new dog kept as weighed this minute was weighed earlier.
-    await manager.delete(WeighingEntity, { dogId });
+    await manager.delete(WeighingEntity, { kennelId: scopes[0]!.kennelId, dogId });
     const withTape = new Map(tapings.flatMap(({ daysAgo, weightKg }) => (weightKg === undefined ? [] : [[daysAgo, weightKg] as const])));
     const own = [...withTape, ...(TOLD_WEIGHINGS[key] ?? [])];
     const all = own.some(([daysAgo]) => daysAgo < 30) ? own : [...own, [Math.min(30, ...tapings.map(({ daysAgo }) => daysAgo), 30), facts.weightKg] as const];
     for (const [daysAgo, kg] of [...all].sort((a, b) => b[0] - a[0])) {
       const at = make.ago(daysAgo, -25);
-      const id = make.id(at);
-      await putAppended(scopes[1]!, weighingKind, id, { dogId, weightG: Math.round(kg * 1000), correctsId: null, note: '', at: at.toISOString() });
-      await manager.query('UPDATE weighings SET recordedAt = ? WHERE id = ?', [at, id]);
+      await putAppended(scopes[1]!, weighingKind, make.id(at), { dogId, weightG: Math.round(kg * 1000), correctsId: null, note: '', at: at.toISOString() });
     }
   }
 }

@@ -10,6 +10,10 @@ import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { FieldEventEntity } from '../data/entities/field-log.ts';
+import { InspectionEntity } from '../data/entities/inspection.ts';
+import { LinkMoveEntity } from '../data/entities/link-move.ts';
+import { StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
+import { WeighingEntity } from '../data/entities/weighing.ts';
 import { EventEntity } from '../data/entities/event.ts';
 import { ScreeningEntity } from '../data/entities/screening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
@@ -79,10 +83,11 @@ function readingsOf(taping: ToldTaping, make: Generator): number[] {
   return taping.oddMm === undefined ? readings : [...readings, taping.girthMm, taping.girthMm + taping.oddMm];
 }
 
-/** Keeps a verdict as if it had been kept at the time it happened. */
-async function keepThen<Row extends { id: string }>(manager: EntityManager, table: string, id: Row['id'], at: Date): Promise<void> {
-  await manager.query(`UPDATE \`${table}\` SET recordedAt = ? WHERE id = ?`, [at, id]);
-}
+/** Tables of what happened: in the demo everything was written down as it happened. */
+const HAPPENED = [
+  ScreeningEntity, TapingEntity, WeighingEntity, PlanEntity, FitCheckEntity, SkinLookEntity, InspectionEntity, EventEntity, FieldEventEntity,
+  StageResultEntity, StageMoveEntity, LinkMoveEntity,
+].map(({ options }) => options.tableName!); // prettier-ignore
 
 async function seed(manager: EntityManager, now: Date): Promise<void> {
   const make = generator(now);
@@ -179,7 +184,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
         keep: async () => {
           const id = make.id(screenedAt);
           await putAppended(scopes[0]!, screeningKind, id, NewScreening.parse({ dogId, answers, note: '', at: screenedAt.toISOString() }));
-          await keepThen<{ id: string }>(manager, ScreeningEntity.options.tableName!, id, screenedAt);
         },
       });
     }
@@ -204,7 +208,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
             correctsId: null,
           });
           await putAppended(scopes[taping.by]!, tapingKind, id, sent);
-          await keepThen<{ id: string }>(manager, TapingEntity.options.tableName!, id, tapedAt);
         },
       });
     });
@@ -224,7 +227,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
             at: plannedAt.toISOString(),
           });
           await putAppended(scopes[fit.by]!, planKind, planId, sent);
-          await keepThen<{ id: string }>(manager, PlanEntity.options.tableName!, planId, plannedAt);
         },
       });
       for (const check of fit.checks) {
@@ -243,7 +245,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
               at: checkedAt.toISOString(),
             });
             await putAppended(scopes[check.by]!, fitCheckKind, id, sent);
-            await keepThen<{ id: string }>(manager, FitCheckEntity.options.tableName!, id, checkedAt);
           },
         });
       }
@@ -258,7 +259,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     const at = make.ago(daysAgo, (hour - 9) * 60);
     const id = make.id(at);
     await putAppended(scopes[by]!, skinLookKind, id, { ...look, dogId: dogIds.get(dog)!, photoId: null, at: at.toISOString() });
-    await keepThen<{ id: string }>(manager, SkinLookEntity.options.tableName!, id, at);
   }
   const [bramble, moss, nutmeg] = ['bramble', 'moss', 'nutmeg'].map((key) => dogIds.get(key)!) as [string, string, string];
   const [hazel, curlew, longAlder, willow] = ['twin', 'remote', 'long', 'martingale-middle'].map((key) => collarIds.get(key)!) as [
@@ -269,7 +269,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   ];
   const wears = toldWears({ bramble, moss, nutmeg, hazel, curlew, longAlder, willow }, make, now);
   await tellEvents(scopes[0]!, wears, { source: 'hand', bridgeId: null }, false);
-  await manager.query(`UPDATE \`${EventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
   const field = toldSessions(
     {
       dogs: { bramble, moss, nutmeg, wick: dogIds.get('wick')!, hale: dogIds.get('hale')! },
@@ -287,10 +286,9 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     const odd = results.find(({ status }) => status !== 'kept');
     if (odd) throw new Error(`the demo kennel’s sessions cannot be told: ${odd.message}`);
   }
-  await manager.query(`UPDATE \`${FieldEventEntity.options.tableName}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
   const kennel = kennelAnswer(await kennelOf(scopes[0]!));
-  await seedInspections(manager, scopes, make);
-  await seedProgrammes(manager, { scopes, dogIds, kennel, now }, make);
+  await seedInspections(scopes, make);
+  await seedProgrammes({ scopes, dogIds, kennel, now }, make);
   await putVersioned(
     scopes[1]!,
     wantKind,
@@ -300,7 +298,42 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   );
   // The ledger, too, as if it had been kept at the time it happened.
   await manager.query("UPDATE link_moves SET at = ? WHERE kennelId = ? AND why = 'stocked'", [founded, kennelId]);
-  await manager.query('UPDATE link_moves SET recordedAt = at WHERE kennelId = ?', [kennelId]);
+  for (const table of HAPPENED) await manager.query(`UPDATE \`${table}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
+}
+
+/** Only one Banter on a database puts the demo back at a time. */
+const RESET_LOCK = "CONCAT(DATABASE(), ' demo')";
+
+/** Takes everything out of the demo kennel, its log and its visitors' sign-ins included, and the kennel itself. */
+async function takeDemoOut(manager: EntityManager, kennelId: string): Promise<void> {
+  const tables = await manager.query<{ name: string }[]>(
+    "SELECT TABLE_NAME AS name FROM information_schema.COLUMNS WHERE TABLE_SCHEMA = DATABASE() AND COLUMN_NAME = 'kennelId'",
+  );
+  // All of it goes: in which order does not matter.
+  await manager.query('SET SESSION foreign_key_checks = 0');
+  try {
+    for (const { name } of tables) await manager.query(`DELETE FROM \`${name}\` WHERE kennelId = ?`, [kennelId]);
+    await manager.query('DELETE FROM kennels WHERE id = ? AND demo', [kennelId]);
+  } finally {
+    await manager.query('SET SESSION foreign_key_checks = 1');
+  }
+}
+
+/** Puts the demo kennel back as it was made, all of it or nothing. False when there is none, or another Banter is at it. */
+export async function resetDemo(dataSource: DataSource, now: Date): Promise<boolean> {
+  return await dataSource.transaction(async (manager) => {
+    const [lock] = await manager.query<{ got: string | number | null }[]>(`SELECT GET_LOCK(${RESET_LOCK}, 0) AS got`);
+    if (Number(lock!.got) !== 1) return false;
+    try {
+      const demo = await manager.findOneBy(KennelEntity, { demo: true });
+      if (!demo) return false;
+      await takeDemoOut(manager, demo.id);
+      await seed(manager, now);
+      return true;
+    } finally {
+      await manager.query(`SELECT RELEASE_LOCK(${RESET_LOCK})`);
+    }
+  });
 }
 
 /**

@@ -1,5 +1,5 @@
 import { EndSessions, KennelSettings, NewPassword, PersonFacts, SignIn, SignUp, type Doorstep, type Me } from '@banter/contract';
-import { Router, type Request } from 'express';
+import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
 import type { SessionStore, Somebody } from '../data/session-store.ts';
@@ -8,7 +8,10 @@ import { Failure } from '../services/failure.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { deviceOf, endSessions, mySessionsPage } from '../services/my-sessions.ts';
 import { changeKennel, kennelAnswer, kennelOf } from '../services/kennels.ts';
-import { limitSignIns, limitSignUps, signedIn } from './guards.ts';
+import type { Pauses, Tries } from '../services/tries.ts';
+import { signedIn } from './guards.ts';
+import { knowDevice, knownDevice } from './known-devices.ts';
+import type { Limits } from './limits.ts';
 import { parseBody, readJson, versionOf } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
@@ -17,6 +20,7 @@ export async function enter(dataSource: DataSource, request: Request, me: Me): P
   await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
   request.session.personId = me.person.id;
   request.session.kennelId = me.kennel.id;
+  request.session.role = me.person.role;
   request.session.enteredAt = new Date().toISOString();
   request.session.device = deviceOf(request.get('user-agent'));
   await new Promise<void>((resolve, reject) => request.session.save((error) => (error ? reject(error) : resolve())));
@@ -31,28 +35,60 @@ export async function enter(dataSource: DataSource, request: Request, me: Me): P
 /** Who is signed in. */
 const whoOf = (request: Request): Somebody => ({ kennelId: request.session.kennelId!, personId: request.session.personId! });
 
-export type AccountOptions = { demo: boolean; signInsPerQuarterHour: number; signUpsPerHour: number; cookieName: string; sessions: SessionStore };
+export type AccountOptions = {
+  demo: boolean;
+  cookieName: string;
+  sessions: SessionStore;
+  limits: Limits;
+  tries: Tries;
+  pauses: Pauses;
+  secret: string;
+};
 
 /** The way in and out, and the kennel's own settings. */
 export function accountRoutes(dataSource: DataSource, options: AccountOptions): Router {
   const accounts = new Accounts(dataSource);
   const routes = Router();
+  const { limits, tries, secret, pauses } = options;
+  /** Begins a try of a password by what it is counted under; whoever has to wait is told how long. */
+  async function begin(keys: Parameters<Tries['begin']>[0], response: Response): Promise<void> {
+    const waitMs = await tries.begin(keys);
+    if (waitMs === 0) return;
+    const seconds = Math.ceil(waitMs / 1000);
+    response.set('Retry-After', String(seconds));
+    throw new Failure('too-many', { detail: `Too many wrong passwords: try again in ${seconds < 60 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`}.` });
+  }
 
   routes.get('/doorstep', async (request, response) => {
     const { personId, kennelId } = request.session;
     const answer: Doorstep = {
       demo: options.demo && (await accounts.demoKennel()) !== null,
-      me: personId && kennelId ? await accounts.me({ kennelId, personId }) : null,
+      me: null,
+      waitingRole: request.waitingRole ?? null,
     };
-    response.json(answer);
+    const me = personId && kennelId ? await accounts.me({ kennelId, personId }) : null;
+    response.json({ ...answer, me: me && { ...me, person: { ...me.person, role: request.role! } } } satisfies Doorstep);
   });
-  routes.post('/sign-up', limitSignUps(options.signUpsPerHour), ...readJson, async (request, response) => {
-    response.status(201).json(await enter(dataSource, request, await accounts.signUp(parseBody(SignUp, request))));
+  routes.post('/sign-up', limits.signUps, ...readJson, async (request, response) => {
+    const asked = parseBody(SignUp, request);
+    // Tried passwords are tried passwords, by whichever door.
+    await begin([{ key: `address ${request.ip}`, pauses: { ...pauses, free: pauses.free * 20 } }], response);
+    const me = await enter(dataSource, request, await accounts.signUp(asked));
+    knowDevice(request, response, secret, asked.email);
+    response.status(201).json(me);
   });
-  routes.post('/sign-in', ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
-    response.json(await enter(dataSource, request, await accounts.signIn(parseBody(SignIn, request))));
+  routes.post('/sign-in', ...readJson, async (request, response) => {
+    const asked = parseBody(SignIn, request);
+    const device = knownDevice(request, secret, asked.email);
+    const own = device === null ? `e-mail ${asked.email}` : `device ${asked.email} ${device}`;
+    const address = { key: `address ${request.ip}`, pauses: { ...pauses, free: pauses.free * 20 } };
+    await begin([{ key: own, pauses }, ...(device === null ? [address] : [])], response);
+    const me = await enter(dataSource, request, await accounts.signIn(asked));
+    await tries.forget(own);
+    knowDevice(request, response, secret, asked.email);
+    response.json(me);
   });
-  routes.post('/sign-in/demo', async (request, response) => {
+  routes.post('/sign-in/demo', limits.demoSignIns, async (request, response) => {
     if (!options.demo) throw new Failure('not-found');
     response.json(await enter(dataSource, request, await accounts.signInToDemo()));
   });
@@ -74,8 +110,13 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, parseBody(EndSessions, request).id);
     response.json(await mine(request));
   });
-  routes.post('/my-password', signedIn, ...readJson, ...limitSignIns(options.signInsPerQuarterHour), async (request, response) => {
-    await accounts.changePassword(whoOf(request), parseBody(NewPassword, request));
+  routes.post('/my-password', signedIn, ...readJson, async (request, response) => {
+    const asked = parseBody(NewPassword, request);
+    const { kennelId, personId } = whoOf(request);
+    const own = `password ${kennelId} ${personId}`;
+    await begin([{ key: own, pauses }], response);
+    await accounts.changePassword(whoOf(request), asked);
+    await tries.forget(own);
     // Whoever knew the old one is out everywhere else.
     await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, null);
     response.json(await mine(request));

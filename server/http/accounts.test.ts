@@ -38,12 +38,19 @@ describe('signing up and in', () => {
     expect(cookie).toMatch(/SameSite=Strict/i);
   });
 
-  it('tells a taken e-mail at its field, whatever its capitals', async () => {
+  it('says the same to an e-mail that is known, whatever its capitals: a kennel more, which its own password opens', async () => {
+    const asked = { ...signUp, kennelName: 'Furze End', email: 'ROBIN@example.test', password: 'furze and bracken' };
+    const [known, unknown] = [await supertest(banter.app).post('/api/sign-up').send(asked), await supertest(banter.app).post('/api/sign-up').send({ ...asked, email: 'wren@example.test' })]; // prettier-ignore
+    const shape = ({ status, headers, body }: supertest.Response) => [status, Object.keys(headers).sort(), Object.keys(body.person).sort(), Object.keys(body.kennel).sort(), body.kennel.name]; // prettier-ignore
+    expect(shape(known)).toEqual(shape(unknown));
+    const kennelBy = async (password: string) => (await supertest(banter.app).post('/api/sign-in').send({ email: 'robin@example.test', password })).body.kennel.name; // prettier-ignore
+    expect(await kennelBy(signUp.password)).toBe('Gorse End');
+    expect(await kennelBy('furze and bracken')).toBe('Furze End');
+    // With the password of one there is, it is that one that is entered: nobody loses a kennel by signing up again.
     const again = await supertest(banter.app)
       .post('/api/sign-up')
-      .send({ ...signUp, email: 'ROBIN@example.test' });
-    expect(again.status).toBe(409);
-    expect(again.body.errors[0].path).toBe('email');
+      .send({ ...asked, kennelName: 'Third' });
+    expect([again.status, again.body.kennel.name]).toEqual([201, 'Furze End']);
   });
 
   it.each([
@@ -94,12 +101,62 @@ describe('signing up and in', () => {
     expect(wrong.body).toEqual(unknown.body);
   });
 
-  it('stops guessing at one e-mail, also when the password then is right', async () => {
-    const strict = await openBanter({ limits: { signInsPerQuarterHour: 3 } });
+  it('pauses for longer with each wrong password of one e-mail, and says how long; a device that is known for it passes', async () => {
+    const strict = await openBanter({ pauses: { free: 3, firstMs: 60_000 } });
+    const known = supertest.agent(strict.app);
+    await known.post('/api/sign-up').send(signUp);
+    const credentials = (password: string) => ({ email: 'robin@example.test', password });
+    const stranger = (password: string) => supertest(strict.app).post('/api/sign-in').send(credentials(password));
+    for (let i = 0; i < 3; i += 1) expect((await stranger('wrong password')).status).toBe(401);
+    const paused = await stranger(signUp.password);
+    expect([paused.status, Number(paused.headers['retry-after']) > 0, Number(paused.headers['retry-after']) <= 60]).toEqual([429, true, true]);
+    expect(paused.body.detail).toMatch(/^Too many wrong passwords: try again in \d+ (s|min)\.$/);
+    // Somebody's own phone is not kept out by what strangers try.
+    expect((await known.post('/api/sign-in').send(credentials(signUp.password))).status).toBe(200);
+    // And what is tried on it is counted for itself.
+    for (let i = 0; i < 3; i += 1) expect((await known.post('/api/sign-in').send(credentials('wrong password'))).status).toBe(401);
+    expect((await known.post('/api/sign-in').send(credentials(signUp.password))).status).toBe(429);
+    await strict.close();
+  });
+
+  it('counts many tries at the same moment one by one, and with another server on the database together', async () => {
+    const strict = await openBanter({ pauses: { free: 3, firstMs: 60_000 } });
+    const second = strict.besides({ pauses: { free: 3, firstMs: 60_000 } });
     await supertest(strict.app).post('/api/sign-up').send(signUp);
-    const attempt = (password: string) => supertest(strict.app).post('/api/sign-in').send({ email: 'robin@example.test', password });
-    for (let i = 0; i < 3; i += 1) expect((await attempt('wrong password')).status).toBe(401);
-    expect((await attempt(signUp.password)).status).toBe(429);
+    const tries = Array.from({ length: 20 }, (_none, index) => supertest(index % 2 ? strict.app : second).post('/api/sign-in').send({ email: 'robin@example.test', password: `guess ${index}` })); // prettier-ignore
+    const statuses = (await Promise.all(tries)).map(({ status }) => status);
+    expect(statuses.filter((status) => status === 401)).toHaveLength(3);
+    expect(statuses.filter((status) => status === 429)).toHaveLength(17);
+    await strict.close();
+  });
+
+  it('does not take anything but text for an e-mail', async () => {
+    for (const email of [{ toString: 1 }, ['a'], 5, null]) {
+      const response = await supertest(banter.app).post('/api/sign-in').send({ email, password: 'whatever it is' });
+      expect([response.status, response.body.errors?.[0]?.path]).toEqual([422, 'email']);
+    }
+  });
+
+  it('renews the cookie with use, and ends it for good after half a year', async () => {
+    const agent = await newKennel(banter.app);
+    const used = await agent.get('/api/dogs');
+    const expires = Date.parse(/Expires=([^;]+)/.exec(cookieOf(used))![1]!);
+    expect(expires - Date.now()).toBeGreaterThan(29 * 86_400_000);
+    const rows = banter.dataSource.getRepository(SessionEntity);
+    const { person, kennel } = (await agent.get('/api/doorstep')).body.me;
+    const [row] = await rows.findBy({ kennelId: kennel.id, personId: person.id });
+    const old = new Date(Date.now() - 181 * 86_400_000).toISOString();
+    await banter.dataSource.query('UPDATE sessions SET data = ? WHERE idHash = ?', [JSON.stringify({ ...row!.data, enteredAt: old }), row!.idHash]);
+    expect((await agent.get('/api/dogs')).status).toBe(401);
+  });
+
+  it('counts wrong old passwords of each person for themselves', async () => {
+    const strict = await openBanter({ pauses: { free: 2, firstMs: 60_000 } });
+    const [one, other] = [await newKennel(strict.app), await newKennel(strict.app)];
+    const change = (who: TestAgent, old: string) => who.post('/api/my-password').send({ old, password: 'another long one' });
+    for (let i = 0; i < 2; i += 1) expect((await change(one, 'not the password')).status).toBe(422);
+    expect((await change(one, 'a long password')).status).toBe(429);
+    expect((await change(other, 'a long password')).status).toBe(200);
     await strict.close();
   });
 });

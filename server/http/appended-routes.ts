@@ -1,6 +1,7 @@
 import type { z } from '@banter/contract';
 import type { Router } from 'express';
 import type { DataSource } from 'typeorm';
+import { Failure } from '../services/failure.ts';
 import { putAppended, type AppendedKind } from '../services/record-base.ts';
 import { idOf, parseBody, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
@@ -16,6 +17,7 @@ export function appendedRoutes<Row extends { id: string; kennelId: string }, New
   routes.get(`/${path}/:id`, async (request, response) => {
     const scope = scopeOf(request, dataSource);
     const [answer] = await kind.toAnswers(scope, [await scope.get(kind.entity, idOf(request))]);
+    if (answer === undefined) throw new Failure('cannot-be-read');
     response.json(answer);
   });
   routes.put(`/${path}/:id`, ...readJson, async (request, response) => {

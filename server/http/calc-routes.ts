@@ -1,11 +1,23 @@
-import { calculationOf, computeFits, FitsRequest } from '@banter/contract';
-import { Router } from 'express';
+import { calculationOf } from '@banter/contract';
+import { Router, type Request, type Response } from 'express';
+import { FITS } from '../calculations/answer-calculation.ts';
+import type { CalculationPool } from '../calculations/calculation-pool.ts';
 import { Failure } from '../services/failure.ts';
-import { limitCalculations } from './guards.ts';
-import { parseBody, readAnyJson, readLargeJson } from './read-request.ts';
+import { sendProblem } from './answer-problems.ts';
+import { limitCalculations } from './limits.ts';
+import { BODY_LIMIT, LARGE_BODY_LIMIT, readBytesUpTo } from './read-request.ts';
+
+/** Answers a calculation by the pool; whoever goes away gives their place free. */
+async function answerBy(pool: CalculationPool, name: string, request: Request, response: Response): Promise<void> {
+  const left = new AbortController();
+  response.on('close', () => left.abort());
+  const answered = await pool.answer({ name, bytes: request.body as Buffer }, request.ip ?? '', left.signal);
+  if ('json' in answered) response.type('application/json').send(answered.json);
+  else sendProblem(response, answered.problem, answered.errors ? { errors: answered.errors } : {});
+}
 
 /** The calculations of the contract: stateless, without sign-in. */
-export function calcRoutes(perMinute: number): Router {
+export function calcRoutes(pool: CalculationPool, perMinute: number): Router {
   const routes = Router();
   routes.use('/:name', limitCalculations(perMinute), (request, response, next) => {
     if (!calculationOf(String(request.params.name))) throw new Failure('not-found');
@@ -15,18 +27,13 @@ export function calcRoutes(perMinute: number): Router {
     }
     next();
   });
-  routes.post('/:name', ...readAnyJson, (request, response) => {
-    const calculation = calculationOf(String(request.params.name))!;
-    response.json(calculation.compute(parseBody(calculation.request, request)));
-  });
+  routes.post('/:name', ...readBytesUpTo(BODY_LIMIT), (request, response) => answerBy(pool, String(request.params.name), request, response));
   return routes;
 }
 
 /** Many dogs at once: stateless and without sign-in as the calculations are, in one larger request. */
-export function fitsRoutes(perMinute: number): Router {
+export function fitsRoutes(pool: CalculationPool, perMinute: number): Router {
   const routes = Router();
-  routes.post('/fits', limitCalculations(perMinute), ...readLargeJson, (request, response) => {
-    response.json(computeFits(parseBody(FitsRequest, request)));
-  });
+  routes.post('/fits', limitCalculations(perMinute), ...readBytesUpTo(LARGE_BODY_LIMIT), (request, response) => answerBy(pool, FITS, request, response));
   return routes;
 }

@@ -4,7 +4,8 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { calendarFeedKind, calendarFeedsPage, calendarFile, feedOfKey } from '../services/calendar-feeds.ts';
 import { Failure } from '../services/failure.ts';
-import { limitFeeds, signedIn } from './guards.ts';
+import { signedIn } from './guards.ts';
+import type { Limits } from './limits.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
@@ -13,7 +14,7 @@ const KEPT_MS = 20_000;
 const MOST_KEPT = 500;
 
 /** Calendars elsewhere: private addresses by key, and the file for whoever is signed in. */
-export function calendarFeedRoutes(dataSource: DataSource): Router {
+export function calendarFeedRoutes(dataSource: DataSource, limits: Limits): Router {
   const routes = Router();
   const made = new Map<string, { at: number; text: string }>();
   async function textOf(id: string, make: () => Promise<string>): Promise<string> {
@@ -30,7 +31,7 @@ export function calendarFeedRoutes(dataSource: DataSource): Router {
     if (request.get('if-none-match') === tag) response.status(304).end();
     else response.send(text);
   }
-  routes.get('/feeds/:key.ics', limitFeeds, async (request, response) => {
+  routes.get('/feeds/:key.ics', limits.feeds, async (request, response) => {
     const found = await feedOfKey(dataSource, String(request.params.key));
     // One that was guessed, and one that was taken back, are answered alike.
     if (!found) throw new Failure('not-found');

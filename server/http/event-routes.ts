@@ -5,8 +5,10 @@ import { bridgeOfKey } from '../services/bridges.ts';
 import { keepEntry, keepLines, type Teller } from '../services/events.ts';
 import { badField, Failure } from '../services/failure.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
-import { limitEvents, signedIn } from './guards.ts';
-import { idOf, parseBody, readJson, readLines } from './read-request.ts';
+import { signedIn } from './guards.ts';
+import type { Limits } from './limits.ts';
+import { letRunOff, linesOf } from './read-lines.ts';
+import { idOf, parseBody, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** Who tells the lines of a request: a bridge by its key, else whoever is signed in. */
@@ -22,16 +24,20 @@ async function tellerOf(request: Request, dataSource: DataSource): Promise<{ sco
 }
 
 /** What happens to collars: entries by hand, and lines by bridges. */
-export function eventRoutes(dataSource: DataSource): Router {
+export function eventRoutes(dataSource: DataSource, limits: Limits): Router {
   const routes = Router();
-  routes.post('/events', limitEvents, async (request, response, next) => {
+  routes.post('/events', limits.events, async (request, response, next) => {
     // The key is looked at before anything is read.
     response.locals.told = await tellerOf(request, dataSource);
     next();
   });
-  routes.post('/events', readLines, async (request, response) => {
+  routes.post('/events', async (request, response) => {
     const { scope, teller } = response.locals.told as Awaited<ReturnType<typeof tellerOf>>;
-    response.json(await keepLines(scope, typeof request.body === 'string' ? request.body : '', teller));
+    try {
+      response.json(await keepLines(scope, linesOf(request), teller));
+    } finally {
+      letRunOff(request);
+    }
   });
   routes.put('/entries/:id', signedIn, ...readJson, async (request, response) => {
     const { events, source } = parseBody(NewEntry, request);

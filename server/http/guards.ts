@@ -1,11 +1,8 @@
-import { atLeast, neededRole, needsRoleWords, type Role } from '@banter/contract';
+import { atLeast, neededRole, needsRoleWords, notInTheDemo, type Role } from '@banter/contract';
 import type { RequestHandler } from 'express';
-import rateLimit from 'express-rate-limit';
 import helmet from 'helmet';
 import type { DataSource } from 'typeorm';
-import { PersonEntity } from '../data/entities/person.ts';
 import { Failure } from '../services/failure.ts';
-import { sendProblem } from './answer-problems.ts';
 
 /** A strict content policy: everything from this origin, no inline script, no frames. */
 export const contentPolicy = helmet({
@@ -52,72 +49,70 @@ export const sameOriginOnly: RequestHandler = (request, _response, next) => {
   next();
 };
 
-const MINUTE_MS = 60_000;
-
-const limit = (windowMs: number, most: number, extra: Partial<Parameters<typeof rateLimit>[0]> = {}) =>
-  rateLimit({
-    windowMs,
-    limit: most,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    validate: { trustProxy: false },
-    handler: (_request, response) => sendProblem(response, 'too-many'),
-    ...extra,
-  });
-
-/** Wrong sign-ins of one e-mail from anywhere, and of one address for anything. */
-export const limitSignIns = (perQuarterHour: number): RequestHandler[] => [
-  limit(15 * MINUTE_MS, perQuarterHour * 5, { skipSuccessfulRequests: true }),
-  limit(15 * MINUTE_MS, perQuarterHour, {
-    skipSuccessfulRequests: true,
-    validate: { trustProxy: false, keyGeneratorIpFallback: false },
-    keyGenerator: (request) =>
-      String((request.body as { email?: unknown } | undefined)?.email ?? '')
-        .toLowerCase()
-        .slice(0, 200),
-  }),
-];
-
-export const limitSignUps = (perHour: number): RequestHandler => limit(60 * MINUTE_MS, perHour);
-
-export const limitCalculations = (perMinute: number): RequestHandler => limit(MINUTE_MS, perMinute);
-
-/** Lines of events that one address may send in a minute. */
-export const limitEvents: RequestHandler = limit(MINUTE_MS, 600);
-/** Looks of one address at calendars elsewhere in a minute. */
-export const limitFeeds: RequestHandler = limit(MINUTE_MS, 120);
-/** Photos that one address may send in a minute: each is made anew, which takes its time. */
-export const limitPhotos: RequestHandler = limit(MINUTE_MS, 60);
-
 declare module 'express-serve-static-core' {
   interface Request {
     /** What whoever is signed in may do, looked up for this very request. */
     role?: Role;
+    /** A higher role that was given to them since they signed in, and waits for the next time. */
+    waitingRole?: Role | null;
   }
 }
 
+type Standing = { role: Role; leftAt: Date | null; demo: number; idleMs: string | null };
+
+/** So often, at most, is it noted that the demo is in use, ms. */
+const USED_EVERY_MS = 60_000;
+
+/** What somebody may do by a sign-in: a role that was made smaller since counts at once, one that rose only from the next sign-in on. */
+export const roleOfSignIn = (now: Role, then: Role): Role => (atLeast(now, then) ? then : now);
+
 /**
- * Looks up, for each request, whether whoever is signed in is still of the kennel and what they may do: a role that was changed and
- * an access that was ended hold from the next request on, in every session.
+ * Looks up, for each request, whether whoever is signed in is still of the kennel and what they may do: a role that was taken and an
+ * access that was ended hold from the next request on, in every session; a role that rose needs a new sign-in, so that nobody who
+ * got hold of a small one finds it grown. In the demo, which is everybody's, nobody changes who gets in.
  */
 export function knowsRoles(dataSource: DataSource): RequestHandler {
-  const people = dataSource.getRepository(PersonEntity);
   return async (request, _response, next) => {
     const { personId, kennelId } = request.session;
     if (personId && kennelId) {
-      const person = await people.findOne({ where: { id: personId, kennelId }, select: { id: true, role: true, leftAt: true } });
+      const [person] = await dataSource.query<Standing[]>(
+        `SELECT people.role, people.leftAt, kennels.demo, TIMESTAMPDIFF(SECOND, kennels.usedAt, UTC_TIMESTAMP(3)) * 1000 AS idleMs
+         FROM people JOIN kennels ON kennels.id = people.kennelId WHERE people.kennelId = ? AND people.id = ?`,
+        [kennelId, personId],
+      );
       if (!person || person.leftAt) {
         delete request.session.personId;
         delete request.session.kennelId;
       } else {
-        request.role = person.role;
+        request.session.role ??= person.role;
+        request.role = roleOfSignIn(person.role, request.session.role);
+        request.waitingRole = request.role === person.role ? null : person.role;
         const needed = neededRole(request.method, request.path);
-        if (!atLeast(person.role, needed)) throw new Failure('not-allowed', { detail: needsRoleWords(needed) });
+        if (!atLeast(request.role, needed)) throw new Failure('not-allowed', { detail: needsRoleWords(needed) });
+        if (person.demo) {
+          if (notInTheDemo(request.method, request.path)) throw new Failure('not-in-the-demo');
+          if (person.idleMs === null || Number(person.idleMs) > USED_EVERY_MS)
+            await dataSource.query('UPDATE kennels SET usedAt = UTC_TIMESTAMP(3) WHERE id = ?', [kennelId]);
+        }
       }
     }
     next();
   };
 }
+
+/**
+ * Turns away whoever calls Banter by a name that is not its own: a page of another site whose name leads to this machine would else
+ * be let in as ours. Names as in the Host header, without a port.
+ */
+export function answersTo(names: readonly string[]): RequestHandler {
+  const known = new Set(names.map((name) => name.toLowerCase()));
+  return (request, _response, next) => {
+    if (!known.has((request.hostname ?? '').toLowerCase())) throw new Failure('not-here');
+    next();
+  };
+}
+/** The names of this machine itself. */
+export const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 
 /** Lets only people who are signed in through. */
 export const signedIn: RequestHandler = (request, _response, next) => {

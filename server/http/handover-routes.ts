@@ -8,15 +8,17 @@ import { Failure } from '../services/failure.ts';
 import { handoverKind, handoversPage } from '../services/handovers.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { kennelOf } from '../services/kennels.ts';
+import { readable } from '../services/readable.ts';
 import { latestHandover, noteVisit, ownerLinkKind, ownerOf, ownerPage, tickDaily } from '../services/owner-links.ts';
-import { limitFeeds, signedIn } from './guards.ts';
+import { signedIn } from './guards.ts';
+import type { Limits } from './limits.ts';
 import { appendedRoutes } from './appended-routes.ts';
 import { idOf, parseBody, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
 /** Handing over: the sheets, their pages on paper, and what owners see by their links. */
-export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawings): Router {
+export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawings, limits: Limits): Router {
   const routes = Router();
   async function sendPages(response: Response, scope: KennelScope, row: HandoverRow) {
     const { timeZone } = await kennelOf(scope);
@@ -27,16 +29,16 @@ export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawin
     response.type('application/pdf').send(pdf);
   }
 
-  routes.post('/owner', limitFeeds, ...readJson, async (request, response) => {
+  routes.post('/owner', limits.owners, ...readJson, async (request, response) => {
     response.json(await ownerPage(dataSource, parseBody(OwnerAsked, request).key, new Date(), true));
   });
-  routes.post('/owner/ticks', limitFeeds, ...readJson, async (request, response) => {
+  routes.post('/owner/ticks', limits.owners, ...readJson, async (request, response) => {
     const tick = parseBody(OwnerTick, request);
     const now = new Date();
     response.locals.told = { scope: await tickDaily(dataSource, tick, now) };
     response.json(await ownerPage(dataSource, tick.key, now, false));
   });
-  routes.post('/owner/pages.pdf', limitFeeds, ...readJson, async (request, response) => {
+  routes.post('/owner/pages.pdf', limits.owners, ...readJson, async (request, response) => {
     const { link, scope } = await ownerOf(dataSource, parseBody(OwnerAsked, request).key);
     const row = await latestHandover(scope, link.dogId);
     if (!row) throw new Failure('not-found');
@@ -50,7 +52,9 @@ export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawin
   });
   routes.get('/handovers/:id/pages.pdf', async (request, response) => {
     const scope = scopeOf(request, dataSource);
-    await sendPages(response, scope, await scope.get(HandoverEntity, idOf(request)));
+    const [row] = readable(scope, 'handover', [await scope.get(HandoverEntity, idOf(request))]);
+    if (!row) throw new Failure('cannot-be-read');
+    await sendPages(response, scope, row);
   });
   appendedRoutes(routes, dataSource, 'handovers', NewHandover, handoverKind);
   versionedRoutes(routes, dataSource, 'owner-links', OwnerLinkFacts, ownerLinkKind);

@@ -8,26 +8,31 @@ import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { peoplePage, setStanding } from '../services/people.ts';
 import { enter } from './account-routes.ts';
-import { limitSignUps, signedIn } from './guards.ts';
+import { signedIn } from './guards.ts';
+import { knowDevice } from './known-devices.ts';
+import type { Limits } from './limits.ts';
 import { idOf, parseBody, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
-export type PeopleOptions = { sessions: SessionStore; signUpsPerHour: number; bus: KennelBus; cookieName: string };
+export type PeopleOptions = { sessions: SessionStore; limits: Limits; bus: KennelBus; cookieName: string; secret: string };
 
 /** The people of a kennel: their parts in it, invitations, and the log of who did what. Which of it is a lead's stands in the contract. */
-export function peopleRoutes(dataSource: DataSource, { sessions, signUpsPerHour, bus, cookieName }: PeopleOptions): Router {
+export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, cookieName, secret }: PeopleOptions): Router {
   const routes = Router();
   const endAll = async (who: Somebody) => {
     const rows = await sessions.ofPerson(who);
     await sessions.end(who, rows.map(({ idHash }) => idHash)); // prettier-ignore
   };
 
-  routes.post('/invitation', limitSignUps(signUpsPerHour * 10), ...readJson, async (request, response) => {
+  routes.post('/invitation', limits.invitations, ...readJson, async (request, response) => {
     response.json(await invitationOf(dataSource, parseBody(InvitationAsked, request).key));
   });
-  routes.post('/join', limitSignUps(signUpsPerHour), ...readJson, async (request, response) => {
-    response.status(201).json(await enter(dataSource, request, await joinBy(dataSource, parseBody(Join, request))));
+  routes.post('/join', limits.signUps, ...readJson, async (request, response) => {
+    const asked = parseBody(Join, request);
+    const me = await enter(dataSource, request, await joinBy(dataSource, asked));
+    knowDevice(request, response, secret, asked.email);
+    response.status(201).json(me);
   });
 
   routes.use(['/people', '/invites', '/deeds', '/my-leaving'], signedIn);

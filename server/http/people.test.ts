@@ -73,14 +73,46 @@ describe('an invitation', () => {
     expect((await agent.get('/api/invites')).status).toBe(403);
   });
 
-  it('of another kennel’s person is refused; an e-mail that signs in elsewhere leaves the invitation as it was', async () => {
+  it('of another kennel’s person is refused; an e-mail that signs in elsewhere joins here too, with a password of its own', async () => {
     const stranger = await newKennel(banter.app);
     const me = (await stranger.get('/api/doorstep')).body.me as Me;
     expect((await invite(lead, { personId: me.person.id })).answer.body.errors[0].path).toBe('personId');
     const { key } = await invite(lead);
-    const taken = await supertest(banter.app).post('/api/join').send({ key, name: 'X', email: me.person.email, password: 'long enough it is' });
-    expect(taken.body.code).toBe('email-taken');
+    const join = (password: string) => supertest(banter.app).post('/api/join').send({ key, name: 'X', email: me.person.email, password });
+    const same = await join('a long password');
+    expect([same.status, same.body.errors[0].path]).toEqual([422, 'password']);
     expect((await supertest(banter.app).post('/api/invitation').send({ key })).status).toBe(200);
+    expect((await join('long enough it is')).body.kennel.name).toBe('Alder Carr');
+    // The other account is as it was.
+    expect((await supertest(banter.app).post('/api/sign-in').send({ email: me.person.email, password: 'a long password' })).body.kennel.id).toBe(me.kennel.id);
+  });
+
+  it('is for nobody who signs in already, and a second one for somebody takes the first back', async () => {
+    const own = await newKennel(banter.app, 'Invited Twice');
+    const { agent, me } = await colleague(own, 'reader');
+    expect((await invite(own, { personId: me.person.id, role: 'lead' })).answer.body.errors[0].path).toBe('personId');
+    await own.put(`/api/people/${me.person.id}`).send({ role: 'reader', left: true });
+    const first = await invite(own, { personId: me.person.id, role: 'reader' });
+    const second = await invite(own, { personId: me.person.id, role: 'lead' });
+    expect([first.answer.status, second.answer.status]).toEqual([201, 201]);
+    const join = (key: string, email: string, password: string) => supertest(banter.app).post('/api/join').send({ key, name: 'Bryony', email, password });
+    expect((await join(first.key, 'first@example.test', 'reeds in the wind')).status).toBe(404);
+    expect((await join(second.key, 'second@example.test', 'reeds in the rain')).status).toBe(201);
+    // One made before they were in, by whatever way it still stands, changes nothing of an account in use.
+    await banter.dataSource.query('UPDATE invites SET revokedAt = NULL WHERE kennelId = ? AND id = ?', [me.kennel.id, first.id]);
+    expect((await join(first.key, 'third@example.test', 'reeds in the snow')).status).toBe(404);
+    expect((await supertest(banter.app).post('/api/sign-in').send({ email: 'second@example.test', password: 'reeds in the rain' })).body.person).toMatchObject({ role: 'lead', name: 'Bryony' }); // prettier-ignore
+    expect((await agent.get('/api/dogs')).status).toBe(401);
+  });
+
+  it('of two that are used at the same moment for one person lets one in', async () => {
+    const own = await newKennel(banter.app, 'At Once');
+    const { me } = await colleague(own, 'reader');
+    await own.put(`/api/people/${me.person.id}`).send({ role: 'reader', left: true });
+    const made = [await invite(own, { personId: me.person.id }), await invite(own, { personId: me.person.id })];
+    await banter.dataSource.query('UPDATE invites SET revokedAt = NULL WHERE kennelId = ? AND personId = ?', [me.kennel.id, me.person.id]);
+    const joined = await Promise.all(made.map(({ key }, index) => supertest(banter.app).post('/api/join').send({ key, name: 'X', email: `at-once-${index}@example.test`, password: `long enough ${index}` }))); // prettier-ignore
+    expect(joined.map(({ status }) => status).sort()).toEqual([201, 404]);
   });
 });
 
@@ -146,6 +178,18 @@ describe('roles', () => {
           .send({ ...someDog, archivedAt: new Date().toISOString() })
       ).status,
     ).toBe(200);
+  });
+
+  it('that rise hold from the next sign-in on, and are said until then', async () => {
+    const { agent, me, email } = await colleague(lead, 'reader');
+    await lead.put(`/api/people/${me.person.id}`).send({ role: 'assistant', left: false });
+    const dogId = await newDog(lead);
+    expect((await agent.put(`/api/screenings/${uuidv7()}`).send(screening(dogId))).status).toBe(403);
+    const doorstep = (await agent.get('/api/doorstep')).body;
+    expect([doorstep.me.person.role, doorstep.waitingRole]).toEqual(['reader', 'assistant']);
+    await agent.post('/api/sign-in').send({ email, password: 'reeds in the wind' });
+    expect((await agent.put(`/api/screenings/${uuidv7()}`).send(screening(dogId))).status).toBe(201);
+    expect((await agent.get('/api/doorstep')).body.waitingRole).toBe(null);
   });
 
   it('change for the very next request; the last lead stays one', async () => {
@@ -241,8 +285,12 @@ describe('the log of who did what', () => {
   it('is refused a change by the database itself', async () => {
     const deeds = banter.dataSource.getRepository(DeedEntity);
     const [deed] = await deeds.find({ take: 1 });
-    await expect(deeds.update({ id: deed!.id }, { label: 'nothing happened' })).rejects.toThrow('What was done stays written.');
-    await expect(deeds.delete({ id: deed!.id })).rejects.toThrow('What was done stays written.');
+    const { id, kennelId } = deed!;
+    await expect(deeds.update({ id, kennelId }, { label: 'nothing happened' })).rejects.toThrow('What was done stays written.');
+    await expect(deeds.delete({ id, kennelId })).rejects.toThrow('What was done stays written.');
+    // Nor is any record changed by its id alone: another kennel may have the same.
+    await expect(deeds.update({ id }, { label: 'nothing happened' })).rejects.toThrow('a record was to be changed without its kennel');
+    await expect(banter.dataSource.query('DELETE FROM dogs WHERE id = ?', [id])).rejects.toThrow('a record was to be changed without its kennel');
   });
 
   it('has words for every kind of record that is kept by its id', () => {

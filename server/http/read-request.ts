@@ -13,19 +13,23 @@ const notEmpty = (_request: unknown, _response: unknown, body: Buffer) => {
   if (body.length === 0) throw new Failure('not-json');
 };
 
-const readAnyJsonUpTo = (limit: number): RequestHandler[] => [
-  express.json({ limit, strict: false, type: () => true, verify: notEmpty }),
+/** Reads the bytes of a body up to a limit, for whoever reads them elsewhere; none at all is not JSON. */
+export const readBytesUpTo = (limit: number): RequestHandler[] => [
+  express.raw({ limit, type: () => true, verify: notEmpty }),
+  (request, _response, next) => {
+    if (!Buffer.isBuffer(request.body)) throw new Failure('not-json');
+    next();
+  },
+];
+
+/** Reads a larger body as JSON, whatever its type says; an empty one is not JSON. */
+export const readLargeJson: RequestHandler[] = [
+  express.json({ limit: LARGE_BODY_LIMIT, strict: false, type: () => true, verify: notEmpty }),
   (request, _response, next) => {
     if (request.body === undefined) throw new Failure('not-json');
     next();
   },
 ];
-
-/** Reads any body as JSON, whatever its type says; an empty one is not JSON. */
-export const readAnyJson = readAnyJsonUpTo(BODY_LIMIT);
-
-/** The same for many dogs at once. */
-export const readLargeJson = readAnyJsonUpTo(LARGE_BODY_LIMIT);
 
 /** Reads a JSON body; a form of another site can send no such type, which is part of the guard against it. */
 export const readJson: RequestHandler[] = [
@@ -40,13 +44,26 @@ export const readJson: RequestHandler[] = [
 /** Reads the bytes of a photo. */
 export const readPhoto: RequestHandler = express.raw({ limit: PHOTO_LIMIT, type: () => true });
 
-/** Lines of events that come at once are not more than this. */
-const LINES_LIMIT = 8 * 1024 * 1024;
-export const readLines: RequestHandler = express.text({ limit: LINES_LIMIT, type: () => true });
+/** No list in any request is longer than this; one that is, is not looked at item by item. */
+export const MOST_ITEMS = 2000;
+
+/** Where a list is longer than any may be, as a path; null when none is. */
+function tooLong(value: unknown, path: string): string | null {
+  if (typeof value !== 'object' || value === null) return null;
+  if (Array.isArray(value) && value.length > MOST_ITEMS) return path;
+  for (const [name, one] of Object.entries(value)) {
+    // What lies deeper than a request goes is refused by its schema, unlooked at.
+    const found = path.length > 200 ? null : tooLong(one, path ? `${path}.${name}` : name);
+    if (found) return found;
+  }
+  return null;
+}
 
 /** Parses a body by its schema, or fails with the errors at their fields. */
 export function parseBody<Schema extends z.ZodType>(schema: Schema, request: Request): z.output<Schema> {
   if (request.body === undefined) throw new Failure('not-json');
+  const long = tooLong(request.body, '');
+  if (long !== null) throw new Failure('bad-input', { errors: [{ path: long, message: `This list may have at most ${MOST_ITEMS} items.` }] });
   const parsed = schema.safeParse(request.body);
   if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
   return parsed.data;

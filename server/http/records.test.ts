@@ -311,8 +311,11 @@ describe('another kennel', () => {
     const ids = await fittedDog(agent);
     const other = await newKennel(banter.app);
     const own = await fittedDog(other);
-    const [{ kennelId }] = await banter.dataSource.query('SELECT kennelId FROM dogs WHERE id = ?', [own.dog]);
-    await expect(banter.dataSource.query('UPDATE plans SET kennelId = ? WHERE id = ?', [kennelId, ids.plan])).rejects.toThrow(/foreign key/i);
+    const kennelOf = async (dog: string) => (await banter.dataSource.query('SELECT kennelId FROM dogs WHERE id = ?', [dog]))[0].kennelId;
+    const [theirs, ours] = [await kennelOf(own.dog), await kennelOf(ids.dog)];
+    await expect(banter.dataSource.query('UPDATE plans SET kennelId = ? WHERE kennelId = ? AND id = ?', [theirs, ours, ids.plan])).rejects.toThrow(
+      /foreign key/i,
+    );
   });
 
   it('does not exist for somebody who is not signed in', async () => {

@@ -2,6 +2,8 @@ import { KENNEL_PART_NAMES, kennelPart, type KeepImport, type KennelImport, type
 import { group } from 'd3-array';
 import type { DataSource } from 'typeorm';
 import type { KennelRow } from '../data/entities/kennel.ts';
+import { letTakeTime } from '../data/patient-pool.ts';
+import { madeAnew } from '../services/photos.ts';
 import { note } from '../services/deeds.ts';
 import { retell } from '../services/field-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
@@ -24,7 +26,9 @@ export class BrokenReference extends Error {}
 export async function bringIn(dataSource: DataSource, who: KennelScope, file: string, { conflicts }: KeepImport, job: KennelImport): Promise<void> {
   const runner = dataSource.createQueryRunner();
   await runner.connect();
+  let beBrisk = () => Promise.resolve();
   try {
+    beBrisk = await letTakeTime(runner);
     await runner.startTransaction('READ COMMITTED');
     const scope = new KennelScope(runner.manager, who);
     await scope.holdKennel();
@@ -40,6 +44,8 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
       const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
       const there = new Map((await scope.someOf(entity, rows.map(({ id }) => id))).map((row) => [row.id, row])); // prettier-ignore
       const added = rows.filter(({ id }) => !there.has(id));
+      // Whatever a photo came with, what is kept is made here.
+      if (part === 'photos') for (const row of added) Object.assign(row, await madeAnew(row.jpeg as Buffer));
       await scope.insertMany(entity, added);
       if (conflicts === 'file' && kennelPart(part).versioned) {
         for (const row of rows.filter(({ id }) => there.has(id))) {
@@ -80,6 +86,7 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
   } finally {
     if (runner.isTransactionActive) await runner.rollbackTransaction();
     await runner.query('SET SESSION foreign_key_checks = 1').catch(() => {});
+    await beBrisk();
     await runner.release();
   }
 }

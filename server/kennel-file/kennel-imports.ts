@@ -1,6 +1,5 @@
 import { createWriteStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -12,6 +11,7 @@ import { Failure } from '../services/failure.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { rowWords, tableToFile } from './csv-in.ts';
 import { bringIn, BrokenReference } from './bring-in.ts';
+import { importFolder } from './import-folder.ts';
 import { lookThrough } from './look-through.ts';
 
 /** A file is not larger than this. */
@@ -21,7 +21,27 @@ const FORGOTTEN_MS = 60 * 60_000;
 /** Files of one kennel that are looked at at a time. */
 const MOST_JOBS = 3;
 
-type Job = { scope: KennelScope; folder: string; file: string; view: KennelImport; timer: NodeJS.Timeout };
+/** `folder` is null until there is one. */
+type Job = { scope: KennelScope; folder: string | null; file: string; view: KennelImport; timer: NodeJS.Timeout };
+
+const TOO_LARGE = 'A kennel’s file is not larger than 1 GB.';
+
+/** Writes a body down as it comes; answers its bytes. Throws a Failure past the limit. */
+async function writeDown(body: Readable, file: string): Promise<number> {
+  let bytes = 0;
+  await pipeline(
+    body,
+    async function* (source: AsyncIterable<Buffer>) {
+      for await (const chunk of source) {
+        bytes += chunk.length;
+        if (bytes > FILE_LIMIT) throw new Failure('too-large', { detail: TOO_LARGE });
+        yield chunk;
+      }
+    },
+    createWriteStream(file, { mode: 0o600 }),
+  );
+  return bytes;
+}
 
 /** Files that are being brought into kennels: taken, looked through, and kept when somebody says so. They live as long as the server. */
 export class KennelImports {
@@ -36,37 +56,26 @@ export class KennelImports {
     this.changed = changed;
   }
 
-  /** Takes a file as it comes and begins to look it through. */
+  /** Takes a file as it comes and begins to look it through. Its place among the kennel's files is taken before a byte of it is read. */
   async take(scope: KennelScope, body: Readable, length: number | null, table: CsvTable | null): Promise<KennelImport> {
-    if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: 'A kennel’s file is not larger than 1 GB.' });
+    if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: TOO_LARGE });
     await this.makeRoom(scope.kennelId);
-    const folder = await mkdtemp(join(tmpdir(), 'banter-import-'));
-    const file = join(folder, 'kennel.json');
-    const sent = table === null ? file : join(folder, 'table.csv');
-    let bytes = 0;
-    try {
-      await pipeline(
-        body,
-        async function* (source: AsyncIterable<Buffer>) {
-          for await (const chunk of source) {
-            bytes += chunk.length;
-            if (bytes > FILE_LIMIT) throw new Failure('too-large', { detail: 'A kennel’s file is not larger than 1 GB.' });
-            yield chunk;
-          }
-        },
-        createWriteStream(sent),
-      );
-    } catch (error) {
-      await rm(folder, { recursive: true, force: true });
-      throw error;
-    }
-    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: bytes, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0, leftOut: [] }; // prettier-ignore
+    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: 0, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0, leftOut: [] }; // prettier-ignore
     const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
     timer.unref();
-    const job = { scope, folder, file, view, timer };
+    const job: Job = { scope, folder: null, file: '', view, timer };
     this.jobs.set(view.id, job);
-    void this.read(job, table, sent);
-    return view;
+    try {
+      job.folder = await importFolder();
+      job.file = join(job.folder, 'kennel.json');
+      const sent = table === null ? job.file : join(job.folder, 'table.csv');
+      view.of = await writeDown(body, sent);
+      void this.read(job, table, sent);
+      return view;
+    } catch (error) {
+      await this.forget(view.id);
+      throw error;
+    }
   }
 
   /** Lets the oldest file of a kennel go that nobody is working on, where there are many; fails when all are busy. */
@@ -121,7 +130,7 @@ export class KennelImports {
       job.view.faultCount += 1;
       job.view.state = 'failed';
     } finally {
-      await rm(job.folder, { recursive: true, force: true });
+      if (job.folder) await rm(job.folder, { recursive: true, force: true });
     }
   }
 
@@ -136,6 +145,6 @@ export class KennelImports {
     if (!job || job.view.state === 'keeping') return;
     this.jobs.delete(id);
     clearTimeout(job.timer);
-    await rm(job.folder, { recursive: true, force: true });
+    if (job.folder) await rm(job.folder, { recursive: true, force: true });
   }
 }

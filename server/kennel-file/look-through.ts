@@ -1,10 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { FileKennel, KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KENNEL_PART_NAMES, kennelPart, type KennelImport, type KennelPartName } from '@banter/contract';
-import sharp from 'sharp';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
+import { PHOTO_LIMIT, sizeOfJpeg } from '../services/photos.ts';
 import { IdSets } from './id-sets.ts';
 import { fromFile, PART_TABLES, toFile, type FileRecord } from './part-tables.ts';
 import { readPieces, UnreadableFile } from './read-pieces.ts';
@@ -62,7 +62,9 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         continue;
       }
       const [theirs, mine] = [toFile(entity, row), toFile(entity, ours)];
-      const fields = Object.keys(mine).filter((name) => name !== 'lastSeenAt' && !isDeepStrictEqual(theirs[name], mine[name]));
+      // A photo is made anew when it is brought in: the same one is known by the rest of its record.
+      const aside = new Set(part === 'photos' ? ['jpeg', 'widthPx', 'heightPx'] : ['lastSeenAt']);
+      const fields = Object.keys(mine).filter((name) => !aside.has(name) && !isDeepStrictEqual(theirs[name], mine[name]));
       if (fields.length === 0) counts.same += 1;
       else {
         counts.other += 1;
@@ -157,11 +159,10 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
   }
 }
 
+/** A photo is a JPEG of the size it says, opened as one that is sent is, and no larger than that. */
 async function photoFault({ jpeg, widthPx, heightPx }: FileRecord): Promise<string | null> {
-  try {
-    const { format, width, height } = await sharp(Buffer.from(jpeg as string, 'base64')).metadata();
-    return format === 'jpeg' && width === widthPx && height === heightPx ? null : 'jpeg: It is no JPEG of the size it says.';
-  } catch {
-    return 'jpeg: It is no JPEG that can be read.';
-  }
+  const bytes = Buffer.from(jpeg as string, 'base64');
+  if (bytes.length > PHOTO_LIMIT) return 'jpeg: It is larger than a photo may be, 15 MB.';
+  const found = await sizeOfJpeg(bytes);
+  return found?.widthPx === widthPx && found.heightPx === heightPx ? null : 'jpeg: It is no JPEG of the size it says.';
 }

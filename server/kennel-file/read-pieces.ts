@@ -9,8 +9,11 @@ export type FilePiece =
 /** The file is no JSON, or holds what no kennel's file does. */
 export class UnreadableFile extends Error {}
 
-/** A record, or a value at the top, is not longer than this: a photo fits many times. Bytes. */
-const LONGEST_PIECE = 40 * 1024 * 1024;
+/** A photo, in Base64, is not longer than this with its record; any other record, or a value at the top, is far shorter. Bytes. */
+const LONGEST_PHOTO = 24 * 1024 * 1024;
+const LONGEST_PIECE = 2 * 1024 * 1024;
+/** What is read off the disk at a time. */
+const AT_ONCE = 64 * 1024;
 
 /**
  * Reads a file piece by piece; never more than one piece is held. `progress` is told how many bytes were read. Throws UnreadableFile
@@ -19,18 +22,19 @@ const LONGEST_PIECE = 40 * 1024 * 1024;
 export async function* readPieces(file: string, progress: (bytes: number) => void): AsyncGenerator<FilePiece> {
   let read = 0;
   let sinceLast = 0;
-  const source = createReadStream(file, { highWaterMark: 256 * 1024 });
+  let part: string | null = null;
+  const source = createReadStream(file, { highWaterMark: AT_ONCE });
   const tokens = parser.asStream({ streamValues: false });
   source.on('data', (chunk) => {
     read += chunk.length;
     sinceLast += chunk.length;
-    if (sinceLast > LONGEST_PIECE) source.destroy(new UnreadableFile('One of its records is longer than 40 MB.'));
+    const longest = part === 'photos' ? LONGEST_PHOTO : LONGEST_PIECE;
+    if (sinceLast > longest) source.destroy(new UnreadableFile(`One of its records is longer than ${longest / 1024 / 1024} MB.`));
   });
   source.on('error', (error) => tokens.destroy(error));
   source.pipe(tokens);
   let depth = 0;
   let key: string | null = null;
-  let part: string | null = null;
   let index = 0;
   let assembler: Assembler | null = null;
   try {

@@ -17,10 +17,25 @@ const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 /** A hash of no password, so that an unknown e-mail takes as long as a wrong password. */
 const nobody = hash(uuidv7(), ARGON2);
 
+/** Refuses one more kennel of an e-mail that has its most already. */
+export async function roomForEmail(dataSource: DataSource, email: string): Promise<void> {
+  if ((await dataSource.getRepository(PersonEntity).countBy({ email })) >= MOST_OF_ONE_EMAIL) throw new Failure('too-many');
+}
+
+/** Refuses a password by which an e-mail signs in elsewhere already: signing in could not tell the two apart. */
+export async function passwordOfItsOwn(dataSource: DataSource, email: string, password: string, but: Somebody | null = null): Promise<void> {
+  const others = await dataSource.getRepository(PersonEntity).find({ where: { email, leftAt: IsNull() }, take: MOST_OF_ONE_EMAIL });
+  for (const { id, kennelId, passwordHash } of others) {
+    if (passwordHash === null || (but?.kennelId === kennelId && but.personId === id)) continue;
+    if (await verify(passwordHash, password)) throw badField('password', 'You sign in elsewhere with this one: choose another here.');
+  }
+}
+
 /** A password as it is kept. */
 export const hashOfPassword = (password: string): Promise<string> => hash(password, ARGON2);
 
-export const emailTaken = () => new Failure('email-taken', { errors: [{ path: 'email', message: 'This e-mail already has a kennel; sign in instead.' }] });
+/** Kennels that one e-mail may sign in to, each with a password of its own. */
+const MOST_OF_ONE_EMAIL = 5;
 
 export function meAnswer(person: PersonRow, kennel: KennelRow): Me {
   return { person: { id: person.id, name: person.name, email: person.email ?? '', role: person.role, finger: fingerOf(person) }, kennel: kennelAnswer(kennel) };
@@ -34,15 +49,21 @@ export class Accounts {
     this.dataSource = dataSource;
   }
 
-  /** Makes a kennel with its first person. */
+  /**
+   * Makes a kennel with its first person. An e-mail that is known already is answered as any other: it gets a kennel more, or, with
+   * the password of one that it has, enters that one. Nobody learns from it who has a kennel.
+   */
   async signUp(request: SignUp): Promise<Me> {
-    const passwordHash = await hashOfPassword(request.password);
-    const now = new Date();
     try {
       new Intl.DateTimeFormat('en', { timeZone: request.timeZone });
     } catch {
       throw badField('timeZone', 'This time zone is not known.');
     }
+    const known = await this.personOf(request);
+    if (known) return (await this.me({ kennelId: known.kennelId, personId: known.id }))!;
+    await roomForEmail(this.dataSource, request.email);
+    const passwordHash = await hashOfPassword(request.password);
+    const now = new Date();
     const kennel: KennelRow = {
       id: uuidv7(),
       version: 1,
@@ -66,26 +87,27 @@ export class Accounts {
       leftAt: null,
       createdAt: now,
     };
-    try {
-      await this.dataSource.transaction(async (manager) => {
-        await manager.insert(KennelEntity, kennel);
-        await manager.insert(PersonEntity, person);
-        await note(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
-      });
-    } catch (error) {
-      if ((error as { code?: string }).code === 'ER_DUP_ENTRY') {
-        throw emailTaken();
-      }
-      throw error;
-    }
+    await this.dataSource.transaction(async (manager) => {
+      await manager.insert(KennelEntity, kennel);
+      await manager.insert(PersonEntity, person);
+      await note(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
+    });
     return meAnswer(person, kennel);
   }
 
+  /** Somebody by e-mail and password, or null. It takes as long for an e-mail that nobody has. */
+  private async personOf({ email, password }: SignIn): Promise<PersonRow | null> {
+    const people = await this.dataSource.getRepository(PersonEntity).find({ where: { email, leftAt: IsNull() }, order: { createdAt: 'ASC', id: 'ASC' }, take: MOST_OF_ONE_EMAIL }); // prettier-ignore
+    const theirs = people.filter(({ passwordHash }) => passwordHash !== null);
+    if (theirs.length === 0) await verify(await nobody, password);
+    for (const person of theirs) if (await verify(person.passwordHash!, password)) return person;
+    return null;
+  }
+
   /** The person of an e-mail and password; fails alike whether the e-mail or the password is wrong. */
-  async signIn({ email, password }: SignIn): Promise<Me> {
-    const person = await this.dataSource.getRepository(PersonEntity).findOneBy({ email });
-    const right = await verify(person?.passwordHash ?? (await nobody), password);
-    if (!person?.passwordHash || !right) throw new Failure('wrong-sign-in');
+  async signIn(asked: SignIn): Promise<Me> {
+    const person = await this.personOf(asked);
+    if (!person) throw new Failure('wrong-sign-in');
     return (await this.me({ kennelId: person.kennelId, personId: person.id }))!;
   }
 
@@ -105,9 +127,8 @@ export class Accounts {
 
   /** Changes what somebody says of themselves. */
   async change({ kennelId, personId }: Somebody, { finger }: PersonFacts): Promise<Me> {
-    await this.dataSource
-      .getRepository(PersonEntity)
-      .update({ id: personId, kennelId }, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
+    const scope = new KennelScope(this.dataSource, { kennelId, personId });
+    await scope.change(PersonEntity, personId, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
     return (await this.me({ kennelId, personId }))!;
   }
 
@@ -117,8 +138,12 @@ export class Accounts {
     const person = await people.findOneByOrFail({ id: personId, kennelId });
     if (!person.passwordHash) throw badField('old', 'Nobody signs in with a password here.');
     if (!(await verify(person.passwordHash, old))) throw badField('old', 'This is not the password that holds now.');
-    await people.update({ id: personId, kennelId }, { passwordHash: await hashOfPassword(password) });
-    await note(new KennelScope(this.dataSource, { kennelId, personId }), { act: 'changed', kind: 'session' });
+    if (person.email) await passwordOfItsOwn(this.dataSource, person.email, password, { kennelId, personId });
+    const passwordHash = await hashOfPassword(password);
+    await new KennelScope(this.dataSource, { kennelId, personId }).inOne(async (scope) => {
+      await scope.change(PersonEntity, personId, { passwordHash });
+      await note(scope, { act: 'changed', kind: 'session' });
+    });
   }
 
   /** Who a person is, or null when they are gone or have left. */

@@ -21,6 +21,7 @@ import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances } from './links.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
+import { unreadable } from './readable.ts';
 import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
 import { weighingAnswers } from './weighings.ts';
@@ -127,11 +128,13 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     linkBalances(scope),
     scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
+  const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
   return {
     dog: dogAnswer(dog),
     tapings: await tapingKind.toAnswers(scope, tapings),
-    plans: await planKind.toAnswers(scope, plans),
-    checks: await fitCheckKind.toAnswers(scope, checks),
+    plans: readPlans,
+    checks: readChecks,
+    unreadable: [...unreadable('plan', plans, readPlans), ...unreadable('fitCheck', checks, readChecks)],
     endings: await endingKind.toAnswers(scope, endings),
     screenings: await screeningKind.toAnswers(scope, screenings),
     lifts: await liftKind.toAnswers(scope, lifts),

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { collarKind, ElectronicNumbersShape, NewEvent, toldEvents, type EventsKept, type NeckEvent } from '@banter/contract';
+import { collarKind, ElectronicNumbersShape, NewEvent, RecordId, toldEvents, type EventsKept, type NeckEvent } from '@banter/contract';
 import { wearsOf, type WearOddity } from '@banter/core';
 import { group } from 'd3-array';
 import { In } from 'typeorm';
@@ -199,39 +199,57 @@ export async function keepEntry(
   return { created: fresh.length > 0, events: await eventAnswers(scope, rows) };
 }
 
+/** Lines that are kept in one transaction. */
 const AT_ONCE = 400;
+/** With so many faults the rest is not read: who sends them sends no events. */
+export const MOST_FAULTS = 100;
 
-/** Events a line each, as a bridge tells them: those that can be kept are, the others are named by their line, from 1. */
-export async function keepLines(scope: KennelScope, text: string, teller: Teller): Promise<EventsKept> {
-  const answer: EventsKept = { kept: 0, known: 0, refused: [] };
-  const read: { line: number; event: NewEvent }[] = [];
-  for (const [index, raw] of text.split('\n').entries()) {
-    if (raw.trim() === '') continue;
-    const line = index + 1;
-    let json: unknown;
-    try {
-      json = JSON.parse(raw);
-    } catch {
-      answer.refused.push({ line, id: null, message: 'This line is not JSON.' });
-      continue;
-    }
-    const parsed = NewEvent.safeParse(json);
-    if (parsed.success) read.push({ line, event: parsed.data });
-    else {
-      const [issue] = parsed.error.issues;
-      const id = typeof (json as { id?: unknown } | null)?.id === 'string' ? (json as { id: string }).id : null;
-      answer.refused.push({ line, id, message: `${issue!.path.join('.') || 'line'}: ${issue!.message}` });
-    }
+type Fault = EventsKept['refused'][number];
+
+/** The event that a line tells, or what is wrong with it. */
+function eventOfLine({ line, text }: { line: number; text: string | null }): { line: number; event: NewEvent } | Fault {
+  if (text === null) return { line, id: null, message: 'This line is too long for an event.' };
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return { line, id: null, message: 'This line is not JSON.' };
   }
-  for (let from = 0; from < read.length; from += AT_ONCE) {
-    const part = read.slice(from, from + AT_ONCE);
-    const events = part.map(({ event }) => event);
+  const parsed = NewEvent.safeParse(json);
+  if (parsed.success) return { line, event: parsed.data };
+  const [issue] = parsed.error.issues;
+  const id = RecordId.safeParse((json as { id?: unknown } | null)?.id);
+  return { line, id: id.success ? id.data : null, message: `${issue!.path.join('.') || 'line'}: ${issue!.message}` };
+}
+
+/**
+ * Events a line each, as a bridge tells them: those that can be kept are, as they come; the others are named by their line, from 1.
+ * At the hundredth fault the rest is given up, and the answer says at which line.
+ */
+export async function keepLines(scope: KennelScope, lines: AsyncIterable<{ line: number; text: string | null }>, teller: Teller): Promise<EventsKept> {
+  const answer: EventsKept = { kept: 0, known: 0, refused: [] };
+  let part: { line: number; event: NewEvent }[] = [];
+  const keepPart = async () => {
+    if (part.length === 0) return;
+    const [read, events] = [part, part.map(({ event }) => event)];
+    part = [];
     const told = await onceMore(() => scope.inOneAsItStands((within) => tellEvents(within, events, teller, false)));
     answer.kept += told.fresh.length;
     answer.known += told.known;
     for (const { index, field, message } of told.refused)
-      answer.refused.push({ line: part[index]!.line, id: part[index]!.event.id, message: `${field}: ${message}` });
+      answer.refused.push({ line: read[index]!.line, id: read[index]!.event.id, message: `${field}: ${message}` });
+  };
+  for await (const one of lines) {
+    const read = eventOfLine(one);
+    if ('event' in read) part.push(read);
+    else answer.refused.push(read);
+    if (part.length >= AT_ONCE) await keepPart();
+    if (answer.refused.length >= MOST_FAULTS) {
+      answer.gaveUpAt = one.line;
+      break;
+    }
   }
-  answer.refused.sort((a, b) => a.line - b.line);
+  await keepPart();
+  answer.refused = answer.refused.sort((a, b) => a.line - b.line).slice(0, MOST_FAULTS);
   return answer;
 }

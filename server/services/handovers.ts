@@ -7,6 +7,7 @@ import { keptAnswers, keptNow } from './kept.ts';
 import { levelsPage } from './levels.ts';
 import { neckPage } from './neck-page.ts';
 import { ownerLinkKind, visitAnswer } from './owner-links.ts';
+import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
 
 export const handoverKind: AppendedKind<HandoverRow, NewHandover, Handover> = {
@@ -19,7 +20,7 @@ export const handoverKind: AppendedKind<HandoverRow, NewHandover, Handover> = {
     return { ...sent, id, sheet: handoverSheet(neck, levels, kennel, sent, now.getTime()), ...keptNow(scope, sent.at, rulesOf(kennel)) };
   },
   sentOf: ({ dogId, toWhom, callWhom, lengthUnit, massUnit, note, at }) => ({ dogId, toWhom, callWhom, lengthUnit, massUnit, note, at: at.toISOString() }),
-  toAnswers: keptAnswers,
+  toAnswers: async (scope, rows) => readable(scope, 'handover', await keptAnswers(scope, rows)),
 };
 
 /** Visits that are shown. */

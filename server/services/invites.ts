@@ -3,11 +3,12 @@ import { IsNull, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { InviteEntity, type InviteRow } from '../data/entities/invite.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
-import { PersonEntity } from '../data/entities/person.ts';
-import { emailTaken, hashOfPassword, meAnswer } from './accounts.ts';
+import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
+import { hashOfPassword, meAnswer, passwordOfItsOwn, roomForEmail } from './accounts.ts';
 import { note } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
 import { hashOfKey, keyedAnswer, keyedRow } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
 
@@ -15,11 +16,17 @@ const DAY_MS = 86_400_000;
 /** A clock at the desk may be off by this much. */
 const PATIENCE_MS = 3_600_000;
 
+/** Who joins is nobody yet. */
+const NOBODY = '00000000-0000-7000-8000-000000000000';
+
+/** Whether somebody can sign in: they have a password, and are still of the kennel. */
+const signsIn = ({ passwordHash, leftAt }: PersonRow): boolean => passwordHash !== null && leftAt === null;
+
 export const inviteKind: VersionedKind<InviteRow, InviteFacts, Invite> = {
   entity: InviteEntity,
   toColumns: ({ expiresAt, revokedAt, ...facts }) => ({ ...facts, expiresAt: new Date(expiresAt), revokedAt: revokedAt === null ? null : new Date(revokedAt) }),
   toAnswer: keyedAnswer,
-  admit: async ({ personId, expiresAt, keyHash }, scope, _id, before) => {
+  admit: async ({ personId, expiresAt, keyHash, revokedAt }, scope, _id, before) => {
     if (before && before.keyHash !== keyHash) throw badField('keyHash', 'An invitation keeps its key; make another one.');
     if (!before && Date.parse(expiresAt) > Date.now() + INVITE_DAYS * DAY_MS + PATIENCE_MS)
       throw badField('expiresAt', `An invitation holds ${INVITE_DAYS} days at most.`);
@@ -27,7 +34,14 @@ export const inviteKind: VersionedKind<InviteRow, InviteFacts, Invite> = {
     if (personId === null) return;
     const person = await scope.find(PersonEntity, personId);
     if (!person) throw badField('personId', 'There is nobody of this id in this kennel.');
-    if (person.passwordHash !== null) throw badField('personId', `${person.name} signs in already.`);
+    // One that is taken back may name anybody; one that lets in, nobody who can already.
+    if (revokedAt === null && signsIn(person)) throw badField('personId', `${person.name} signs in already.`);
+  },
+  after: async ({ id, personId, revokedAt }, scope) => {
+    if (personId === null || revokedAt !== null) return;
+    // There is one open invitation for somebody: a new one takes the earlier back.
+    for (const earlier of await scope.all(InviteEntity, { personId, revokedAt: IsNull(), usedAt: IsNull() }, { id: 'ASC' }))
+      if (earlier.id !== id) await scope.updateAt(InviteEntity, earlier.id, earlier.version, { revokedAt: new Date() });
   },
 };
 
@@ -45,26 +59,32 @@ export async function invitationOf(dataSource: DataSource, key: string): Promise
   return { kennelName: kennel.name, name, role, expiresAt: expiresAt.toISOString() };
 }
 
-/** Joins by an invitation: it holds once, however many try at the same moment. */
+/** Joins by an invitation: it holds once, however many try at the same moment, and never changes an account that is in use. */
 export async function joinBy(dataSource: DataSource, { key, name, email, password }: Join): Promise<Me> {
-  await open(dataSource, key);
+  const { kennelId } = await open(dataSource, key);
+  await roomForEmail(dataSource, email);
+  await passwordOfItsOwn(dataSource, email, password);
   const passwordHash = await hashOfPassword(password);
-  const now = new Date();
-  try {
-    return await dataSource.transaction(async (manager) => {
-      const taken = await manager.update(InviteEntity, { keyHash: hashOfKey(key), usedAt: IsNull(), revokedAt: IsNull() }, { usedAt: now });
-      if (taken.affected !== 1) throw new Failure('no-invitation');
-      const { kennelId, personId, role } = await manager.findOneByOrFail(InviteEntity, { keyHash: hashOfKey(key) });
-      const id = personId ?? uuidv7();
-      const entry = { name: name.trim(), email, passwordHash, role, leftAt: null };
-      if (personId === null) await manager.insert(PersonEntity, { ...entry, id, kennelId, fingerThicknessMm: null, fingerWidthMm: null, createdAt: now });
-      else await manager.update(PersonEntity, { id, kennelId }, entry);
-      await note(new KennelScope(manager, { kennelId, personId: id }), { act: 'made', kind: 'person', recordId: id, label: atLeast(role, 'lead') ? 'as a lead' : `as ${role === 'assistant' ? 'an assistant' : 'a reader'}` }); // prettier-ignore
-      const [person, kennel] = [await manager.findOneByOrFail(PersonEntity, { id, kennelId }), await manager.findOneByOrFail(KennelEntity, { id: kennelId })];
-      return meAnswer(person, kennel);
-    });
-  } catch (error) {
-    if ((error as { code?: string }).code === 'ER_DUP_ENTRY') throw emailTaken();
-    throw error;
-  }
+  const joining = new KennelScope(dataSource, { kennelId, personId: NOBODY });
+  const personId = await joining.inOneAsItStands(async (scope) => {
+    // One at a time: of two invitations for one person the second finds them in.
+    await scope.holdKennel();
+    const [invite] = await scope.all(InviteEntity, { keyHash: hashOfKey(key), usedAt: IsNull(), revokedAt: IsNull() }, {});
+    if (!invite) throw new Failure('no-invitation');
+    const { role } = invite;
+    const id = invite.personId ?? uuidv7();
+    const now = new Date();
+    await scope.change(InviteEntity, invite.id, { usedAt: now });
+    const entry = { name: name.trim(), email, passwordHash, role, leftAt: null };
+    if (invite.personId === null) await scope.insert(PersonEntity, { ...entry, id, fingerThicknessMm: null, fingerWidthMm: null, createdAt: now });
+    else {
+      const person = await scope.hold(PersonEntity, id);
+      if (signsIn(person)) throw new Failure('no-invitation');
+      await scope.change(PersonEntity, id, entry);
+    }
+    await note(scope.as(id), { act: 'made', kind: 'person', recordId: id, label: atLeast(role, 'lead') ? 'as a lead' : `as ${role === 'assistant' ? 'an assistant' : 'a reader'}` }); // prettier-ignore
+    return id;
+  });
+  const scope = joining.as(personId);
+  return meAnswer(await scope.get(PersonEntity, personId), await kennelOf(scope));
 }

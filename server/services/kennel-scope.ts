@@ -1,10 +1,15 @@
 import { type DataSource, type EntityManager, type EntitySchema, type FindOptionsOrder, type FindOptionsWhere, In, type QueryDeepPartialEntity } from 'typeorm';
 import type { Role } from '@banter/contract';
+import { setTimeout as pause } from 'node:timers/promises';
+import { isDatabaseAway, isUndoneForAnother } from '../data/database-away.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { Failure } from './failure.ts';
 
-/** How often a transaction that the database undid for another's sake is done in all. */
+/** How often a transaction that the database undid for another's sake is done in all, and one that it was away for. */
 const MOST_TRIES = 5;
+const MOST_TRIES_AWAY = 2;
+/** Between two tries, ms, and longer with each. */
+const PAUSE_MS = 40;
 
 /** Rows that go into one statement, which has a longest length. */
 const AT_ONCE = 400;
@@ -34,6 +39,11 @@ export class KennelScope {
     this.backdated = who.backdated ?? false;
   }
 
+  /** The same scope in somebody else's name. */
+  as(personId: string): KennelScope {
+    return new KennelScope(this.manager, { ...this, personId });
+  }
+
   /** The kennel itself. */
   async kennel(): Promise<KennelRow | null> {
     return await this.manager.findOneBy(KennelEntity, { id: this.kennelId });
@@ -50,16 +60,19 @@ export class KennelScope {
   }
 
   /**
-   * When two transactions wait for each other the database undoes one of them whole, and it is done again. Only the outermost can
-   * be: an inner one lies in what was undone.
+   * What the database undid, or lost on the way, is done again whole: at once and often where two transactions waited for each other, once
+   * more where it was away for a moment. Everything is kept by the id its maker gave it, so that a commit that was kept and whose
+   * answer was lost is found there. Only the outermost transaction can be done again: an inner one lies in what was undone.
    */
   private async onceMore<T>(whole: () => Promise<T>): Promise<T> {
     if (this.manager.queryRunner?.isTransactionActive) return await whole();
-    for (let left = MOST_TRIES - 1; ; left -= 1) {
+    for (let tries = 1; ; tries += 1) {
       try {
         return await whole();
       } catch (error) {
-        if (left === 0 || (error as { code?: string }).code !== 'ER_LOCK_DEADLOCK') throw error;
+        const most = isUndoneForAnother(error) ? MOST_TRIES : isDatabaseAway(error) ? MOST_TRIES_AWAY : 1;
+        if (tries >= most) throw error;
+        await pause(tries * PAUSE_MS * (0.5 + Math.random()));
       }
     }
   }

@@ -7,9 +7,12 @@ import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
+import { readable } from './readable.ts';
 import type { VersionedKind } from './record-base.ts';
 
 const DAY_MS = 86_400_000;
+/** The latest handover that can be read is one of so many. */
+const LOOKED_BACK = 5;
 /** A clock at the desk may be off by this much. */
 const PATIENCE_MS = 3_600_000;
 /** Days of ticks that an owner sees. */
@@ -39,8 +42,10 @@ export async function ownerOf(dataSource: DataSource, key: string): Promise<{ li
   return { link, scope: new KennelScope(dataSource, { kennelId: link.kennelId, personId: link.id, role: 'reader' }) };
 }
 
-export const latestHandover = async (scope: KennelScope, dogId: string): Promise<HandoverRow | null> =>
-  (await scope.query(HandoverEntity).andWhere('record.dogId = :dogId', { dogId }).orderBy('record.at', 'DESC').addOrderBy('record.id', 'DESC').take(1).getOne()) ?? null; // prettier-ignore
+export async function latestHandover(scope: KennelScope, dogId: string): Promise<HandoverRow | null> {
+  const rows = await scope.query(HandoverEntity).andWhere('record.dogId = :dogId', { dogId }).orderBy('record.at', 'DESC').addOrderBy('record.id', 'DESC').take(LOOKED_BACK).getMany(); // prettier-ignore
+  return readable(scope, 'handover', rows)[0] ?? null;
+}
 
 /** Writes down what was done with a link. */
 export async function noteVisit(

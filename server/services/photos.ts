@@ -23,7 +23,7 @@ const isPhoto = (bytes: Buffer) =>
   (bytes.length > 12 && bytes.toString('latin1', 0, 4) === 'RIFF' && bytes.toString('latin1', 8, 12) === 'WEBP');
 
 /** Makes a photo anew: turned upright, made smaller, as JPEG, without what the camera wrote into it. */
-async function madeAnew(bytes: Buffer): Promise<{ jpeg: Buffer; widthPx: number; heightPx: number }> {
+export async function madeAnew(bytes: Buffer): Promise<{ jpeg: Buffer; widthPx: number; heightPx: number }> {
   if (!isPhoto(bytes)) throw new Failure('not-a-photo');
   try {
     const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS, pages: 1 })
@@ -36,6 +36,17 @@ async function madeAnew(bytes: Buffer): Promise<{ jpeg: Buffer; widthPx: number;
     return { jpeg: data, widthPx: info.width, heightPx: info.height };
   } catch {
     throw new Failure('not-a-photo', { detail: 'It is damaged, too large when unpacked, or not what it says it is.' });
+  }
+}
+
+/** The size of a JPEG that can be opened whole, or null. */
+export async function sizeOfJpeg(bytes: Buffer): Promise<{ widthPx: number; heightPx: number } | null> {
+  if (!isPhoto(bytes)) return null;
+  try {
+    const { format, width, height } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS, pages: 1 }).metadata();
+    return format === 'jpeg' && (await madeAnew(bytes)) ? { widthPx: width, heightPx: height } : null;
+  } catch {
+    return null;
   }
 }
 

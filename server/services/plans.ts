@@ -15,6 +15,7 @@ import { kennelOf } from './kennels.ts';
 import { keptAnswers, keptNow } from './kept.ts';
 import { fingerOf } from './people.ts';
 import { placeAnswer } from './places.ts';
+import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
 import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
@@ -91,5 +92,5 @@ export const planKind: AppendedKind<PlanRow, NewPlan, Plan> = {
     note: row.note,
     at: row.at.toISOString(),
   }),
-  toAnswers: keptAnswers,
+  toAnswers: async (scope, rows) => readable(scope, 'plan', await keptAnswers(scope, rows)),
 };

@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
-import type { DataSource, EntitySchema, FindOptionsWhere, QueryDeepPartialEntity } from 'typeorm';
+import type { DataSource, EntitySchema, FindOptionsWhere } from 'typeorm';
+import { KennelScope } from './kennel-scope.ts';
 
 /** What has a private key: of the key itself only the SHA-256 is kept, and it can be taken back. */
-type Keyed = { id: string; keyHash: string; revokedAt: Date | null };
+type Keyed = { id: string; kennelId: string; keyHash: string; revokedAt: Date | null };
 type Seen = { lastSeenAt: Date | null };
 
 /** So often, at most, is it noted that a key was used. */
@@ -30,12 +31,12 @@ export async function keyedRowSeen<Row extends Keyed & Seen & { expiresAt?: Date
   const row = await keyedRow(dataSource, entity, key);
   const now = new Date();
   if (row && (!row.lastSeenAt || now.getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS))
-    await dataSource.getRepository(entity).update({ id: row.id } as FindOptionsWhere<Row>, { lastSeenAt: now } as unknown as QueryDeepPartialEntity<Row>);
+    await new KennelScope(dataSource, { kennelId: row.kennelId, personId: row.id }).change(entity, row.id, { lastSeenAt: now } as Partial<Row>);
   return row;
 }
 
 /** A row of a private key as it is answered: without the kennel, times as text. */
-export function keyedAnswer<Row extends Keyed & { kennelId: string }>({ kennelId: _kennel, ...row }: Row) {
+export function keyedAnswer<Row extends Keyed>({ kennelId: _kennel, ...row }: Row) {
   return Object.fromEntries(Object.entries(row).map(([name, value]) => [name, (value as unknown) instanceof Date ? (value as Date).toISOString() : value])) as {
     [Name in keyof Omit<Row, 'kennelId'>]: Row[Name] extends Date ? string : Row[Name] extends Date | null ? string | null : Row[Name];
   };

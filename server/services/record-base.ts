@@ -96,8 +96,9 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
 ): Promise<Put<Answer>> {
   const answer = async (row: Row, created: boolean): Promise<Put<Answer>> => {
     const [record] = await kind.toAnswers(scope, [row]);
+    if (record === undefined) throw new Failure('cannot-be-read');
     if (!created && !isDeepStrictEqual(plain(kind.sentOf(row)), plain(sent))) throw new Failure('already-recorded', { current: record });
-    return { created, record: record! };
+    return { created, record };
   };
   const what = deedKindOf(kind.entity);
   const existing = await scope.find(kind.entity, id);

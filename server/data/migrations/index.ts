@@ -3,6 +3,7 @@ import { fitsMigrations } from './fits.ts';
 import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
+import { nothingGetsInMigrations } from './nothing-gets-in.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
@@ -19,4 +20,5 @@ export const migrations = [
   ...upkeepMigrations,
   ...peopleMigrations,
   ...idsByKennelMigrations,
+  ...nothingGetsInMigrations,
 ];

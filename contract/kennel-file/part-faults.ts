@@ -1,0 +1,93 @@
+import { contractSpeaker, houseRules } from '@banter/core';
+import { collarKind } from '../collars/collar-kinds.ts';
+import type { z } from '../plain-words.ts';
+import { PlannedSessionFacts } from '../records/calendar.ts';
+import { CollarFacts } from '../records/collar.ts';
+import { DressingFacts } from '../records/dressing.ts';
+import { NewFitCheck, type FitCheck } from '../records/fit-check.ts';
+import { HandoverSheet } from '../records/handover.ts';
+import { NewInspection } from '../records/inspection.ts';
+import { NewLinkMove } from '../records/link-move.ts';
+import { PlaceFacts } from '../records/place.ts';
+import { NewPlan, type Plan } from '../records/plan.ts';
+import { NewStageResult } from '../records/programme.ts';
+import { NewSkinLook } from '../records/skin-look.ts';
+import { NewTaping } from '../records/taping.ts';
+import { NewWeighing } from '../records/weighing.ts';
+
+type Fields = Record<string, unknown>;
+
+/** The first thing that is wrong, as one sentence; null when nothing is. */
+export function faultOfParse(parsed: { success: boolean; error?: z.ZodError }): string | null {
+  const issue = parsed.success ? undefined : parsed.error?.issues[0];
+  return issue ? `${[...issue.path].join('.') || 'it'}: ${issue.message}` : null;
+}
+
+/** What was sent of a record, by the very schema that takes it at its own address: what hangs together there must do so in a file. */
+const asSent =
+  (schema: z.ZodObject) =>
+  (record: Fields): string | null =>
+    faultOfParse(schema.safeParse(Object.fromEntries(Object.keys(schema.shape).map((name) => [name, record[name]]))));
+
+const planSent = asSent(NewPlan);
+const checkSent = asSent(NewFitCheck);
+
+/** A kept verdict is read by its kind: whatever its words stumble over is none of this kind's. */
+function readByItsKind(read: () => unknown): string | null {
+  try {
+    read();
+    return null;
+  } catch {
+    return 'outcome: It is none that its kind of collar makes.';
+  }
+}
+
+/** What is wrong with a plan as it is kept: its choices, the collar's numbers it was made from, and what came of it. */
+export function planFault(record: Fields): string | null {
+  const sent = planSent(record);
+  if (sent) return sent;
+  const { kind: name, inputs, choices, outcome, rules } = record as unknown as Plan;
+  const kind = collarKind(name);
+  const numbers = faultOfParse(kind.numbers.safeParse(inputs.collar.numbers));
+  if (numbers) return `inputs.collar.numbers.${numbers}`;
+  return readByItsKind(() => {
+    const { dog, collar } = inputs;
+    kind.planVerdict(outcome);
+    kind.planTone(outcome);
+    kind.planReasons(outcome, contractSpeaker);
+    kind.describePlan(collar, choices, outcome, contractSpeaker);
+    kind.planSentence('It', dog, collar, choices, outcome, null, contractSpeaker);
+    kind.rows(dog, collar, choices, outcome, { ...houseRules(), ...rules });
+  });
+}
+
+/** What is wrong with a fit check as it is kept. */
+export function fitCheckFault(record: Fields): string | null {
+  const sent = checkSent(record);
+  if (sent) return sent;
+  const { kind: name, on, outcome } = record as unknown as FitCheck;
+  const kind = collarKind(name);
+  return readByItsKind(() => {
+    kind.checkSentence(outcome, on);
+    kind.checkReasons(outcome, contractSpeaker);
+    kind.nextSetting(outcome);
+    kind.describeSetting(on, contractSpeaker);
+  });
+}
+
+/** What must hold beyond the shape of its fields, of each part whose fields hang together. */
+export const PART_FAULTS = {
+  places: asSent(PlaceFacts),
+  collars: asSent(CollarFacts),
+  tapings: asSent(NewTaping),
+  weighings: asSent(NewWeighing),
+  plans: planFault,
+  fitChecks: fitCheckFault,
+  inspections: asSent(NewInspection),
+  linkMoves: asSent(NewLinkMove),
+  dressings: asSent(DressingFacts),
+  skinLooks: asSent(NewSkinLook),
+  stageResults: asSent(NewStageResult),
+  plannedSessions: asSent(PlannedSessionFacts),
+  handovers: ({ sheet }: Fields) => faultOfParse(HandoverSheet.safeParse(sheet)),
+} as const;

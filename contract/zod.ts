@@ -1,0 +1,71 @@
+/**
+ * Zod as Banter uses it: every text and every number of every schema is one that the database can hold and give back as it was.
+ * All schemas take `z` from plain-words.ts, which is this.
+ */
+import * as zod from 'zod';
+
+export * from 'zod';
+
+/** A surrogate that stands alone: half a character, which no UTF-8 can hold (Unicode Standard, D75). */
+const HALF_A_CHARACTER = /\p{Surrogate}/u;
+/** The smallest number but nothing that a double holds in full (IEEE 754 binary64); below it the database keeps nothing. */
+const SMALLEST = 2.2250738585072014e-308;
+
+const isWhole = (text: string) => !HALF_A_CHARACTER.test(text);
+const canBeHeld = (value: number) => value === 0 || Math.abs(value) >= SMALLEST;
+
+const HALF = 'This has half a character, which cannot be kept.';
+const TOO_SMALL = 'This number is too close to nothing to be kept.';
+
+/** Refuses text with half a character in it. */
+export const wholeText = zod.check<string>(({ value, issues }) => {
+  if (!isWhole(value)) issues.push({ code: 'custom', input: value, message: HALF, continue: false });
+});
+/** Refuses a number that no double holds in full. */
+export const heldNumber = zod.check<number>(({ value, issues }) => {
+  if (!canBeHeld(value)) issues.push({ code: 'custom', input: value, message: TOO_SMALL, continue: false });
+});
+
+/** Nothing that is kept lies deeper than this. */
+const DEEPEST = 12;
+/** The first thing in a piece of JSON that cannot be kept, or null. */
+function faultIn(value: unknown, depth = 0): string | null {
+  if (typeof value === 'string') return isWhole(value) ? null : HALF;
+  if (typeof value === 'number') return canBeHeld(value) ? null : TOO_SMALL;
+  if (typeof value !== 'object' || value === null) return null;
+  if (depth >= DEEPEST) return 'This lies too deep.';
+  for (const [name, one] of Object.entries(value)) {
+    const fault = isWhole(name) ? faultIn(one, depth + 1) : HALF;
+    if (fault) return fault;
+  }
+  return null;
+}
+/** Refuses JSON with anything in it that cannot be kept. */
+export const heldJson = zod.check<unknown>(({ value, issues }) => {
+  const fault = faultIn(value);
+  if (fault) issues.push({ code: 'custom', input: value, message: fault, continue: false });
+});
+
+export function string(...params: Parameters<typeof zod.string>): zod.ZodString {
+  return zod.string(...params).check(wholeText);
+}
+export function number(...params: Parameters<typeof zod.number>): zod.ZodNumber {
+  return zod.number(...params).check(heldNumber);
+}
+/** Some JSON that another schema looks at, or nobody does. */
+export function unknown(): zod.ZodUnknown {
+  return zod.unknown().check(heldJson);
+}
+
+/** Years that the database keeps and that can be meant: nobody's dog was born before, nobody's session is planned after. */
+const inKeptYears = zod.check<string>(({ value, issues }) => {
+  const year = Number(value.slice(0, 4));
+  if (year < 1900 || year > 2199) issues.push({ code: 'custom', input: value, message: 'This is not within the years 1900 to 2199.', continue: false });
+});
+
+/** Days and instants (ISO 8601) as they are kept. */
+export const iso = {
+  ...zod.iso,
+  date: (...params: Parameters<typeof zod.iso.date>) => zod.iso.date(...params).check(inKeptYears),
+  datetime: (...params: Parameters<typeof zod.iso.datetime>) => zod.iso.datetime(...params).check(inKeptYears),
+};

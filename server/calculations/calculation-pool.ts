@@ -1,0 +1,99 @@
+import { join } from 'node:path';
+import { Piscina } from 'piscina';
+import { Failure } from '../services/failure.ts';
+import { FITS, type CalculationAnswered, type CalculationAsked } from './answer-calculation.ts';
+
+/** How long an answer may take, waiting for a place included, and how many may wait; ms and requests of all callers together. */
+export type CalculationLimits = { limitMs: number; places: number; threads: number };
+
+/** Single calculations take a few ms: one that takes this long is not one of ours any more. */
+export const SINGLE_LIMITS: CalculationLimits = { limitMs: 5_000, places: 200, threads: 1 };
+/** Many dogs at once: the largest request that is allowed takes about a third of this on two cores. */
+export const FITS_LIMITS: CalculationLimits = { limitMs: 20_000, places: 6, threads: 1 };
+/** Of these places one caller has no more than this. */
+const OF_ONE_CALLER = 0.5;
+
+/** Memory that a thread may fill, MB. */
+const THREAD_MB = 512;
+/** A thread that nobody needs ends after this. */
+const IDLE_MS = 300_000;
+
+/** Threads for one sort of calculation, so that the large ones never stand in the way of the small. */
+class Threads {
+  private pool: Piscina<CalculationAsked, CalculationAnswered> | null = null;
+  private readonly held = new Map<string, number>();
+
+  constructor(private readonly limits: CalculationLimits) {}
+
+  private open(): Piscina<CalculationAsked, CalculationAnswered> {
+    this.pool ??= new Piscina<CalculationAsked, CalculationAnswered>({
+      filename: join(import.meta.dirname, 'calculation-worker.ts'),
+      execArgv: ['--import', 'tsx'],
+      minThreads: 1,
+      maxThreads: this.limits.threads,
+      maxQueue: this.limits.places,
+      idleTimeout: IDLE_MS,
+      concurrentTasksPerWorker: 1,
+      resourceLimits: { maxOldGenerationSizeMb: THREAD_MB },
+    });
+    return this.pool;
+  }
+
+  /** Begins a thread, so that the first caller does not wait for it. */
+  begin(): void {
+    this.open();
+  }
+
+  async answer(asked: CalculationAsked, caller: string, left: AbortSignal): Promise<CalculationAnswered> {
+    const own = this.held.get(caller) ?? 0;
+    if (own >= Math.ceil(this.limits.places * OF_ONE_CALLER)) throw new Failure('busy');
+    this.held.set(caller, own + 1);
+    const late = AbortSignal.timeout(this.limits.limitMs);
+    try {
+      return await this.open().run(asked, { signal: AbortSignal.any([late, left]) });
+    } catch (error) {
+      if (late.aborted) throw new Failure('took-too-long');
+      // Whoever asked has gone: nobody hears this.
+      if (left.aborted) throw new Failure('busy');
+      if (/queue/i.test((error as Error).message)) throw new Failure('busy');
+      throw error;
+    } finally {
+      const rest = this.held.get(caller)! - 1;
+      if (rest > 0) this.held.set(caller, rest);
+      else this.held.delete(caller);
+    }
+  }
+
+  async end(): Promise<void> {
+    await this.pool?.destroy();
+    this.pool = null;
+  }
+}
+
+/**
+ * Where the open calculations are computed: in threads of their own, each with a limit of time and memory and so many places in a
+ * queue, so that no request without a sign-in holds whoever serves.
+ */
+export class CalculationPool {
+  private readonly single: Threads;
+  private readonly many: Threads;
+
+  constructor({ single = SINGLE_LIMITS, many = FITS_LIMITS }: { single?: CalculationLimits; many?: CalculationLimits } = {}) {
+    this.single = new Threads(single);
+    this.many = new Threads(many);
+  }
+
+  begin(): void {
+    this.single.begin();
+    this.many.begin();
+  }
+
+  /** The answer, or a Failure: `busy` when there is no place, `took-too-long` at the limit. `left` tells that nobody waits any more. */
+  async answer(asked: CalculationAsked, caller: string, left: AbortSignal): Promise<CalculationAnswered> {
+    return await (asked.name === FITS ? this.many : this.single).answer(asked, caller, left);
+  }
+
+  async end(): Promise<void> {
+    await Promise.all([this.single.end(), this.many.end()]);
+  }
+}

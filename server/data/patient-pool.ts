@@ -1,0 +1,69 @@
+import mysql, { type Pool, type PoolConnection, type PoolOptions } from 'mysql2';
+import type { Socket } from 'node:net';
+import type { QueryRunner } from 'typeorm';
+
+/** How long whoever serves waits for the database, ms: for an answer to one statement, and for a free connection. */
+export type Patience = { statementMs: number; connectionMs: number };
+export const SERVING: Patience = { statementMs: 10_000, connectionMs: 5_000 };
+
+const seconds = (ms: number) => Math.max(1, Math.floor(ms / 1000));
+
+/** mysql2 keeps both to itself; a command that runs stands under `_command`. */
+type Inside = { stream: Socket; _command?: unknown };
+const inside = (connection: PoolConnection): Inside => connection as unknown as Inside;
+
+/** A failure that a client may pass, as the driver's own are. */
+const away = (code: string, message: string) => Object.assign(new Error(message), { code, fatal: true });
+
+/** A connection on which the database says nothing while a statement runs is given up whole: it could answer the wrong one later. */
+function giveUpSilence(connection: PoolConnection, statementMs: number): void {
+  const { stream } = inside(connection);
+  stream.setTimeout(statementMs);
+  stream.on('timeout', () => {
+    if (inside(connection)._command) stream.destroy(away('ETIMEDOUT', 'the database does not answer'));
+  });
+}
+
+/** What the database itself goes by on each connection: it gives up a statement or a wait for a lock before whoever waits for it does. */
+const limitsOf = (statementMs: number) =>
+  `SET SESSION innodb_lock_wait_timeout = ${seconds(statementMs * 0.7)}, max_statement_time = ${seconds(statementMs * 0.9)}`;
+
+/** The driver with a pool that waits no longer than this for anything. */
+export function patientDriver({ statementMs, connectionMs }: Patience): typeof mysql {
+  return {
+    ...mysql,
+    createPool(options: PoolOptions | string) {
+      const pool = mysql.createPool(options as PoolOptions);
+      pool.on('connection', (connection: PoolConnection) => {
+        giveUpSilence(connection, statementMs);
+        connection.query(limitsOf(statementMs), () => {});
+      });
+      const getConnection = pool.getConnection.bind(pool) as Pool['getConnection'];
+      pool.getConnection = (done: Parameters<Pool['getConnection']>[0]) => {
+        let waiting = true;
+        const late = setTimeout(() => {
+          waiting = false;
+          done(away('POOL_BUSY', 'no connection became free') as never, undefined as never);
+        }, connectionMs);
+        getConnection((error, connection) => {
+          clearTimeout(late);
+          if (waiting) done(error, connection);
+          // It came too late for whoever asked; the next one has it.
+          else if (!error) connection.release();
+        });
+      };
+      return pool;
+    },
+  } as typeof mysql;
+}
+
+/** Lets one connection take its time, as for a whole kennel that is brought in; answers what makes it as brisk as the others again. */
+export async function letTakeTime(runner: QueryRunner, { statementMs }: Patience = SERVING): Promise<() => Promise<void>> {
+  const { stream } = inside((await runner.connect()) as PoolConnection);
+  await runner.query('SET SESSION max_statement_time = 0');
+  stream.setTimeout(0);
+  return async () => {
+    stream.setTimeout(statementMs);
+    await runner.query(limitsOf(statementMs)).catch(() => {});
+  };
+}
