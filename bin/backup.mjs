@@ -6,6 +6,7 @@
 import { mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { dumpTo, tryRestore, writeManifest } from './lib/backup-file.mjs';
+import { credentials } from './lib/credentials.mjs';
 import { reachDatabase } from './lib/database-reach.mjs';
 import { databasePackages, ensurePackages } from './lib/debian-packages.mjs';
 import { dataDir } from './lib/places.mjs';
@@ -18,6 +19,7 @@ await run(async () => {
   await ensurePackages(databasePackages);
   const database = await reachDatabase(process.env, dir);
   const part = `${file}.part`;
+  const { backupKey } = credentials(join(dir, 'credentials.json'));
   try {
     mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
     await dumpTo(database.reach, part);
@@ -29,7 +31,7 @@ await run(async () => {
     const contents = await tryRestore(part);
     if (contents.steps.length === 0) throw new Refusal('what was written down is no database of Banter’s.');
     renameSync(part, file);
-    const { tables } = await writeManifest(file, contents, now);
+    const { tables } = await writeManifest(file, contents, now, backupKey);
     const rows = Object.values(tables).reduce((sum, table) => sum + table.rows, 0);
     say(
       `Backed up: ${file}, ${(statSync(file).size / 1e6).toFixed(1)} MB, ${Object.keys(tables).length} tables, ${rows} rows. Loaded again, all of it was there.`,

@@ -1,6 +1,7 @@
-import { appendFileSync, copyFileSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { appendFileSync, copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { gunzipSync } from 'node:zlib';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { folder, freePort, project, runScript, start, until } from './start-hand.ts';
 
@@ -61,6 +62,17 @@ describe('npm run backup and npm run restore', () => {
     const second = await serving(dir, 'on');
     expect(await second.get('/api/dogs')).toEqual(before);
     await stopped(second.run);
+
+    // Killed in the middle, it is undone by the next start: everything is there as it was before.
+    const half = runScript('restore.mjs', { BANTER_DATA: dir }, [file]);
+    await until(() => existsSync(join(dir, 'restoring.json')), `the restore to begin; it said: ${half.said}`, 60_000);
+    half.child.kill('SIGKILL');
+    await until(() => half.code !== null, 'the end of the restore');
+    const third = await serving(dir, 'on');
+    expect(third.run.said).toContain('A restore was broken off');
+    expect(await third.get('/api/dogs')).toEqual(before);
+    expect(existsSync(join(dir, 'restoring.json'))).toBe(false);
+    await stopped(third.run);
   }, 240_000);
 
   it('a backup from before later steps still restores, into an empty folder, and is brought up to date', async () => {
@@ -68,7 +80,10 @@ describe('npm run backup and npm run restore', () => {
     const file = join(project, 'bin', 'fixtures', 'backup-of-33-steps.sql.gz');
     const steps = (JSON.parse(readFileSync(`${file}.json`, 'utf8')) as { steps: string[] }).steps;
     expect(steps).toHaveLength(33);
-    const restored = await over('restore.mjs', { BANTER_DATA: dir }, [file]);
+    // Made elsewhere, it is taken only when somebody says so.
+    const asked = await over('restore.mjs', { BANTER_DATA: dir }, [file]);
+    expect([asked.code, asked.said]).toEqual([1, expect.stringContaining('its seal does not fit')]);
+    const restored = await over('restore.mjs', { BANTER_DATA: dir }, [file, '--from-elsewhere']);
     expect([restored.code, restored.said]).toEqual([0, expect.stringContaining('Restored as of')]);
     const then = await serving(dir, 'off', { email: 'keeper@example.test', password: 'heather and gorse' });
     const { dogs } = (await then.get('/api/dogs')) as { dogs: { dog: { id: string; name: string } }[] };
@@ -84,7 +99,7 @@ describe('npm run backup and npm run restore', () => {
     const file = join(kept, 'all.sql.gz');
     const fixture = join(project, 'bin', 'fixtures', 'backup-of-33-steps.sql.gz');
     const said = async (args: string[]) => {
-      const run = await over('restore.mjs', { BANTER_DATA: dir }, args);
+      const run = await over('restore.mjs', { BANTER_DATA: dir }, [...args, '--from-elsewhere']);
       expect(run.code).toBe(1);
       return run.said.trim();
     };
@@ -101,6 +116,13 @@ describe('npm run backup and npm run restore', () => {
     expect(await said([file])).toMatch(/format 2; this Banter reads 1/);
     writeFileSync(`${file}.json`, JSON.stringify({ ...manifest, tables: { ...manifest.tables, dogs: { ...manifest.tables.dogs, rows: 7 } } }));
     expect(await said([file])).toMatch(/the backup does not hold what it says: the table dogs has 1 rows instead of 7\. Nothing has been changed/);
+    // A dump with commands of the client in it: none of them is run, whatever is said of it.
+    const touched = join(kept, 'touched');
+    const hostile = gzipSync(`\\! touch ${touched}\nsystem touch ${touched}\n\\. /etc/passwd\nSELECT 1;\n`);
+    writeFileSync(file, hostile);
+    writeFileSync(`${file}.json`, JSON.stringify({ ...manifest, sha256: createHash('sha256').update(hostile).digest('hex') }));
+    expect(await said([file])).toMatch(/the backup could not be loaded/);
+    expect(existsSync(touched)).toBe(false);
     mkdirSync(join(dir, 'nothing'), { recursive: true });
     const nothing = await over('backup.mjs', { BANTER_DATA: join(dir, 'nothing') });
     expect([nothing.code, nothing.said.trim()]).toEqual([1, expect.stringMatching(/^Banter cannot be backed up: there is no database in/)]);

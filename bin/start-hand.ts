@@ -47,6 +47,19 @@ export const health = (port: number) =>
     (answer) => answer.status,
     () => 0,
   );
+/** The server that a start runs, or 0. */
+export const serverOf = (startPid: number) => {
+  try {
+    return Number(
+      execFileSync('pgrep', ['-P', String(startPid), '-f', 'server/main.ts'])
+        .toString()
+        .trim()
+        .split('\n')[0],
+    );
+  } catch {
+    return 0;
+  }
+};
 export const databaseOf = (dir: string) => {
   try {
     return Number(

@@ -31,9 +31,11 @@ export { StrapNumbersShape } from './collars/strap.ts';
 export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, type ProngCheckOutcome, type ProngPlanOutcome } from './collars/prong.ts';
 export { ProngNumbers } from './collars/prong-numbers.ts';
 
+export { asCsvText, fromCsvText } from './csv-text.ts';
 export { Instant, RecordId, SettingId } from './records/common.ts';
 export {
   Doorstep,
+  HeldKey,
   Me,
   MeasuredFinger,
   PeoplePage,
@@ -98,6 +100,7 @@ export {
   CLOCK_OFF_MS,
   ClockOff,
   FieldBatch,
+  FieldBatchSent,
   FieldBatchKept,
   fieldEventOf,
   FieldResult,

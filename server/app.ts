@@ -114,7 +114,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     }),
     peopleRoutes(dataSource, { sessions, limits: counted, bus, cookieName: COOKIE_NAME, secret: options.sessionSecret }),
     eventRoutes(dataSource, counted),
-    fieldRoutes(dataSource),
+    fieldRoutes(dataSource, log),
     photoRoutes(dataSource, counted),
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),

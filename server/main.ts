@@ -24,7 +24,7 @@ for (const stream of [process.stdout, process.stderr]) stream.on('error', () => 
 
 /** What does not pass by itself: no use in starting again. */
 const WILL_NOT_PASS = 78;
-function refuse(sentence: string, code = WILL_NOT_PASS): never {
+function refuse(sentence: string, code: number = WILL_NOT_PASS): never {
   process.stderr.write(`Banter cannot start: ${sentence}\n`);
   process.exit(code);
 }
@@ -42,10 +42,12 @@ const codeOf = (error: { code?: string; name?: string }) => error.code ?? error.
 const url = env.DATABASE_URL;
 const queryLimitMs = Number(env.BANTER_QUERY_SECONDS ?? SERVING.statementMs / 1000) * 1000;
 const dataSource = makeDataSource(url, { ...SERVING, statementMs: queryLimitMs });
-await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached (${codeOf(error)}).`, 1));
+/** At the first start a database that is not there is a mistake; later it will be back. */
+const awayCode = env.BANTER_AGAIN ? 1 : WILL_NOT_PASS;
+await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached: ${codeOf(error)}.`, awayCode));
 await migrate(url).catch((error: Error) => {
   log.fatal({ error }, 'the database could not be brought up to date');
-  refuse(`the database could not be brought up to date (${codeOf(error)}).`, 1);
+  refuse(`the database could not be brought up to date: ${codeOf(error)}.`, awayCode);
 });
 if (demo) await seedDemo(dataSource, new Date());
 
@@ -83,9 +85,8 @@ const port = Number(env.PORT ?? 8080);
 const server = createServer(app);
 server.on('error', (error: NodeJS.ErrnoException) => refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : `it cannot listen on ${host}:${port} (${codeOf(error)}).`)); // prettier-ignore
 server.listen(port, host, () => {
-  process.stdout.write(`Banter is at http://${host}:${port}\n`);
-  if (demo) process.stdout.write('Look round the demo kennel, Marrow Fen Field Dogs, with one click on that page.\n');
-  process.stdout.write('Ctrl-C stops everything.\n');
+  const demoWords = demo ? 'Look round the demo kennel, Marrow Fen Field Dogs, with one click on that page.\n' : '';
+  process.stdout.write(`Banter is at http://${host}:${port}\n${demoWords}Ctrl-C stops everything.\n`);
   // The first caller does not wait for a thread.
   calculations.begin();
 });

@@ -2,7 +2,7 @@
  * A backup: the whole database as one consistent, compressed dump, and beside it what is in it: the steps the database had taken,
  * the rows of every table, and the checksum of the file.
  */
-import { createHash } from 'node:crypto';
+import { createHash, createHmac, timingSafeEqual } from 'node:crypto';
 import { createReadStream, createWriteStream, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -77,9 +77,12 @@ export async function dumpTo(reach, file) {
   ]);
 }
 
-/** Loads a dump into a schema. */
+/**
+ * Loads a dump into a schema. The client takes statements alone: in binary mode it knows none of its own commands but DELIMITER, so that no
+ * line of a dump, whoever wrote it, opens a shell or a file (MariaDB: mariadb client, --binary-mode, --sandbox).
+ */
 export async function loadFrom(reach, file) {
-  const child = clientOf('mariadb', reach, [reach.schema]);
+  const child = clientOf('mariadb', reach, ['--binary-mode', '--loose-sandbox', reach.schema]);
   child.stdout.resume();
   const unpacked = new PassThrough();
   // A client that gives up closes its end: what it said is the reason then, not the broken pipe.
@@ -148,19 +151,31 @@ export async function tryRestore(file) {
 
 const beside = (file) => `${file}.json`;
 
-/** Writes down what is in a backup, beside it. */
-export async function writeManifest(file, contents, madeAt) {
+/** The seal of what is said of a backup: whoever has not the key cannot make one (HMAC-SHA-256, RFC 2104). */
+const sealOf = ({ format, madeAt, sha256, steps, tables }, key) =>
+  createHmac('sha256', key)
+    .update(JSON.stringify([format, madeAt, sha256, steps, tables]))
+    .digest('hex');
+
+/** Writes down what is in a backup, beside it, and seals it. */
+export async function writeManifest(file, contents, madeAt, key) {
   const rows = Object.fromEntries(Object.entries(contents.tables).map(([name, table]) => [name, { rows: table.rows }]));
   const manifest = { format: FORMAT, madeAt, sha256: await sha256Of(file), steps: contents.steps, tables: rows };
-  writeFileSync(beside(file), `${JSON.stringify(manifest, null, 2)}\n`, { mode: 0o600 });
+  writeFileSync(beside(file), `${JSON.stringify({ ...manifest, seal: sealOf(manifest, key) }, null, 2)}\n`, { mode: 0o600 });
   return manifest;
+}
+
+function fits(seal, right) {
+  const [given, own] = [Buffer.from(String(seal ?? '')), Buffer.from(right)];
+  return given.length === own.length && timingSafeEqual(given, own);
 }
 
 /**
  * Reads what is beside a backup, and holds the file against it. Throws a Refusal that says what is wrong.
- * @param {string} file
+ * @param {string} file @param {{ key: string, fromElsewhere?: boolean }} trust the key by which this folder seals its own; whether a backup
+ * with another seal, or with none, is taken as well
  */
-export async function readManifest(file) {
+export async function readManifest(file, { key, fromElsewhere = false }) {
   if (!existsSync(file)) throw new Refusal(`there is no file ${file}.`);
   if (!existsSync(beside(file))) throw new Refusal(`${beside(file)} is missing: it says what is in the backup, and lies beside it.`);
   let manifest;
@@ -170,6 +185,10 @@ export async function readManifest(file) {
     throw new Refusal(`${beside(file)} cannot be read.`);
   }
   if (manifest.format !== FORMAT) throw new Refusal(`this backup is of format ${manifest.format}; this Banter reads ${FORMAT}.`);
+  if (!fromElsewhere && !fits(manifest.seal, sealOf(manifest, key)))
+    throw new Refusal(
+      `${file} was not made on this folder, or what lies beside it was changed since: its seal does not fit. If you know where it comes from, add --from-elsewhere.`,
+    );
   if ((await sha256Of(file)) !== manifest.sha256) throw new Refusal(`${file} is not as it was written: its checksum differs.`);
   return manifest;
 }

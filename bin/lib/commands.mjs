@@ -27,7 +27,7 @@ export function which(program, env = process.env) {
  * Runs a program to its end, showing or keeping its output.
  * @param {string} program
  * @param {string[]} args
- * @param {{ cwd?: string, env?: NodeJS.ProcessEnv, quiet?: boolean }} [options]
+ * @param {{ cwd?: string, env?: NodeJS.ProcessEnv, quiet?: boolean, input?: string }} [options] `input` is what it reads
  * @returns {Promise<{ code: number, output: string }>}
  */
 export function runToEnd(program, args, options = {}) {
@@ -35,8 +35,10 @@ export function runToEnd(program, args, options = {}) {
     const child = spawn(program, args, {
       cwd: options.cwd,
       env: options.env ?? process.env,
-      stdio: ['ignore', 'pipe', 'pipe'],
+      stdio: [options.input === undefined ? 'ignore' : 'pipe', 'pipe', 'pipe'],
     });
+    // A program that ends before it has read all of it says why in its own words.
+    child.stdin?.on('error', () => {}).end(options.input);
     let output = '';
     const keep = (chunk) => {
       output += chunk;

@@ -7,10 +7,12 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, w
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { runToEnd, which } from './commands.mjs';
+import { PATIENCE_MS, retryPatience } from './patience.mjs';
 import { freePort } from './ports.mjs';
 import { Refusal, say } from './say.mjs';
 
-const bootSeconds = 30;
+/** What recovers after a hard end may take its time. */
+const bootSeconds = 120;
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 function lastErrors(errorLog) {
@@ -69,10 +71,11 @@ async function create(databaseDir, user) {
 
 /**
  * Starts the database and returns how to reach and stop it. Throws a Refusal when it does not come up.
- * @param {{ dir: string, password: string, testSchemas?: boolean }} options
- * `dir` holds the database folder; `testSchemas` lets the app's account make schemas of its own for tests.
+ * @param {{ dir: string, password: string, testSchemas?: boolean, patienceMs?: number, onGivenUp?: (() => void) | null }} options
+ * `dir` holds the database folder; `testSchemas` lets the app's account make schemas of its own for tests; one that dies is started again
+ * for `patienceMs`, and `onGivenUp` is told when it did not come back.
  */
-export async function startMariadb({ dir, password, testSchemas = false }) {
+export async function startMariadb({ dir, password, testSchemas = false, patienceMs = PATIENCE_MS, onGivenUp = null }) {
   const user = userInfo().username;
   const databaseDir = join(dir, 'database');
   // A socket's path may not be longer than 107 bytes, so it lives in a short folder of its own.
@@ -88,7 +91,7 @@ export async function startMariadb({ dir, password, testSchemas = false }) {
   await stopLeftOver(pidFile, databaseDir);
 
   const port = await freePort();
-  const log = { stopping: false, child: null, restarts: [] };
+  const log = { stopping: false, child: null };
 
   const boot = async () => {
     writeFileSync(errorLog, '');
@@ -114,39 +117,54 @@ export async function startMariadb({ dir, password, testSchemas = false }) {
     );
     log.child = child;
     let gone = null;
+    let isUp = false;
     child.on('error', (error) => (gone = error.message));
     child.on('exit', (code, signal) => {
       gone = `mariadbd ended with ${signal ?? code}`;
-      if (!log.stopping && log.up) void comeBack(gone);
+      if (isUp && !log.stopping) void comeBack(gone);
     });
     const admin = which('mariadb-admin') ?? 'mariadb-admin';
     for (let waited = 0; waited < bootSeconds * 20; waited += 1) {
       if (gone) throw new Refusal(`the database did not come up (${gone}): ${lastErrors(errorLog)}`);
       if (existsSync(socket)) {
         const ping = await runToEnd(admin, ['--no-defaults', `--socket=${socket}`, 'ping'], { quiet: true });
-        if (ping.code === 0) return;
+        if (ping.code === 0) {
+          isUp = true;
+          return;
+        }
       }
       await pause(50);
     }
+    // Two must never work on one folder.
+    child.kill('SIGKILL');
+    await new Promise((resolve) => (gone ? resolve() : child.once('exit', resolve)));
     throw new Refusal(`the database did not answer within ${bootSeconds} s: ${lastErrors(errorLog)}`);
   };
 
+  /** Brings it back as often as it takes: it may be killed again while it recovers. Given up only when it never came up in all the patience there is. */
   const comeBack = async (why) => {
-    log.up = false;
-    const now = Date.now();
-    log.restarts = log.restarts.filter((at) => now - at < 60_000);
-    if (log.restarts.length >= 5) {
-      say(`The database has died five times in a minute (${why}); it is left down. Stop Banter and look at ${errorLog}.`);
-      return;
-    }
-    log.restarts.push(now);
+    const begunAt = Date.now();
+    const patience = retryPatience({ patienceMs });
     say(`The database has died (${why}); starting it again …`);
-    try {
-      await boot();
-      log.up = true;
-      say('The database is back.');
-    } catch (error) {
-      say(`The database did not come back: ${error.message}`);
+    for (;;) {
+      const wait = patience.next(log.lastUpAt);
+      if (log.stopping) return;
+      if (wait === null) {
+        say(`The database did not come back in ${Math.round((Date.now() - begunAt) / 1000)} s; it is given up. Look at ${errorLog}.`);
+        log.givenUp = true;
+        onGivenUp?.();
+        return;
+      }
+      await pause(wait);
+      if (log.stopping) return;
+      try {
+        await boot();
+        log.lastUpAt = Date.now();
+        say('The database is back.');
+        return;
+      } catch (error) {
+        say(`The database is still away, and is started again: ${error.message}`);
+      }
     }
   };
 
@@ -170,9 +188,11 @@ export async function startMariadb({ dir, password, testSchemas = false }) {
   ];
   try {
     await boot();
-    log.up = true;
-    const made = await runToEnd(which('mariadb') ?? 'mariadb', ['--no-defaults', `--user=${user}`, `--socket=${socket}`, '-e', statements.join(';')], {
+    log.lastUpAt = Date.now();
+    // By its input, not its command line: every user of the machine can read those.
+    const made = await runToEnd(which('mariadb') ?? 'mariadb', ['--no-defaults', `--user=${user}`, `--socket=${socket}`], {
       quiet: true,
+      input: statements.join(';\n'),
     });
     if (made.code !== 0) throw new Refusal(`the database account could not be made: ${made.output.trim()}`);
   } catch (error) {

@@ -3,6 +3,9 @@
 /** A reason to stop that a person can act on: printed as one sentence, never as a stack. */
 export class Refusal extends Error {}
 
+// A reader that has gone, as «npm start | head» leaves, ends nothing.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {});
+
 /** @param {string} line */
 export function say(line) {
   process.stdout.write(`${line}\n`);

@@ -49,6 +49,11 @@ export type PersonFacts = z.infer<typeof PersonFacts>;
 /** How well somebody's readings agree, month by month (`2026-03`). */
 export const PersonTape = z.object({ month: z.string(), sets: z.number().int(), temMm: z.number(), temPercent: z.number() });
 
+/** What lets somebody or something in by a key, and who is answerable for it: who made it, or was handed it since. */
+export const KEY_KINDS = ['bridge', 'ownerLink', 'calendarFeed', 'invite'] as const;
+export const HeldKey = z.object({ kind: z.enum(KEY_KINDS), id: RecordId, name: z.string() });
+export type HeldKey = z.infer<typeof HeldKey>;
+
 /** The people of a kennel, their fingers, and whose tape can be trusted. */
 export const PeoplePage = z.object({
   people: z.array(
@@ -62,13 +67,18 @@ export const PeoplePage = z.object({
       signsIn: z.boolean(),
       finger: MeasuredFinger.nullable(),
       tape: z.array(PersonTape),
+      /** Keys that are open and theirs to answer for; told to leads alone. */
+      keys: z.array(HeldKey),
     }),
   ),
 });
 export type PeoplePage = z.infer<typeof PeoplePage>;
 
-/** What a lead decides of somebody: their role, and whether they are still of the kennel. Leaving takes all access away at once. */
-export const PersonStanding = z.strictObject({ role: Role, left: z.boolean() });
+/**
+ * What a lead decides of somebody: their role, and whether they are still of the kennel. Leaving takes all access away at once; the keys
+ * that they made are taken back with it, or handed to another lead, `keysTo`.
+ */
+export const PersonStanding = z.strictObject({ role: Role, left: z.boolean(), keysTo: RecordId.nullable().optional() });
 export type PersonStanding = z.infer<typeof PersonStanding>;
 
 /** Who is signed in, and where. */

@@ -2,7 +2,7 @@ import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
 
 /** What was done: kept something new, changed what was there, or one of the rest. */
-export const ACTS = ['made', 'changed', 'in', 'out', 'took', 'brought', 'left'] as const;
+export const ACTS = ['made', 'changed', 'in', 'out', 'took', 'brought', 'left', 'handed'] as const;
 
 /** One line of the log of who did what. It is written with what it tells of, and never changed. */
 export const Deed = z.object({
@@ -23,6 +23,8 @@ export const Deed = z.object({
     changed: z.array(z.object({ field: z.string(), from: z.unknown().optional(), to: z.unknown().optional() })).optional(),
     count: z.number().int().optional(),
     note: z.string().optional(),
+    /** Whom a key was handed to. */
+    toId: RecordId.optional(),
   }),
 });
 export type Deed = z.infer<typeof Deed>;

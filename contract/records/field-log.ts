@@ -77,8 +77,15 @@ export const FieldBatch = z.strictObject({
 });
 export type FieldBatch = z.infer<typeof FieldBatch>;
 
-/** What became of each event: kept now, known before, refused for good, or waiting for another that has not come yet. */
-export const FieldResult = z.object({ id: RecordId, status: z.enum(['kept', 'known', 'refused', 'waits']), message: z.string() });
+/**
+ * A batch as it is read: each of its events is looked at for itself, so that one that is not right holds up no other. What they must be is
+ * `FieldBatch`.
+ */
+export const FieldBatchSent = FieldBatch.extend({ events: z.array(z.any()).min(1).max(MOST_FIELD_EVENTS) });
+export type FieldBatchSent = z.infer<typeof FieldBatchSent>;
+
+/** What became of each event, in their order: kept now, known before, refused for good, or waiting for another that has not come yet. One without an id has none here. */
+export const FieldResult = z.object({ id: z.string(), status: z.enum(['kept', 'known', 'refused', 'waits']), message: z.string() });
 export type FieldResult = z.infer<typeof FieldResult>;
 export const FieldBatchKept = z.object({ results: z.array(FieldResult), serverAt: Instant });
 export type FieldBatchKept = z.infer<typeof FieldBatchKept>;

@@ -248,6 +248,48 @@ describe('what is shown of it', () => {
   });
 });
 
+describe('one event that is not right', () => {
+  it('holds up no other, wherever it stands and whatever is wrong with it', async () => {
+    const { begin, event, press } = session();
+    const good = [begin(), event(5, { event: 'cue' }), press(10, 20), event(20, { event: 'note', text: 'Keen.' }), event(30, { event: 'end' })];
+    const bad: [object, RegExp][] = [
+      [event(6, { event: 'levitate' }), /^event: /],
+      [{ ...press(11, 20), level: 'high' }, /^level: This must be a finite number\.$/],
+      [event(12, { event: 'note', text: 'half \ud83d of it' }), /^text: This has half a character/],
+      [press(13, 1e-320), /^level: This number is too close to nothing/],
+      [press(14, 999), /scale goes from 1 to 100/],
+      [{ ...event(15, { event: 'cue' }), id: 'seven' }, /^id: /],
+      [{ ...good[1], at: good[2]!.at }, /has this id already/],
+      [{ event: 'cue' }, /^id: /],
+      [null as unknown as object, /This must be an object/],
+    ];
+    const sent = good.flatMap((one, index) => [one, ...bad.filter((_bad, at) => at % good.length === index).map(([event_]) => event_)]);
+    const results = await send(sent);
+    expect(results).toHaveLength(sent.length);
+    for (const [index, one] of sent.entries()) {
+      const known = bad.find(([event_]) => event_ === one);
+      if (known) expect([results[index]!.status, results[index]!.message]).toEqual(['refused', expect.stringMatching(known[1])]);
+      else expect(results[index]!.status).toBe('kept');
+    }
+  });
+
+  it('that the database itself will not take is found among the others and refused alone', async () => {
+    const { begin, event } = session();
+    const events = [begin(), ...Array.from({ length: 20 }, (_none, index) => event(index + 1, { event: 'cue' }))];
+    const bad = events[13]!.id;
+    await banter.dataSource.query(
+      `CREATE TRIGGER refuses_one BEFORE INSERT ON field_events FOR EACH ROW IF NEW.id = '${bad}' THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'no'; END IF`,
+    );
+    try {
+      const results = await send(events);
+      expect(results.filter(({ status }) => status === 'kept')).toHaveLength(20);
+      expect(results.find(({ id }) => id === bad)).toMatchObject({ status: 'refused', message: 'This could not be kept as it is. It has been noted.' });
+    } finally {
+      await banter.dataSource.query('DROP TRIGGER refuses_one');
+    }
+  });
+});
+
 describe('one session that two phones began apart', () => {
   it('is made one: presses, events and numbers of both count as the earlier one’s; taken back, they part', async () => {
     const first = session(40);
@@ -277,7 +319,9 @@ describe('one session that two phones began apart', () => {
     await send([first.begin({ dogId: other })]);
     const [refused] = await send([second.event(20, { event: 'joins', intoId: first.sessionId })]);
     expect(refused).toMatchObject({ status: 'refused', message: 'A session joins only another of the same dog.' });
-    expect((await agent.post('/api/field-log').send(batch([second.event(20, { event: 'joins', intoId: second.sessionId })]))).status).toBe(422);
+    expect(await send([second.event(20, { event: 'joins', intoId: second.sessionId })])).toMatchObject([
+      { status: 'refused', message: 'intoId: A session does not join itself.' },
+    ]);
   });
 });
 

@@ -1,5 +1,6 @@
-import { FieldBatch, PressesAsked, SessionAsked, fieldErrors } from '@banter/contract';
+import { FieldBatchSent, PressesAsked, SessionAsked, fieldErrors } from '@banter/contract';
 import { Router } from 'express';
+import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import { fieldSessionPage, keepFieldBatch } from '../services/field-log.ts';
@@ -10,14 +11,15 @@ import { idOf, parseBody, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** The field log, and what its numbers say. */
-export function fieldRoutes(dataSource: DataSource): Router {
+export function fieldRoutes(dataSource: DataSource, log: Logger): Router {
   const routes = Router();
   routes.use(['/field', '/field-log', '/field-sessions'], signedIn);
   routes.get('/field', async (request, response) => {
     response.json(await fieldPage(scopeOf(request, dataSource), new Date()));
   });
   routes.post('/field-log', ...readLargeJson, async (request, response) => {
-    response.json(await keepFieldBatch(scopeOf(request, dataSource), parseBody(FieldBatch, request), new Date()));
+    const failed = (error: unknown) => log.error({ error }, 'an event of the field log could not be kept');
+    response.json(await keepFieldBatch(scopeOf(request, dataSource), parseBody(FieldBatchSent, request), new Date(), failed));
   });
   routes.get('/field-sessions/:id', async (request, response) => {
     const asked = SessionAsked.safeParse(request.query);

@@ -39,11 +39,11 @@ export function knowDevice(request: Request, response: Response, secret: string,
 export const sessionCookieFirst =
   (name: string): RequestHandler =>
   (_request, response, next) => {
-    onHeaders(response, function () {
-      const cookies = [this.getHeader('Set-Cookie') ?? []].flat().map(String);
+    onHeaders(response, () => {
+      const cookies = [response.getHeader('Set-Cookie') ?? []].flat().map(String);
       if (cookies.length < 2) return;
       const isSession = (cookie: string) => cookie.startsWith(`${name}=`);
-      this.setHeader('Set-Cookie', [...cookies.filter(isSession), ...cookies.filter((cookie) => !isSession(cookie))]);
+      response.setHeader('Set-Cookie', [...cookies.filter(isSession), ...cookies.filter((cookie) => !isSession(cookie))]);
     });
     next();
   };

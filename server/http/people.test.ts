@@ -229,6 +229,51 @@ describe('leaving', () => {
     expect(back.me.person).toMatchObject({ id: me.person.id, role: 'reader' });
   });
 
+  it('takes back every key that somebody made, or hands them to another lead; what tells of them stops either way', async () => {
+    const own = await newKennel(banter.app, 'Keys');
+    const dogId = await newDog(own);
+    const keyOf = () => {
+      const key = randomBytes(32).toString('hex');
+      return { key, keyHash: createHash('sha256').update(key).digest('hex') };
+    };
+    async function makes(who: TestAgent, personId: string) {
+      const [bridge, link, feed, about] = [keyOf(), keyOf(), keyOf(), keyOf()];
+      const made = [
+        await who.put(`/api/bridges/${uuidv7()}`).send({ name: 'Bridge', keyHash: bridge.keyHash, revokedAt: null }),
+        await who.put(`/api/owner-links/${uuidv7()}`).send({ dogId, name: 'Owner', keyHash: link.keyHash, expiresAt: soon(), revokedAt: null }),
+        await who.put(`/api/calendar-feeds/${uuidv7()}`).send({ name: 'All', keyHash: feed.keyHash, personId: null, revokedAt: null }),
+        await own.put(`/api/calendar-feeds/${uuidv7()}`).send({ name: 'Theirs', keyHash: about.keyHash, personId, revokedAt: null }),
+      ];
+      expect(made.map(({ status }) => status)).toEqual([201, 201, 201, 201]);
+      return async () => [
+        (await supertest(banter.app).post('/api/events').set('Authorization', `Bearer ${bridge.key}`).send('')).status,
+        (await supertest(banter.app).post('/api/owner').send({ key: link.key })).status,
+        (await supertest(banter.app).get(`/api/feeds/${feed.key}.ics`)).status,
+        (await supertest(banter.app).get(`/api/feeds/${about.key}.ics`)).status,
+      ];
+    }
+    const keysOf = async (who: TestAgent, id: string) => (await who.get('/api/people')).body.people.find((one: { id: string }) => one.id === id).keys.map(({ kind }: { kind: string }) => kind).sort(); // prettier-ignore
+    const first = await colleague(own, 'lead');
+    const opened = await makes(first.agent, first.me.person.id);
+    expect(await opened()).toEqual([200, 200, 200, 200]);
+    expect(await keysOf(own, first.me.person.id)).toEqual(['bridge', 'calendarFeed', 'ownerLink']);
+    expect((await own.put(`/api/people/${first.me.person.id}`).send({ role: 'lead', left: true })).status).toBe(200);
+    expect(await opened()).toEqual([401, 404, 404, 404]);
+
+    const second = await colleague(own, 'lead');
+    const handed = await makes(second.agent, second.me.person.id);
+    const mine = ((await own.get('/api/doorstep')).body.me as Me).person.id;
+    const reader = await colleague(own, 'reader');
+    const refused = await own.put(`/api/people/${second.me.person.id}`).send({ role: 'lead', left: true, keysTo: reader.me.person.id });
+    expect([refused.status, refused.body.errors[0].path]).toEqual([422, 'keysTo']);
+    expect(await handed()).toEqual([200, 200, 200, 200]);
+    await own.put(`/api/people/${second.me.person.id}`).send({ role: 'lead', left: true, keysTo: mine });
+    expect(await handed()).toEqual([200, 200, 200, 404]);
+    expect(await keysOf(own, mine)).toEqual(['bridge', 'calendarFeed', 'ownerLink']);
+    // Whose keys are whose is a lead’s to know.
+    expect(await keysOf(reader.agent, mine)).toEqual([]);
+  });
+
   it('of a lead takes back the invitations that they made and nobody has used: no way back in is left behind', async () => {
     const { agent, me } = await colleague(lead, 'lead');
     const { key } = await invite(agent, { role: 'lead' });

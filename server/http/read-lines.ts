@@ -8,6 +8,7 @@ export const LINES_LIMIT = 8 * 1024 * 1024;
 export const LONGEST_LINE = 4096;
 
 const NEW_LINE = 0x0a;
+const NOTHING = Buffer.alloc(0);
 
 /** A line by its number from 1; its text is null when it is longer than a line may be. */
 export type ReadLine = { line: number; text: string | null };
@@ -32,7 +33,7 @@ export async function* linesOf(request: Request): AsyncGenerator<ReadLine> {
   let line = 1;
   let bytes = 0;
   /** The beginning of a line whose end has not come; null once it is longer than a line may be. */
-  let begun: Buffer | null = Buffer.alloc(0);
+  let begun: Buffer | null = NOTHING;
   const textOf = (end: Buffer) => {
     if (begun === null || begun.length + end.length > LONGEST_LINE) return null;
     return Buffer.concat([begun, end]).toString('utf8');
@@ -43,11 +44,15 @@ export async function* linesOf(request: Request): AsyncGenerator<ReadLine> {
       if (bytes > LINES_LIMIT) throw new Failure('too-large');
       let from = 0;
       for (let at = chunk.indexOf(NEW_LINE); at >= 0; at = chunk.indexOf(NEW_LINE, from)) {
-        const text = textOf(chunk.subarray(from, at));
-        if (text === null || text.trim() !== '') yield { line, text };
+        if (at > from || begun === null || begun.length > 0) {
+          const text = textOf(chunk.subarray(from, at));
+          if (text === null || text.trim() !== '') yield { line, text };
+          begun = NOTHING;
+        }
         line += 1;
-        begun = Buffer.alloc(0);
         from = at + 1;
+        // Empty lines cost no look of their own.
+        for (; chunk[from] === NEW_LINE; from += 1) line += 1;
       }
       const rest: Buffer = chunk.subarray(from);
       begun = begun === null || begun.length + rest.length > LONGEST_LINE ? null : Buffer.concat([begun, rest]);

@@ -3,6 +3,7 @@ import { Router, type Request, type RequestHandler, type Response } from 'expres
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
+import { Listeners } from '../services/listeners.ts';
 import { todayPage } from '../services/today.ts';
 import { signedIn } from './guards.ts';
 import { scopeOf } from './scope-of.ts';
@@ -11,8 +12,9 @@ import { scopeOf } from './scope-of.ts';
 const GATHER_MS = 250;
 /** What the clock alone makes due is looked for so often; it keeps a quiet line open, too. */
 const LOOK_MS = 30_000;
-/** Screens of one kennel that may listen at a time. */
-const MOST_LISTENERS = 60;
+/** Screens that somebody may have listening at a time, on all servers together; in the demo everybody is one person. */
+export const MOST_LISTENERS = 20;
+const MOST_DEMO_LISTENERS = 200;
 
 /** Tells the bus whenever a request has changed something of a kennel. */
 export function tellsChanges(bus: KennelBus): RequestHandler {
@@ -34,6 +36,7 @@ const comparable = ({ asOf: _asOf, ...page }: TodayPage) => JSON.stringify(page)
 /** Today: in one answer, or as a stream that begins with it and goes on with each change. */
 export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
   const routes = Router();
+  const listeners = new Listeners(dataSource);
   routes.use('/today', signedIn);
   routes.get('/today', async (request, response) => {
     const scope = scopeOf(request, dataSource);
@@ -41,7 +44,15 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       response.json(await todayPage(scope, new Date()));
       return;
     }
-    if (bus.count(scope.kennelId) >= MOST_LISTENERS) throw new Failure('too-many');
+    const most = request.isDemo ? MOST_DEMO_LISTENERS : MOST_LISTENERS;
+    const place = await listeners.take(scope, most);
+    if (place === null) throw new Failure('too-many', { detail: `${most} screens of yours are open already: close one of them.` });
+    // However this ends, the place is given back.
+    response.on('close', () => void listeners.giveBack(place));
+    if (response.destroyed) {
+      await listeners.giveBack(place);
+      return;
+    }
     let sent = '';
     let gathering: NodeJS.Timeout | undefined;
     // Until the whole has been told, what changes meanwhile waits for its turn.
@@ -54,6 +65,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       looking = true;
       try {
         // Whoever was signed out elsewhere hears no more.
+        await listeners.stillThere(place);
         if (!(await stillSignedIn(request))) {
           response.end();
           return;

@@ -1,4 +1,4 @@
-import { z } from '@banter/contract';
+import { fromCsvText, z } from '@banter/contract';
 
 /** Headings compared without case, spaces and signs. */
 export const plainHeading = (heading: string): string =>
@@ -6,9 +6,6 @@ export const plainHeading = (heading: string): string =>
     .replace(/^\uFEFF/, '')
     .toLowerCase()
     .replaceAll(/[^a-z0-9]+/g, '');
-
-/** A cell as it was before a spreadsheet was kept from taking it for a formula. */
-export const plainCell = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 type JsonSchema = { type?: string | string[]; anyOf?: JsonSchema[]; const?: unknown; enum?: unknown[] };
 
@@ -29,7 +26,7 @@ export function cellReader(shape: Record<string, z.ZodType>): (name: string, cel
   const kinds = new Map(Object.entries(shape).map(([name, schema]) => [name, kindsOf(schema)]));
   return (name, raw) => {
     const may = kinds.get(name)!;
-    const cell = plainCell(raw);
+    const cell = fromCsvText(raw);
     if (cell === '' && (may.has('null') || !may.has('string'))) return null;
     if (may.has('object') || may.has('array') || may.size === 0) {
       try {

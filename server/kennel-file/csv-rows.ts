@@ -1,4 +1,4 @@
-import { collarKind, COLLAR_KIND_NAMES, kennelPart, NewTaping, type CollarKindName, type CsvTable, type KennelPartName, type z } from '@banter/contract';
+import { collarKind, COLLAR_KIND_NAMES, fromCsvText, kennelPart, NewTaping, type CollarKindName, type CsvTable, type KennelPartName, type z } from '@banter/contract';
 import { POSSIBLE_TAPE_MM, readLength, readMass, TAPE_SITES, type TapeSite } from '@banter/core';
 import { DateTime } from 'luxon';
 import { v7 as uuidv7 } from 'uuid';
@@ -8,7 +8,7 @@ import { PressEntity } from '../data/entities/field-log.ts';
 import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { tapingKind } from '../services/tapings.ts';
-import { cellReader, plainCell, plainHeading } from './csv-cells.ts';
+import { cellReader, plainHeading } from './csv-cells.ts';
 import { CSV_PARTS } from './csv-tables.ts';
 import { PART_TABLES, toFile, type AnyRow, type FileRecord } from './part-tables.ts';
 
@@ -50,7 +50,7 @@ function cellOf(cells: Cells, what: Column): { text: string; unit: string | null
     const text = cells.get(heading);
     if (text === undefined) continue;
     const unit = UNIT.exec(heading)?.[1] ?? null;
-    return { text: plainCell(text).trim(), unit: unit && heading !== unit && ['weight', 'readings'].includes(what) ? unit.replace('lbs', 'lb') : null };
+    return { text: fromCsvText(text).trim(), unit: unit && heading !== unit && ['weight', 'readings'].includes(what) ? unit.replace('lbs', 'lb') : null };
   }
   return null;
 }
@@ -256,7 +256,7 @@ export class RowReader {
     const read = cellReader(shape);
     const numbers = Object.fromEntries(
       Object.keys(shape).flatMap((name): [string, unknown][] => {
-        const text = plainCell(cells.get(plainHeading(name)) ?? '').trim();
+        const text = fromCsvText(cells.get(plainHeading(name)) ?? '').trim();
         if (text === '') return [];
         const said =
           /;/.test(text) && !text.startsWith('[') ? JSON.stringify(text.split(/;\s*/).map((one) => (Number.isFinite(Number(one)) ? Number(one) : one))) : text;

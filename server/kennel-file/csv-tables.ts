@@ -1,4 +1,4 @@
-import { kennelPart, type CsvTable, type KennelPartName } from '@banter/contract';
+import { asCsvText, kennelPart, type CsvTable, type KennelPartName } from '@banter/contract';
 import Papa from 'papaparse';
 import type { DataSource, EntitySchema } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -20,7 +20,13 @@ const PRESS_COLUMNS = ['id', 'sessionId', 'dogId', 'collarId', 'setting', 'purpo
 const AT_ONCE = 500;
 
 const cell = (value: unknown): string | number | boolean =>
-  value === null || value === undefined ? '' : typeof value === 'object' ? JSON.stringify(value) : (value as string | number | boolean);
+  value === null || value === undefined
+    ? ''
+    : typeof value === 'object'
+      ? JSON.stringify(value)
+      : typeof value === 'string'
+        ? asCsvText(value)
+        : (value as number | boolean);
 
 /** The columns of a table, the names of dog and collar beside their ids. */
 export function csvColumns(table: CsvTable): string[] {
@@ -37,7 +43,7 @@ export async function* csvPieces(dataSource: DataSource, who: { kennelId: string
   const [dogs, collars] = [await names(DogEntity), await names(CollarEntity)];
   const columns = csvColumns(table);
   const named = (record: FileRecord) => ({ ...record, dog: dogs.get(String(record.dogId)) ?? '', collar: collars.get(String(record.collarId)) ?? '' });
-  const text = (rows: unknown[][]) => Papa.unparse(rows as string[][], { newline: '\r\n', escapeFormulae: true });
+  const text = (rows: unknown[][]) => Papa.unparse(rows as string[][], { newline: '\r\n' });
   yield `${text([columns])}\r\n`;
   let last: string | null = null;
   for (;;) {

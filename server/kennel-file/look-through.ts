@@ -164,5 +164,5 @@ async function photoFault({ jpeg, widthPx, heightPx }: FileRecord): Promise<stri
   const bytes = Buffer.from(jpeg as string, 'base64');
   if (bytes.length > PHOTO_LIMIT) return 'jpeg: It is larger than a photo may be, 15 MB.';
   const found = await sizeOfJpeg(bytes);
-  return found?.widthPx === widthPx && found.heightPx === heightPx ? null : 'jpeg: It is no JPEG of the size it says.';
+  return found !== null && found.widthPx === widthPx && found.heightPx === heightPx ? null : 'jpeg: It is no JPEG of the size it says.';
 }

@@ -1,11 +1,13 @@
 import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
-import type { NewFieldEvent } from '@banter/contract';
 import {
   CLOCK_OFF_MS,
   collarKind,
   ElectronicNumbersShape,
+  fieldErrors,
+  NewFieldEvent,
   type FieldBatch,
+  type FieldBatchSent,
   type FieldBatchKept,
   type FieldResult,
   type FieldSession,
@@ -13,6 +15,7 @@ import {
 } from '@banter/contract';
 import { WORK_SETTINGS } from '@banter/core';
 import { In, MoreThan } from 'typeorm';
+import { isDatabaseAway } from '../data/database-away.ts';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -187,16 +190,55 @@ export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now
   return results;
 }
 
+/** The events of a batch that can be read, by their place; of the others, what is wrong with each. */
+function readEvents(sent: readonly unknown[]): { read: { index: number; event: NewFieldEvent }[]; wrong: Map<number, FieldResult> } {
+  const read: { index: number; event: NewFieldEvent }[] = [];
+  const wrong = new Map<number, FieldResult>();
+  const seen = new Set<string>();
+  for (const [index, one] of sent.entries()) {
+    const said = (one as { id?: unknown } | null)?.id;
+    const id = typeof said === 'string' ? said.slice(0, 60) : '';
+    const parsed = NewFieldEvent.safeParse(one);
+    if (!parsed.success) {
+      const { path, message } = fieldErrors(parsed.error)[0]!;
+      wrong.set(index, { id, status: 'refused', message: path ? `${path}: ${message}` : message });
+    } else if (seen.has(parsed.data.id)) wrong.set(index, { id, status: 'refused', message: 'Another event of these has this id already.' });
+    else {
+      seen.add(parsed.data.id);
+      read.push({ index, event: parsed.data });
+    }
+  }
+  return { read, wrong };
+}
+
+/** Keeps events together; where that fails on something nobody foresaw, apart, until the one it fails on stands alone and is refused. */
+async function keepApart(scope: KennelScope, batch: FieldBatch, now: number, failed: (error: unknown) => void): Promise<FieldResult[]> {
+  try {
+    return await scope.inOneAsItStands((within) => keepFieldEvents(within, batch, now));
+  } catch (error) {
+    if (error instanceof Failure || isDatabaseAway(error)) throw error;
+    if (batch.events.length === 1) {
+      failed(error);
+      return [{ id: batch.events[0]!.id, status: 'refused', message: 'This could not be kept as it is. It has been noted.' }];
+    }
+    const half = Math.ceil(batch.events.length / 2);
+    const first = await keepApart(scope, { ...batch, events: batch.events.slice(0, half) }, now, failed);
+    return [...first, ...(await keepApart(scope, { ...batch, events: batch.events.slice(half) }, now, failed))];
+  }
+}
+
 /**
  * Keeps what a phone logged: each event once by its id, however often it is sent; what cannot stand is named and stays with the
- * phone. A phone whose clock is off is asked about before anything of it is kept.
+ * phone, and the rest goes on. A phone whose clock is off is asked about before anything of it is kept.
  */
-export async function keepFieldBatch(scope: KennelScope, batch: FieldBatch, now: Date): Promise<FieldBatchKept> {
-  const aheadMs = Date.parse(batch.sentAt) - now.getTime();
-  if (batch.clock === null && Math.abs(aheadMs) > CLOCK_OFF_MS)
-    throw new Failure('clock-off', { current: { phoneAt: batch.sentAt, serverAt: now.toISOString(), aheadMs } });
-  const results = await scope.inOneAsItStands((within) => keepFieldEvents(within, batch, now.getTime()));
-  return { results, serverAt: now.toISOString() };
+export async function keepFieldBatch(scope: KennelScope, sent: FieldBatchSent, now: Date, failed: (error: unknown) => void): Promise<FieldBatchKept> {
+  const aheadMs = Date.parse(sent.sentAt) - now.getTime();
+  if (sent.clock === null && Math.abs(aheadMs) > CLOCK_OFF_MS)
+    throw new Failure('clock-off', { current: { phoneAt: sent.sentAt, serverAt: now.toISOString(), aheadMs } });
+  const { read, wrong } = readEvents(sent.events);
+  const kept = read.length === 0 ? [] : await keepApart(scope, { ...sent, events: read.map(({ event }) => event) }, now.getTime(), failed);
+  const results = new Map([...wrong, ...read.map(({ index }, at) => [index, kept[at]!] as const)]);
+  return { results: sent.events.map((_one, index) => results.get(index)!), serverAt: now.toISOString() };
 }
 
 /** Sessions as they are answered, with the names of their handlers. */

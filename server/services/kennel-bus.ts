@@ -15,8 +15,4 @@ export class KennelBus {
       if (all.size === 0) this.listeners.delete(kennelId);
     };
   }
-
-  count(kennelId: string): number {
-    return this.listeners.get(kennelId)?.size ?? 0;
-  }
 }

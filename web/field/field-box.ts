@@ -9,6 +9,24 @@ export type BoxStatus = z.infer<typeof BoxStatus>;
 export const BoxedEvent = z.object({ seq: z.number(), event: NewFieldEvent, status: BoxStatus, message: z.string() });
 export type BoxedEvent = z.infer<typeof BoxedEvent>;
 
+/** An entry of this phone that this Banter cannot read: it is sent nowhere and holds up nothing, and stays until somebody drops it. */
+export type UnreadEntry = { id: string; what: string; at: string };
+const text = (value: unknown) => (typeof value === 'string' ? value : '');
+/** The entries that can be read, and the others. */
+function readRows(rows: readonly unknown[]): { read: BoxedEvent[]; unread: UnreadEntry[] } {
+  const read: BoxedEvent[] = [];
+  const unread: UnreadEntry[] = [];
+  for (const row of rows) {
+    const parsed = BoxedEvent.safeParse(row);
+    if (parsed.success) read.push(parsed.data);
+    else {
+      const { id, event } = row as { id?: unknown; event?: { id?: unknown; event?: unknown; at?: unknown } };
+      unread.push({ id: text(id) || text(event?.id), what: text(event?.event), at: text(event?.at) });
+    }
+  }
+  return { read, unread };
+}
+
 /** How far this phone's clock runs ahead, once somebody has decided; 0 when the phone is right. */
 export const ClockDecision = z.object({ aheadMs: z.number(), measuredMs: z.number() });
 export type ClockDecision = z.infer<typeof ClockDecision>;
@@ -51,11 +69,18 @@ export class FieldBox {
     }
   }
 
-  private spilled(): BoxedEvent[] {
-    const parsed = z.array(BoxedEvent).safeParse(JSON.parse(localStorage.getItem(spillKey(this.kennelId)) ?? '[]'));
-    return parsed.success ? parsed.data : [];
+  private spilledRows(): unknown[] {
+    try {
+      const rows: unknown = JSON.parse(localStorage.getItem(spillKey(this.kennelId)) ?? '[]');
+      return Array.isArray(rows) ? rows : [];
+    } catch {
+      return [];
+    }
   }
-  private spill(events: readonly BoxedEvent[]): boolean {
+  private spilled(): BoxedEvent[] {
+    return readRows(this.spilledRows()).read;
+  }
+  private spill(events: readonly unknown[]): boolean {
     try {
       if (events.length === 0) localStorage.removeItem(spillKey(this.kennelId));
       else localStorage.setItem(spillKey(this.kennelId), JSON.stringify(events));
@@ -65,16 +90,25 @@ export class FieldBox {
     }
   }
 
-  /** Every event on this phone, in order. What had spilled is taken back in where that works by now. */
+  private async rows(): Promise<unknown[]> {
+    return this.database ? await this.database.getAllFromIndex('events', 'seq').catch(() => []) : [];
+  }
+
+  /** What lies here and cannot be read. */
+  async unread(): Promise<UnreadEntry[]> {
+    return [...readRows(await this.rows()).unread, ...readRows(this.spilledRows()).unread];
+  }
+
+  /** Every event on this phone that can be read, in order. What had spilled is taken back in where that works by now. */
   async all(): Promise<BoxedEvent[]> {
-    const rows = this.database ? await this.database.getAllFromIndex('events', 'seq').catch(() => []) : [];
-    const kept = z.array(BoxedEvent).parse(rows);
+    const kept = readRows(await this.rows()).read;
     const known = new Set(kept.map(({ event }) => event.id));
     const spilled = [...this.spilled(), ...this.homeless.values()].filter(({ event }) => !known.has(event.id));
     if (spilled.length > 0 && this.database) {
       try {
         await this.write(spilled);
-        this.spill([]);
+        const taken = new Set(spilled.map(({ event }) => event.id));
+        this.spill(this.spilledRows().filter((row) => !taken.has((row as BoxedEvent).event?.id)));
         this.homeless.clear();
       } catch {
         // Still full; they stay where they are.
@@ -96,7 +130,7 @@ export class FieldBox {
       return 'kept';
     } catch {
       const ids = new Set(events.map(({ event }) => event.id));
-      if (this.spill([...this.spilled().filter(({ event }) => !ids.has(event.id)), ...events])) return 'spilled';
+      if (this.spill([...this.spilledRows().filter((row) => !ids.has((row as BoxedEvent).event?.id)), ...events])) return 'spilled';
       for (const one of events) this.homeless.set(one.event.id, one);
       return 'nowhere';
     }
@@ -106,7 +140,7 @@ export class FieldBox {
   async remove(ids: readonly string[]): Promise<void> {
     const gone = new Set(ids);
     for (const id of ids) this.homeless.delete(id);
-    this.spill(this.spilled().filter(({ event }) => !gone.has(event.id)));
+    this.spill(this.spilledRows().filter((row) => !gone.has((row as BoxedEvent).event?.id)));
     if (!this.database) return;
     const transaction = this.database.transaction('events', 'readwrite');
     await Promise.all([...ids.map((id) => transaction.store.delete(id)), transaction.done]);

@@ -1,6 +1,6 @@
 import type { FieldBatchKept } from '@banter/contract';
 import { ClockOff, MOST_FIELD_EVENTS, CLOCK_OFF_MS, type FieldBatch } from '@banter/contract';
-import { RequestFailure } from '../api/failure.ts';
+import { failureSentence, RequestFailure } from '../api/failure.ts';
 import type { BoxedEvent, ClockDecision, FieldBox } from './field-box.ts';
 
 /** What came of a try to send: nothing left; no connection; somebody must sign in; the clock must be decided; refused as a whole. */
@@ -22,9 +22,11 @@ export async function sendBox(
   by: { phone: string; now: () => number; heard: (changed: BoxedEvent[]) => void },
 ): Promise<SendOutcome> {
   let waitedFor = new Set<string>();
+  // As many at once as there may be; after a batch that the server could not take, one by one until that one is found.
+  let most = MOST_FIELD_EVENTS;
   for (;;) {
     const waiting = toSend(await box.all()).filter(({ event, status }) => status === 'to-send' || !waitedFor.has(event.id));
-    const part = waiting.slice(0, MOST_FIELD_EVENTS);
+    const part = waiting.slice(0, most);
     if (part.length === 0) return { is: 'done' };
     const clock = await box.clock();
     const sentAt = by.now();
@@ -42,16 +44,20 @@ export async function sendBox(
       if (failure.problem?.status === 401) return { is: 'signed-out' };
       const off = ClockOff.safeParse(failure.problem?.current);
       if (failure.problem?.code === 'clock-off' && off.success) return { is: 'clock', off: off.data };
-      const wrong = wrongEvents(failure, part);
-      if (wrong.length === 0) return { is: 'failed', sentence: failure.message };
-      // One that cannot even be read must not hold up the others.
-      await box.put(wrong);
-      by.heard(wrong);
+      if (!isAboutEvents(failure)) return { is: 'failed', sentence: failureSentence(failure) };
+      if (part.length > 1) {
+        most = 1;
+        continue;
+      }
+      // It alone is what cannot be taken: it stays here, and holds up no other.
+      const refused = part.map((one): BoxedEvent => ({ ...one, status: 'refused', message: failureSentence(failure) }));
+      await box.put(refused);
+      by.heard(refused);
+      most = MOST_FIELD_EVENTS;
       continue;
     }
-    const results = new Map(answer.results.map((result) => [result.id, result]));
-    const changed = part.map((one): BoxedEvent => {
-      const result = results.get(one.event.id);
+    const changed = part.map((one, index): BoxedEvent => {
+      const result = answer.results[index];
       if (!result) return one;
       return { ...one, status: result.status === 'known' ? 'kept' : result.status, message: result.message };
     });
@@ -69,10 +75,5 @@ async function forgetStaleClock(box: FieldBox, clock: ClockDecision, sentAt: num
   if (Math.abs(sentAt - serverAt - clock.measuredMs) > CLOCK_OFF_MS) await box.putClock(null);
 }
 
-/** The events of a batch that the server could not read, each with what it said of it. */
-function wrongEvents(failure: RequestFailure, part: readonly BoxedEvent[]): BoxedEvent[] {
-  return part.flatMap((one, index): BoxedEvent[] => {
-    const error = failure.errors.find(({ path }) => path.startsWith(`events[${index}]`));
-    return error ? [{ ...one, status: 'refused', message: error.message }] : [];
-  });
-}
+/** Whether a batch was turned away for what is in it, and not for who sends it or from where. */
+const isAboutEvents = ({ problem }: RequestFailure): boolean => problem !== null && [400, 413, 422].includes(problem.status);

@@ -1,4 +1,4 @@
-import { collarKind, fitAll, type KindFit, type StockByKind } from '@banter/contract';
+import { asCsvText, collarKind, fitAll, type KindFit, type StockByKind } from '@banter/contract';
 import { speakLimit, speakQuantity, type House, type Speaker } from '@banter/core';
 import Papa from 'papaparse';
 import { isUnitsRow, knownColumns, type KnownColumn } from './dog-columns.ts';
@@ -21,9 +21,6 @@ export const FIT_HEADINGS = [
   'still to tape',
 ] as const;
 
-/** A cell that a spreadsheet would take for a formula is written as the text it is. */
-const asText = (cell: string) => (/^[=+\-@\t\r]/.test(cell) && !/^-?[\d.]/.test(cell) ? `'${cell}` : cell);
-
 function fitCells(row: number, dog: string, fit: KindFit, speak: Speaker): string[] {
   const { deciding } = fit;
   return [
@@ -38,7 +35,7 @@ function fitCells(row: number, dog: string, fit: KindFit, speak: Speaker): strin
     deciding ? speakLimit(deciding, speak) : '',
     fit.wanted ?? '',
     fit.missing.join(' '),
-  ].map(asText);
+  ].map(asCsvText);
 }
 
 export type TableSizer = {

@@ -15,7 +15,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
-import { FieldBox, type BoxedEvent } from '../field/field-box.ts';
+import { FieldBox, type BoxedEvent, type UnreadEntry } from '../field/field-box.ts';
 import { sendBox, toSend } from '../field/field-sender.ts';
 import { useConnection } from './connection.ts';
 import { useSession } from './session.ts';
@@ -41,6 +41,8 @@ export const useFieldLog = defineStore('field-log', () => {
   const boxKennel = ref('');
   const page = shallowRef<FieldPage | null>(null);
   const events = shallowRef<BoxedEvent[]>([]);
+  /** Entries of this phone that cannot be read. */
+  const unread = shallowRef<UnreadEntry[]>([]);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
   const sending = ref<'still' | 'sending' | 'away' | 'signed-out' | 'failed'>('still');
@@ -61,6 +63,7 @@ export const useFieldLog = defineStore('field-log', () => {
       box.value = opened;
       phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
       events.value = await opened.all();
+      unread.value = await opened.unread();
       page.value = await opened.page();
       if (page.value) state.value = 'ready';
       void navigator.storage?.persist?.().catch(() => {});
@@ -155,7 +158,18 @@ export const useFieldLog = defineStore('field-log', () => {
   /** Lets go of an event that the server refused, after somebody has read why. */
   async function letGo(id: string): Promise<void> {
     events.value = events.value.filter(({ event }) => event.id !== id);
+    unread.value = unread.value.filter((one) => one.id !== id);
     await box.value?.remove([id]);
+  }
+
+  /** Sends a refused event again, put right where something is changed of it. */
+  async function putRight(id: string, change: Partial<NewFieldEvent> = {}): Promise<void> {
+    const one = events.value.find(({ event }) => event.id === id);
+    if (!one) return;
+    const again: BoxedEvent = { ...one, event: { ...one.event, ...change } as NewFieldEvent, status: 'to-send', message: '' };
+    put([again]);
+    await box.value?.put([again]);
+    void trySend();
   }
 
   async function decideClock(phoneIsWrong: boolean): Promise<void> {
@@ -281,6 +295,8 @@ export const useFieldLog = defineStore('field-log', () => {
     refresh,
     tell,
     letGo,
+    putRight,
+    unread,
     decideClock,
     trySend,
     follow: followed,

@@ -30,7 +30,7 @@ const enter = (sessionId: string | null) => void router.replace({ path: '/field'
       What is logged in the field is a lead’s or an assistant’s to log. Each dog’s record tells what was.
     </p>
     <BeginSession v-else @enter="enter" />
-    <RefusedList v-if="log.refused.length > 0" :refused="log.refused" @let-go="log.letGo" />
+    <RefusedList v-if="log.refused.length + log.unread.length > 0" :refused="log.refused" @let-go="log.letGo" />
     <SendState />
   </LoadFrame>
 </template>

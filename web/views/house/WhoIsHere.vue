@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Who is of the kennel, in which part, and who is asked to join; a lead changes it. */
-import { Invite, INVITE_DAYS, InvitesPage, PeoplePage, ROLE_WORDS, ROLES, type InviteFacts, type Role } from '@banter/contract';
+import { Invite, INVITE_DAYS, InvitesPage, PeoplePage, ROLE_WORDS, ROLES, type InviteFacts, type HeldKey, type Role } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { send } from '../../api/request.ts';
@@ -27,11 +27,27 @@ const roles = ROLES.map((value) => ({ value, label: ROLE_WORDS[value].name }));
 const changing = useKeep();
 const ending = ref<string | null>(null);
 const said = ref('');
+/** Whom the keys of somebody who goes are handed to; nobody: they stop. */
+const keysTo = ref('nobody');
+const KEY_WORDS: Record<HeldKey['kind'], string> = { bridge: 'bridge', ownerLink: 'owner’s link', calendarFeed: 'calendar address', invite: 'invitation' };
+const heirs = (person: Person) => [
+  { value: 'nobody', label: 'Stop them' },
+  ...here.value
+    .filter((one) => one.role === 'lead' && one.signsIn && one.id !== person.id)
+    .map(({ id, name: label }) => ({ value: id, label: `Hand to ${label}` })),
+];
 async function set(person: Person, role: Role, left: boolean) {
   ending.value = null;
-  const page = await changing.keep(`/api/people/${person.id}`, PeoplePage, { role, left });
+  const page = await changing.keep(`/api/people/${person.id}`, PeoplePage, {
+    role,
+    left,
+    ...(left ? { keysTo: keysTo.value === 'nobody' ? null : keysTo.value } : {}),
+  });
   if (!page) return;
-  said.value = left ? `${person.name} gets in no more, wherever they were signed in.` : `${person.name} is ${ROLE_WORDS[role].name.toLowerCase()} from now on.`;
+  const rises = ROLES.indexOf(role) < ROLES.indexOf(person.role);
+  said.value = left
+    ? `${person.name} gets in no more, wherever they were signed in.`
+    : `${person.name} is ${ROLE_WORDS[role].name.toLowerCase()} ${rises ? 'from their next sign-in on' : 'from now on'}.`;
   emit('changed', page);
 }
 
@@ -79,6 +95,7 @@ async function takeBack(one: Invite) {
   <div class="grid gap-6 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
     <section class="sheet self-start" aria-labelledby="who-is-here">
       <h2 id="who-is-here">Who is here</h2>
+      <p v-if="session.kennel!.demo" class="mt-1 text-sm text-soft">The demo is everybody’s: nobody is invited, changed or ended in it.</p>
       <p v-if="said" role="status" class="mt-2 rounded bg-good-wash p-3 text-good">{{ said }}</p>
       <p v-if="changing.sentence.value" role="alert" class="mt-2 rounded bg-stop-wash p-3 text-stop">{{ changing.sentence.value }}</p>
       <ul class="mt-1 divide-y divide-line">
@@ -90,21 +107,27 @@ async function takeBack(one: Invite) {
                 person.signsIn || session.kennel!.demo ? ROLE_WORDS[person.role].does : 'stands in the records, signs in nowhere'
               }}</span>
             </p>
-            <template v-if="may.lead.value">
+            <template v-if="may.lead.value && !session.kennel!.demo">
               <label class="flex items-center gap-2">
                 <span class="sr-only">Part of {{ person.name }}</span>
                 <select class="field w-auto" :value="person.role" @change="set(person, ($event.target as HTMLSelectElement).value as Role, false)">
                   <option v-for="one in roles" :key="one.value" :value="one.value">{{ one.label }}</option>
                 </select>
               </label>
-              <button v-if="ending !== person.id" type="button" class="press press-quiet" @click="ending = person.id">
+              <button v-if="ending !== person.id" type="button" class="press press-quiet" @click="((ending = person.id), (keysTo = 'nobody'))">
                 End access<span class="sr-only"> of {{ person.name }}</span>
               </button>
             </template>
             <span v-else class="font-semibold">{{ ROLE_WORDS[person.role].name }}</span>
           </div>
           <div v-if="ending === person.id" class="mt-2 flex flex-wrap items-center gap-2 rounded bg-mind-wash p-3 text-mind">
-            <p class="grow">{{ person.name }} is out at once, everywhere, and the calendar addresses they made stop. Their name stays in the records.</p>
+            <p class="grow basis-full">{{ person.name }} is out at once, everywhere. Their name stays in the records.</p>
+            <template v-if="person.keys.length > 0">
+              <ul class="basis-full list-disc pl-5" :aria-label="`Keys of ${person.name}`">
+                <li v-for="one in person.keys" :key="one.id">{{ KEY_WORDS[one.kind] }}: {{ one.name }}</li>
+              </ul>
+              <ChoiceRow v-model="keysTo" class="basis-full" label="These keys" :answers="heirs(person)" quiet />
+            </template>
             <button type="button" class="press press-plain" @click="set(person, person.role, true)">End it now</button>
             <button type="button" class="press press-quiet" @click="ending = null">Leave it</button>
           </div>
@@ -115,7 +138,7 @@ async function takeBack(one: Invite) {
         <p v-for="person in gone" :key="person.id">{{ person.name }}, since {{ dayWords(person.leftAt!, zone) }}</p>
       </details>
     </section>
-    <form v-if="may.lead.value" class="sheet space-y-3 self-start" novalidate @submit.prevent="invite">
+    <form v-if="may.lead.value && !session.kennel!.demo" class="sheet space-y-3 self-start" novalidate @submit.prevent="invite">
       <h2>Ask somebody in</h2>
       <ChoiceRow v-if="without.length > 1" v-model="asThem" label="Who" :answers="without" quiet />
       <TextField v-if="asThem === 'new'" v-model="name" label="Their name" :error="inviting.errorAt('name')" />
