@@ -57,6 +57,11 @@ export function unknown(): zod.ZodUnknown {
   return zod.unknown().check(heldJson);
 }
 
+/** An object of which some fields are known, and the others are some JSON that can be kept. */
+export function looseObject<Shape extends zod.core.$ZodLooseShape>(shape: Shape) {
+  return zod.object(shape).catchall(unknown());
+}
+
 /** Years that the database keeps and that can be meant: nobody's dog was born before, nobody's session is planned after. */
 const inKeptYears = zod.check<string>(({ value, issues }) => {
   const year = Number(value.slice(0, 4));

@@ -1,7 +1,7 @@
 import { RESPONSES } from '@banter/core';
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
-import { Instant, RecordId } from './common.ts';
+import { Instant, RecordId, SettingId } from './common.ts';
 import { Dog } from './dog.ts';
 import { FieldSession, LevelCap } from './field-log.ts';
 import { FitCheck } from './fit-check.ts';
@@ -59,7 +59,7 @@ export type OnePress = z.infer<typeof OnePress>;
 /** Which presses are asked for, and in how many bins at most they are put together when they are more. */
 export const PressesAsked = z.strictObject({
   collar: RecordId,
-  setting: z.string().max(40).optional(),
+  setting: SettingId.optional(),
   from: Instant,
   to: Instant,
   most: z.coerce.number().int().min(10).max(2000).default(600),

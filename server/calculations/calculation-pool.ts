@@ -21,6 +21,10 @@ const IDLE_MS = 300_000;
 /** Threads for one sort of calculation, so that the large ones never stand in the way of the small. */
 class Threads {
   private pool: Piscina<CalculationAsked, CalculationAnswered> | null = null;
+  /** Done when a thread has answered something: until then it is being made, which is nobody's fault. */
+  private ready: Promise<unknown> | null = null;
+  /** Requests that are computed or wait for it, in all and by caller. */
+  private all = 0;
   private readonly held = new Map<string, number>();
 
   constructor(private readonly limits: CalculationLimits) {}
@@ -40,24 +44,35 @@ class Threads {
   }
 
   /** Begins a thread, so that the first caller does not wait for it. */
-  begin(): void {
-    this.open();
+  begin(): Promise<unknown> {
+    this.ready ??= this.open()
+      .run({ name: '', bytes: new Uint8Array() })
+      .catch(() => (this.ready = null));
+    return this.ready;
   }
 
   async answer(asked: CalculationAsked, caller: string, left: AbortSignal): Promise<CalculationAnswered> {
     const own = this.held.get(caller) ?? 0;
-    if (own >= Math.ceil(this.limits.places * OF_ONE_CALLER)) throw new Failure('busy');
+    const { places, threads } = this.limits;
+    if (this.all >= places + threads || own >= Math.ceil(places * OF_ONE_CALLER)) throw new Failure('busy');
     this.held.set(caller, own + 1);
-    const late = AbortSignal.timeout(this.limits.limitMs);
+    this.all += 1;
+    let late: AbortSignal | null = null;
     try {
+      await this.begin();
+      late = AbortSignal.timeout(this.limits.limitMs);
       return await this.open().run(asked, { signal: AbortSignal.any([late, left]) });
     } catch (error) {
-      if (late.aborted) throw new Failure('took-too-long');
+      if (late?.aborted) {
+        // The thread that was at it is gone; the next one is waited for.
+        this.ready = null;
+        throw new Failure('took-too-long');
+      }
       // Whoever asked has gone: nobody hears this.
       if (left.aborted) throw new Failure('busy');
-      if (/queue/i.test((error as Error).message)) throw new Failure('busy');
       throw error;
     } finally {
+      this.all -= 1;
       const rest = this.held.get(caller)! - 1;
       if (rest > 0) this.held.set(caller, rest);
       else this.held.delete(caller);
@@ -67,6 +82,7 @@ class Threads {
   async end(): Promise<void> {
     await this.pool?.destroy();
     this.pool = null;
+    this.ready = null;
   }
 }
 
@@ -84,8 +100,8 @@ export class CalculationPool {
   }
 
   begin(): void {
-    this.single.begin();
-    this.many.begin();
+    void this.single.begin();
+    void this.many.begin();
   }
 
   /** The answer, or a Failure: `busy` when there is no place, `took-too-long` at the limit. `left` tells that nobody waits any more. */

@@ -1,12 +1,19 @@
+import { existsSync, mkdirSync, statSync } from 'node:fs';
+import { createServer, request as httpRequest } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir, userInfo } from 'node:os';
+import { join } from 'node:path';
 import { KENNEL_PART_NAMES, type KennelImport } from '@banter/contract';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import Papa from 'papaparse';
+import sharp from 'sharp';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '../demo/seed-demo.ts';
+import { clearLeftImports, importFolder } from '../kennel-file/import-folder.ts';
 import { fittedDog, newKennel, openBanter, someDog, type TestBanter } from '../test-kennels.ts';
 
 type File = Record<string, { id: string }[]> & { kennel: Record<string, unknown> };
@@ -161,6 +168,118 @@ describe('a file that is not right', () => {
     expect(view.faults[0]).toEqual({ where, message: expect.stringMatching(message) });
     expect((await agent.post(`/api/imports/${view.id}/keep`).send({ conflicts: 'file' })).body.state).toBe('refused');
     expect(JSON.stringify({ ...(await taken(agent)), exportedAt: '' })).toBe(before);
+  });
+
+  it('with a part whose fields do not go together is refused at its place: no page is ever to stumble over it', async () => {
+    const agent = await newKennel(banter.app);
+    const plan = (file.plans as unknown as Record<string, unknown>[]).find(({ kind }) => kind === 'prong')!;
+    const check = (file.fitChecks as unknown as Record<string, unknown>[]).find(({ kind }) => kind === 'prong')!;
+    const [collar] = file.collars as unknown as Record<string, unknown>[];
+    const withPart = (part: string, record: object) => ({ ...file, [part]: (file[part] as unknown as { id: string }[]).map((one) => (one.id === (record as { id: string }).id ? record : one)) }); // prettier-ignore
+    for (const [part, record, message] of [
+      ['plans', { ...plan, choices: {} }, /^choices\./],
+      ['plans', { ...plan, outcome: { keep: true, blocked: false } }, /^outcome: It is none that its kind of collar makes\.$/],
+      ['plans', { ...plan, inputs: { ...(plan.inputs as object), collar: { id: collar!.id, name: 'x', numbers: {} } } }, /^inputs\.collar\.numbers\./],
+      ['fitChecks', { ...check, on: {} }, /^on\./],
+      ['fitChecks', { ...check, outcome: { verdict: 'good', step: 'none' } }, /^outcome: /],
+      ['collars', { ...collar, numbers: { gaugeMm: 'thick' } }, /^numbers\./],
+    ] as const) {
+      const view = await looked(agent, withPart(part, record));
+      expect([part, view.state]).toEqual([part, 'refused']);
+      expect(view.faults[0]).toMatchObject({ where: expect.stringContaining(part), message: expect.stringMatching(message) });
+      await agent.post(`/api/imports/${view.id}/drop`);
+    }
+  });
+
+  it('that came in by whatever way breaks no page: what cannot be read is left out, and named in its dog’s record', async () => {
+    const agent = await newKennel(banter.app);
+    const { dog, plan, check } = await fittedDog(agent);
+    const { id: kennelId } = (await agent.get('/api/kennel')).body;
+    await banter.dataSource.query("UPDATE plans SET choices = '{}' WHERE kennelId = ? AND id = ?", [kennelId, plan]);
+    await banter.dataSource.query("UPDATE fit_checks SET outcome = '{}' WHERE kennelId = ? AND id = ?", [kennelId, check]);
+    for (const path of [
+      'today',
+      'dogs',
+      'field',
+      'wearing',
+      'upkeep',
+      'class',
+      'locker',
+      'calendar.ics',
+      `dogs/${dog}/page`,
+      `dogs/${dog}/neck`,
+      `dogs/${dog}/levels`,
+      `dogs/${dog}/growth`,
+      `dogs/${dog}/handovers`,
+      'kennel.json',
+      'csv/fits.csv',
+    ])
+      // prettier-ignore
+      expect([path, (await agent.get(`/api/${path}`)).status]).toEqual([path, 200]);
+    const { unreadable, plans } = (await agent.get(`/api/dogs/${dog}/page`)).body;
+    expect([plans, unreadable.map(({ kind, id }: { kind: string; id: string }) => [kind, id])]).toEqual([[], [['plan', plan], ['fitCheck', check]]]); // prettier-ignore
+    expect((await agent.get(`/api/plans/${plan}`)).body).toMatchObject({ status: 410, code: 'cannot-be-read' });
+  });
+
+  it('takes its place among the kennel’s files before a byte of it is read, and gives it back', async () => {
+    const agent = await newKennel(banter.app);
+    // Three that never end: their places are taken.
+    const server = createServer(banter.app).listen(0, '127.0.0.1');
+    await new Promise((resolve) => server.once('listening', resolve));
+    const cookie = String((await agent.get('/api/dogs')).headers['set-cookie']![0]).split(';')[0]!;
+    const { port } = server.address() as AddressInfo;
+    const sending = Array.from({ length: 3 }, () => {
+      const asked = httpRequest({ host: '127.0.0.1', port, path: '/api/imports', method: 'POST', headers: { cookie } });
+      asked.on('error', () => {});
+      asked.write('{');
+      return asked;
+    });
+    let refused = 0;
+    for (let tries = 0; tries < 100 && refused !== 429; tries += 1) {
+      const answer = await agent.post('/api/imports').set('Content-Type', 'application/json').send('{}');
+      refused = answer.status;
+      if (refused === 201) await agent.post(`/api/imports/${answer.body.id}/drop`);
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    }
+    expect(refused).toBe(429);
+    for (const asked of sending) asked.destroy();
+    let again = 0;
+    for (let tries = 0; tries < 200 && again !== 201; tries += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 25));
+      again = (await agent.post('/api/imports').set('Content-Type', 'application/json').send('{}')).status;
+    }
+    expect(again).toBe(201);
+    server.closeAllConnections();
+    server.close();
+  });
+
+  it('leaves nothing lying about, and what dead ones left is cleared away', async () => {
+    const dead = join(tmpdir(), `banter-imports-${userInfo().username}`, '4194305', 'file-x');
+    mkdirSync(dead, { recursive: true });
+    const own = await importFolder();
+    expect(statSync(own).mode & 0o077).toBe(0);
+    await clearLeftImports();
+    expect([existsSync(dead), existsSync(own)]).toEqual([false, false]);
+  });
+
+  it('with a photo keeps one that is made anew: nothing that came with it is kept', async () => {
+    const agent = await newKennel(banter.app);
+    const personId = (await agent.get('/api/doorstep')).body.me.person.id as string;
+    const jpeg = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#c86' } }).withExif({ IFD0: { Copyright: 'somebody' } }).jpeg().toBuffer(); // prettier-ignore
+    const bytes = Buffer.concat([jpeg, Buffer.from('<script>hidden behind it</script>')]);
+    const id = uuidv7();
+    const { id: kennel, version: _version, demo: _demo, ...settings } = (await agent.get('/api/kennel')).body;
+    const photos = [{ id, personId, jpeg: bytes.toString('base64'), widthPx: 40, heightPx: 30, createdAt: '2026-03-01T09:00:00.000Z' }];
+    const one = { format: 'banter-kennel', version: 1, exportedAt: '2026-03-01T09:00:00.000Z', kennel: { ...settings, id: kennel }, photos };
+    const view = await looked(agent, one);
+    expect([view.state, view.faults]).toEqual(['ready', []]);
+    expect((await kept(agent, view.id)).state).toBe('kept');
+    const photo = await agent.get(`/api/photos/${id}`).buffer(true).parse((response, done) => { const all: Buffer[] = []; response.on('data', (chunk: Buffer) => all.push(chunk)); response.on('end', () => done(null, Buffer.concat(all))); }); // prettier-ignore
+    const said = (photo.body as Buffer).toString('latin1');
+    expect(said).not.toMatch(/hidden behind it|somebody/);
+    expect(await sharp(photo.body as Buffer).metadata()).toMatchObject({ format: 'jpeg', width: 40, height: 30 });
+    // Brought in again it is the same photo.
+    expect((await looked(agent, one)).counts.photos).toEqual({ fresh: 0, same: 1, other: 0 });
   });
 
   it('is let go, and is nobody else’s to see', async () => {

@@ -1,4 +1,14 @@
-import { collarKind, COLLAR_KIND_NAMES, fromCsvText, kennelPart, NewTaping, type CollarKindName, type CsvTable, type KennelPartName, type z } from '@banter/contract';
+import {
+  collarKind,
+  COLLAR_KIND_NAMES,
+  fromCsvText,
+  kennelPart,
+  NewTaping,
+  type CollarKindName,
+  type CsvTable,
+  type KennelPartName,
+  type z,
+} from '@banter/contract';
 import { POSSIBLE_TAPE_MM, readLength, readMass, TAPE_SITES, type TapeSite } from '@banter/core';
 import { DateTime } from 'luxon';
 import { v7 as uuidv7 } from 'uuid';

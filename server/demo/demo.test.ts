@@ -1,0 +1,82 @@
+import supertest from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { v7 as uuidv7 } from 'uuid';
+import { newDog, newKennel, openBanter, someDog, type TestBanter } from '../test-kennels.ts';
+import { isDemoLeft } from './demo-keeper.ts';
+import { resetDemo, seedDemo } from './seed-demo.ts';
+
+const NOW = new Date('2026-06-01T08:00:00Z');
+let banter: TestBanter;
+let visitor: TestAgent;
+beforeAll(async () => {
+  banter = await openBanter();
+  await seedDemo(banter.dataSource, NOW);
+  visitor = supertest.agent(banter.app);
+  await visitor.post('/api/sign-in/demo');
+});
+afterAll(() => banter.close());
+
+describe('the demo, which is everybody’s', () => {
+  it('cannot be taken over: nobody invites, joins, ends people, or changes roles and passwords in it', async () => {
+    const { people } = (await visitor.get('/api/people')).body as { people: { id: string; role: string }[] };
+    const [first] = people;
+    const soon = new Date(Date.now() + 3_600_000).toISOString();
+    const tried = [
+      await visitor.put(`/api/invites/${uuidv7()}`).send({ name: 'Me', role: 'lead', personId: null, keyHash: 'a'.repeat(64), expiresAt: soon, revokedAt: null }), // prettier-ignore
+      await visitor.put(`/api/people/${people[1]!.id}`).send({ role: 'lead', left: false }),
+      await visitor.put(`/api/PEOPLE/${first!.id}`).send({ role: 'reader', left: true }),
+      await visitor.post('/api/my-password').send({ old: 'x', password: 'a long password' }),
+      await visitor.post('/api/my-leaving').send({}),
+    ];
+    for (const { status, body } of tried) expect([status, body.code, body.title]).toEqual([403, 'not-in-the-demo', 'Not in the demo: it is everybody’s. Make a kennel of your own.']); // prettier-ignore
+    expect((await visitor.get('/api/people')).body.people.map(({ role }: { role: string }) => role)).toEqual(people.map(({ role }) => role));
+    // What a visitor comes for still works.
+    expect((await visitor.put(`/api/dogs/${uuidv7()}`).send({ ...someDog, name: 'Visitor’s' })).status).toBe(201);
+    expect((await visitor.put('/api/me').send({ finger: { thicknessMm: 14, widthMm: 17 } })).status).toBe(200);
+  });
+
+  it('may be entered only so often from one address', async () => {
+    const strict = banter.besides({ limits: { signUpsPerHour: 1 } });
+    const address = '203.0.113.9';
+    const statuses = [];
+    strict.set('trust proxy', 1);
+    for (let time = 0; time < 6; time += 1) statuses.push((await supertest(strict).post('/api/sign-in/demo').set('X-Forwarded-For', address)).status);
+    expect(statuses).toEqual([200, 200, 200, 200, 429, 429]);
+  });
+
+  it('is put back when nobody used it for an hour, all of it, and nothing of another kennel', async () => {
+    const own = await newKennel(banter.app, 'Beside');
+    const dog = await newDog(own);
+    const before = (await own.get('/api/deeds')).body.deeds.length;
+    // In use: it stays.
+    expect(await isDemoLeft(banter.dataSource)).toBe(false);
+    await banter.dataSource.query('UPDATE kennels SET usedAt = DATE_SUB(UTC_TIMESTAMP(3), INTERVAL 61 MINUTE) WHERE demo');
+    expect(await isDemoLeft(banter.dataSource)).toBe(true);
+    expect(await resetDemo(banter.dataSource, NOW)).toBe(true);
+    // Nobody has used it since: once is enough.
+    expect(await isDemoLeft(banter.dataSource)).toBe(false);
+    // Visitors of before are out.
+    expect((await visitor.get('/api/dogs')).status).toBe(401);
+    await visitor.post('/api/sign-in/demo');
+    const { dogs } = (await visitor.get('/api/dogs')).body as { dogs: { dog: { name: string } }[] };
+    expect(dogs.length).toBeGreaterThanOrEqual(10);
+    expect(dogs.map(({ dog: { name } }) => name)).not.toContain('Visitor’s');
+    expect((await own.get(`/api/dogs/${dog}/page`)).status).toBe(200);
+    expect((await own.get('/api/deeds')).body.deeds).toHaveLength(before);
+    // The log of any other kennel stays, whoever asks the database.
+    await expect(banter.dataSource.query('DELETE FROM deeds WHERE kennelId IN (SELECT id FROM kennels WHERE NOT demo)')).rejects.toThrow('What was done stays written.'); // prettier-ignore
+  });
+
+  it('is the same after it was put back as when it was made, on the same day', async () => {
+    const fresh = await openBanter();
+    await seedDemo(fresh.dataSource, NOW);
+    const other = supertest.agent(fresh.app);
+    await other.post('/api/sign-in/demo');
+    await resetDemo(banter.dataSource, NOW);
+    const again = supertest.agent(banter.app);
+    await again.post('/api/sign-in/demo');
+    expect((await again.get('/api/dogs')).body).toEqual((await other.get('/api/dogs')).body);
+    await fresh.close();
+  });
+});

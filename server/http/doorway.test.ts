@@ -1,0 +1,59 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import supertest from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBanter, type TestBanter } from '../test-kennels.ts';
+
+let banter: TestBanter;
+const pagesDir = mkdtempSync(join(tmpdir(), 'banter-pages-'));
+beforeAll(async () => {
+  mkdirSync(join(pagesDir, 'assets'));
+  writeFileSync(join(pagesDir, 'index.html'), '<!doctype html><title>Banter</title>');
+  writeFileSync(join(pagesDir, 'assets', 'index-abc.js'), 'let a = 1;');
+  banter = await openBanter({ pagesDir, hosts: ['banter.kennel.example'] });
+});
+afterAll(async () => {
+  await banter.close();
+  rmSync(pagesDir, { recursive: true });
+});
+const get = (path: string, headers: Record<string, string> = {}) => supertest(banter.app).get(path).set(headers);
+
+describe('the names it answers to', () => {
+  it.each([
+    ['localhost:8080', 200],
+    ['127.0.0.1', 200],
+    ['[::1]:8080', 200],
+    ['BANTER.kennel.example', 200],
+    ['elsewhere.example', 421],
+    ['banter.kennel.example.elsewhere.example', 421],
+    ['169.254.169.254', 421],
+  ])('%s: %i', async (host, status) => {
+    for (const path of ['/', '/api/health', '/api/doorstep']) {
+      const answer = await get(path, { Host: host });
+      expect([path, answer.status]).toEqual([path, status]);
+      if (status === 421) expect(answer.body).toMatchObject({ code: 'not-here', title: 'Banter does not answer to this name.' });
+    }
+  });
+});
+
+describe('pages and what belongs to them', () => {
+  it.each([
+    ['/assets/index-abc.js', {}, 200],
+    ['/assets/missing.js', {}, 404],
+    ['/assets/%2e%2e/%2e%2e/etc/passwd', {}, 404],
+    ['/assets/', {}, 404],
+    ['/', { 'If-Match': '"nothing"' }, 412],
+    ['/assets/index-abc.js', { 'If-Match': '"nothing"' }, 412],
+    ['/', { 'If-Unmodified-Since': 'Thu, 01 Jan 1970 00:00:00 GMT' }, 412],
+    ['/assets/index-abc.js', { Range: 'bytes=9999-' }, 416],
+    ['/', { Range: 'bytes=9999-' }, 416],
+    ['/assets/index-abc.js', { Range: 'bytes=0-2' }, 206],
+    ['/%E0%A4%A', {}, 400],
+  ] as const)('%s with %j: %i', async (path, headers, status) => {
+    const answer = await get(path, headers);
+    expect(answer.status).toBe(status);
+    if (status >= 400) expect(answer.headers['content-type']).toContain('application/problem+json');
+    expect(answer.text ?? '').not.toContain('root:');
+  });
+});
