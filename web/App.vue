@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ROLE_WORDS } from '@banter/contract';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute } from 'vue-router';
 import KeysDialog from './parts/KeysDialog.vue';
@@ -23,6 +24,9 @@ const screen = computed(() =>
   <div role="status" aria-live="polite">
     <p v-if="connection.lost && session.me" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
       No connection. What you type stays on this device and is sent when it is back.
+    </p>
+    <p v-if="session.me && session.waitingRole" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
+      You are {{ ROLE_WORDS[session.waitingRole].name.toLowerCase() }} now. Sign out and in again to work as one.
     </p>
   </div>
   <!-- Today says the same, with all that is due. -->

@@ -59,7 +59,7 @@ export class KennelImports {
   /** Takes a file as it comes and begins to look it through. Its place among the kennel's files is taken before a byte of it is read. */
   async take(scope: KennelScope, body: Readable, length: number | null, table: CsvTable | null): Promise<KennelImport> {
     if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: TOO_LARGE });
-    await this.makeRoom(scope.kennelId);
+    this.makeRoom(scope.kennelId);
     const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: 0, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0, leftOut: [] }; // prettier-ignore
     const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
     timer.unref();
@@ -79,12 +79,13 @@ export class KennelImports {
   }
 
   /** Lets the oldest file of a kennel go that nobody is working on, where there are many; fails when all are busy. */
-  private async makeRoom(kennelId: string): Promise<void> {
+  private makeRoom(kennelId: string): void {
     const own = [...this.jobs.values()].filter(({ scope }) => scope.kennelId === kennelId);
     if (own.length < MOST_JOBS) return;
     const idle = own.find(({ view }) => view.state !== 'reading' && view.state !== 'keeping');
     if (!idle) throw new Failure('too-many', { detail: 'Three files of this kennel are being worked on already; wait for one of them.' });
-    await this.forget(idle.view.id);
+    // Its place is free at once, its folder soon.
+    void this.forget(idle.view.id);
   }
 
   private async read(job: Job, table: CsvTable | null, sent: string): Promise<void> {

@@ -25,5 +25,5 @@ export function failureSentence(failure: unknown): string {
   if (!(failure instanceof RequestFailure)) return 'Something went wrong on this page.';
   if (failure.problem === null) return 'No connection to Banter.';
   const [first] = failure.errors;
-  return first ? first.message : failure.problem.title;
+  return first ? first.message : (failure.problem.detail ?? failure.problem.title);
 }

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { FieldBatchKept, type FieldBatch, type NewFieldEvent, type Problem } from '@banter/contract';
+import type { FieldBatch, FieldBatchKept, NewFieldEvent, Problem } from '@banter/contract';
 import { openDB } from 'idb';
 import { v7 as uuidv7 } from 'uuid';
 import { beforeEach, describe, expect, it } from 'vitest';

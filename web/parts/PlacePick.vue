@@ -9,6 +9,7 @@ import { useSession } from '../stores/session.ts';
 import { dayWords, todayIn } from './age.ts';
 import ChoiceRow from './ChoiceRow.vue';
 import TextField from './TextField.vue';
+import { useTyped } from '../stores/draft.ts';
 
 const props = defineProps<{
   kind: CollarKindName;
@@ -47,7 +48,7 @@ const tones = { stop: 'bg-stop-wash text-stop', mind: 'bg-mind-wash text-mind', 
 const answers = computed(() => here.value.map(({ id, name }) => ({ value: id, label: name })));
 
 const adding = ref(false);
-const name = ref('');
+const { name } = useTyped('place', { name: '' });
 async function keepPlace(facts: PlaceFacts, id: string, version: number | null) {
   const kept = await keeping.keep(`/api/places/${id}`, Place, facts, version);
   if (!kept) return;

@@ -1,5 +1,6 @@
 import { Kennel, type KennelSettings } from '@banter/contract';
 import { computed, ref } from 'vue';
+import { anObject, useDraft } from './draft.ts';
 import { useKeep } from './keep.ts';
 import { useSession } from './session.ts';
 
@@ -9,28 +10,35 @@ const settingsOf = (kennel: Kennel): KennelSettings => {
   return settings;
 };
 
-/** The kennel's settings on a form: changed here, kept at their version, and what somebody else kept meanwhile shown on asking. */
-export function useKennelForm() {
+type Draft = { form: KennelSettings; /** The version of the kennel it was begun from. */ version: number };
+
+/**
+ * The kennel's settings on a form: changed here, kept at the version they were begun from, and what somebody else kept meanwhile shown
+ * on asking. `part` names the page; what was changed on it survives a reload and a lost connection.
+ */
+export function useKennelForm(part: string) {
   const session = useSession();
   const keeping = useKeep();
-  const form = ref<KennelSettings>(settingsOf(session.kennel!));
+  const begin = (): Draft => ({ form: settingsOf(session.kennel!), version: session.kennel!.version });
+  const { draft, restored, discard } = useDraft(`house.${part}`, anObject<Draft>(), begin);
+  const form = computed({ get: () => draft.value.form, set: (now) => (draft.value = { ...draft.value, form: now }) });
   const saved = ref(false);
   const changed = computed(() => JSON.stringify(form.value) !== JSON.stringify(settingsOf(session.kennel!)));
 
   async function keep(): Promise<void> {
-    const kept = await keeping.keep('/api/kennel', Kennel, form.value, session.kennel!.version);
+    const kept = await keeping.keep('/api/kennel', Kennel, form.value, draft.value.version);
     if (!kept) return;
     session.changed(kept);
-    form.value = settingsOf(kept);
+    discard();
     saved.value = true;
   }
   function showTheirs(): void {
     const theirs = Kennel.safeParse(keeping.conflict.value?.current);
     if (!theirs.success) return;
     session.changed(theirs.data);
-    form.value = settingsOf(theirs.data);
+    discard();
     keeping.state.value = 'still';
     keeping.conflict.value = null;
   }
-  return { form, saved, changed, keeping, keep, showTheirs };
+  return { form, saved, changed, restored, discard, keeping, keep, showTheirs };
 }

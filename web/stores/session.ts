@@ -1,4 +1,4 @@
-import { Doorstep, Me, type Join, type Kennel, type SignIn, type SignUp } from '@banter/contract';
+import { Doorstep, Me, type Join, type Kennel, type Role, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { RequestFailure } from '../api/failure.ts';
@@ -9,6 +9,8 @@ import { readStored, writeStored } from './stored.ts';
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null);
   const demo = ref(false);
+  /** A higher role that somebody was given since they signed in, and has from the next time on. */
+  const waitingRole = ref<Role | null>(null);
   const known = ref(false);
   // A screen with work on it outlives a sign-in that ended; it still needs its kennel's units and rules.
   const lastKennel = shallowRef<Kennel | null>(null);
@@ -24,6 +26,7 @@ export const useSession = defineStore('session', () => {
       known.value = true;
       me.value = doorstep.me;
       demo.value = doorstep.demo;
+      waitingRole.value = doorstep.waitingRole;
       writeStored(REMEMBERED, doorstep.me);
     } catch (failure) {
       if (failure instanceof RequestFailure && failure.mayPass) me.value = readStored(REMEMBERED, Me);
@@ -32,12 +35,14 @@ export const useSession = defineStore('session', () => {
   }
   const entered = (now: Me) => {
     known.value = true;
+    waitingRole.value = null;
     me.value = now;
   };
 
   return {
     me,
     demo,
+    waitingRole,
     known,
     kennel: computed(() => me.value?.kennel ?? lastKennel.value),
     look,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A dog's record: what to do next, its neck to scale, and everything that happened, newest first. */
 import { collarKind, type CurrentFit, Dog, drawnFits, Ending, neckTapeOf, nextStep } from '@banter/contract';
+import { listWords } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -12,7 +13,7 @@ import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
-import { todayIn } from '../parts/age.ts';
+import { dayWords, todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { goToStep, wornLine } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
@@ -56,6 +57,11 @@ const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const trouble = ref('');
+const UNREADABLE = { plan: 'a fit', fitCheck: 'a fit check', handover: 'a handover' } as const;
+const unreadableWords = computed(() => {
+  const all = data.value!.unreadable.map(({ kind, at }) => `${UNREADABLE[kind]} of ${dayWords(at, kennel.value.timeZone)}`);
+  return `${all.length === 1 ? '1 record' : `${all.length} records`} cannot be read: ${listWords(all)}.`;
+});
 
 /** The dog no longer wears this collar; its plan and checks stay in the record. */
 const ending = useKeep();
@@ -83,6 +89,9 @@ async function putAway(away: boolean) {
     <p v-if="data!.dog.archivedAt" class="mb-4 rounded bg-mind-wash p-3 text-mind">
       Put away.
       <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button>
+    </p>
+    <p v-if="data!.unreadable.length > 0" role="status" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+      {{ unreadableWords }} It is left out everywhere; the kennel’s file still has it.
     </p>
     <p v-if="trouble" role="alert" class="mb-4 rounded bg-stop-wash p-3 text-stop">{{ trouble }}</p>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">

@@ -10,11 +10,12 @@ import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 import { MOST_ROWS, type FitManyNews, type FitManyRequest } from '../workers/fit-many.ts';
+import { useTyped } from '../stores/draft.ts';
 
 const session = useSession();
 const units = useUnits();
 const { data, state, sentence, load } = useLoad(() => '/api/collars', CollarsPage);
-const pasted = ref('');
+const { pasted } = useTyped('table-to-fit', { pasted: '' });
 const file = shallowRef<File | null>(null);
 const busy = ref(false);
 const bytes = ref(0);

@@ -9,20 +9,23 @@ import { momentWords } from '../parts/age.ts';
 import { useEntryForm } from '../parts/entry-form.ts';
 import TextField from '../parts/TextField.vue';
 import { useSession } from '../stores/session.ts';
+import { useTyped } from '../stores/draft.ts';
 
 const session = useSession();
 const router = useRouter();
 const key = useRoute().hash.slice(1);
 const invitation = ref<Invitation | null>(null);
 const gone = ref('');
-const form = ref({ name: '', email: '', password: '' });
+const { name, email } = useTyped(`join.${key.slice(0, 8)}`, { name: '', email: '' });
+/** A password is kept nowhere. */
+const password = ref('');
 const { errors, sentence, busy, submit } = useEntryForm();
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 async function look() {
   try {
     invitation.value = await send('POST', '/api/invitation', Invitation, { key });
-    form.value.name = invitation.value.name;
+    if (name.value === '') name.value = invitation.value.name;
   } catch (failure) {
     gone.value =
       failure instanceof RequestFailure && failure.problem?.status === 422
@@ -32,7 +35,7 @@ async function look() {
 }
 void look();
 
-const join = () => submit(Join, { key, ...form.value }, session.join, () => router.push('/today'));
+const join = () => submit(Join, { key, name: name.value, email: email.value, password: password.value }, session.join, () => router.push('/today'));
 </script>
 
 <template>
@@ -49,16 +52,9 @@ const join = () => submit(Join, { key, ...form.value }, session.join, () => rout
         You are signed in as {{ session.me.person.name }} of {{ session.me.kennel.name }}. Joining signs you in anew, with an e-mail of its own.
       </p>
       <div class="mt-4 space-y-4">
-        <TextField v-model="form.name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
-        <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
-        <TextField
-          v-model="form.password"
-          label="Password"
-          type="password"
-          hint="At least 10 characters."
-          :error="errors.password"
-          autocomplete="new-password"
-        />
+        <TextField v-model="name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
+        <TextField v-model="email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
+        <TextField v-model="password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
       </div>
       <p v-if="sentence" role="alert" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">{{ sentence }}</p>
       <button type="submit" class="press press-main mt-5" :disabled="busy">{{ busy ? 'Joining …' : 'Join' }}</button>

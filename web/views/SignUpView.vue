@@ -6,22 +6,25 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 import { useEntryForm } from '../parts/entry-form.ts';
 import TextField from '../parts/TextField.vue';
 import { useSession } from '../stores/session.ts';
+import { anObject, useDraft } from '../stores/draft.ts';
 
 const session = useSession();
 const router = useRouter();
 const american = /^en-US|^en-LR|^my/.test(navigator.language);
-const form = ref<SignUp>({
+type Entry = Omit<SignUp, 'password'>;
+const { draft: form, discard } = useDraft('sign-up', anObject<Entry>(), (): Entry => ({
   kennelName: '',
   name: '',
   email: '',
-  password: '',
   lengthUnit: american ? 'in' : 'cm',
   massUnit: american ? 'lb' : 'kg',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-});
+}));
+/** A password is kept nowhere. */
+const password = ref('');
 const { errors, sentence, busy, submit } = useEntryForm();
 
-const make = () => submit(SignUp, form.value, session.signUp, () => router.push('/dogs'));
+const make = () => submit(SignUp, { ...form.value, password: password.value }, session.signUp, () => (discard(), router.push('/dogs')));
 </script>
 
 <template>
@@ -31,7 +34,7 @@ const make = () => submit(SignUp, form.value, session.signUp, () => router.push(
       <TextField v-model="form.kennelName" label="Kennel" hint="As your people call it." :error="errors.kennelName" autocomplete="organization" />
       <TextField v-model="form.name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
       <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
-      <TextField v-model="form.password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
+      <TextField v-model="password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
       <div class="flex flex-wrap gap-8">
         <ChoiceRow
           v-model="form.lengthUnit"

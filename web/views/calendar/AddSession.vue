@@ -1,18 +1,21 @@
 <script setup lang="ts">
 /** One session by hand, for a dog in no programme or out of turn: tried first, like everything else. */
 import { GRID_MINUTES } from '@banter/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import type { CalendarBoard } from './calendar-board.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ board: CalendarBoard; today: string }>();
 const emit = defineEmits<{ done: [] }>();
 const board = props.board;
 const page = computed(() => board.live.value);
-const dogId = ref('');
-const handId = ref(page.value.people[0]?.id ?? '');
-const day = ref(props.today);
-const time = ref('10:00');
-const minutes = ref(15);
+const { dogId, handId, day, time, minutes } = useTyped('session-to-plan', {
+  dogId: '',
+  handId: page.value.people[0]?.id ?? '',
+  day: props.today,
+  time: '10:00',
+  minutes: 15,
+});
 const stages = computed(() => board.programmes.value.filter(({ programme }) => programme.dogId === dogId.value));
 function tryIt() {
   const [hour, minute] = time.value.split(':').map(Number) as [number, number];

@@ -5,37 +5,40 @@ import { timeOfDay, USUAL_HOURS } from '@banter/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import KeepBar from '../../parts/KeepBar.vue';
+import { anObject, useDraft } from '../../stores/draft.ts';
 import { useKeep } from '../../stores/keep.ts';
 
 const props = defineProps<{ hours: readonly Hours[]; people: readonly { id: string; name: string }[]; kennel: Kennel; today: string }>();
 const emit = defineEmits<{ changed: []; done: [] }>();
 const keeping = useKeep();
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const whose = ref(props.kennel.id);
-const kept = computed(() => props.hours.find(({ id }) => id === whose.value) ?? null);
-const ofKennel = computed(() => props.hours.find(({ id }) => id === props.kennel.id) ?? USUAL_HOURS);
 type Row = { there: boolean; from: string; to: string };
+type Draft = { whose: string; rows: Row[]; away: HoursFacts['away']; version: number | null };
 const minutes = (time: string) => {
   const [hour, minute] = time.split(':').map(Number) as [number, number];
   return hour * 60 + minute;
 };
-const rowsOf = (): Row[] =>
-  (kept.value ?? ofKennel.value).week.map((span) => ({ there: span !== null, from: timeOfDay(span?.[0] ?? 540), to: timeOfDay(span?.[1] ?? 1020) }));
-const rows = ref<Row[]>(rowsOf());
-const away = ref<HoursFacts['away']>([]);
-const begin = () => {
-  rows.value = rowsOf();
-  away.value = (kept.value?.away ?? []).map((one) => ({ ...one }));
-};
-begin();
-watch(whose, () => (begin(), (said.value = '')));
-/** Told once the calendar goes by them. */
+const ofKennel = computed(() => props.hours.find(({ id }) => id === props.kennel.id) ?? USUAL_HOURS);
+const keptOf = (id: string) => props.hours.find((one) => one.id === id) ?? null;
+/** The week of somebody as it is kept, or as the kennel's until they have one of their own. */
+function begin(id: string): Draft {
+  const there = keptOf(id);
+  const rows = (there ?? ofKennel.value).week.map((span) => ({ there: span !== null, from: timeOfDay(span?.[0] ?? 540), to: timeOfDay(span?.[1] ?? 1020) }));
+  return { whose: id, rows, away: (there?.away ?? []).map((one) => ({ ...one })), version: there?.version ?? null };
+}
+const { draft, settle } = useDraft('hours', anObject<Draft>(), () => begin(props.kennel.id));
+const part = <Name extends 'rows' | 'away'>(name: Name) =>
+  computed({ get: () => draft.value[name], set: (now) => (draft.value = { ...draft.value, [name]: now }) });
+const [rows, away] = [part('rows'), part('away')];
+const whose = computed({ get: () => draft.value.whose, set: (id) => settle(begin(id)) });
+const kept = computed(() => keptOf(whose.value));
 const said = ref('');
+watch(whose, () => (said.value = ''));
 watch(
   () => [whose.value, kept.value?.version] as const,
   ([who, version], [before, old]) => {
     if (who !== before || version === old) return;
-    begin();
+    settle(begin(who));
     said.value = `Kept: ${whose.value === props.kennel.id ? 'the kennel' : (props.people.find(({ id }) => id === whose.value)?.name ?? '')}.`;
   },
 );
@@ -50,7 +53,7 @@ async function keep() {
     week: rows.value.map((row) => (row.there ? [minutes(row.from), minutes(row.to)] : null)),
     away: away.value,
   };
-  if (await keeping.keep(`/api/hours/${whose.value}`, Hours, facts, kept.value?.version ?? null)) emit('changed');
+  if (await keeping.keep(`/api/hours/${whose.value}`, Hours, facts, draft.value.version)) emit('changed');
 }
 </script>
 

@@ -5,6 +5,7 @@ import { contractSpeaker, houseRules, NO_ROOM_WORDS, placeSessions, wordReason, 
 import { DateTime } from 'luxon';
 import { computed, ref } from 'vue';
 import { oftenWords } from '../../parts/often-words.ts';
+import { useTyped } from '../../stores/draft.ts';
 import { useSession } from '../../stores/session.ts';
 import type { CalendarBoard } from './calendar-board.ts';
 
@@ -23,8 +24,7 @@ const toggle = (id: string) => {
   if (!now.delete(id)) now.add(id);
   chosen.value = now;
 };
-const from = ref(DateTime.fromISO(props.today).plus({ days: 1 }).toISODate()!);
-const weeks = ref(2);
+const { from, weeks } = useTyped('sessions-to-plan', { from: DateTime.fromISO(props.today).plus({ days: 1 }).toISODate()!, weeks: 2 });
 const hands = ref(new Set(board.live.value.people.map(({ id }) => id)));
 const toggleHand = (id: string) => {
   const now = new Set(hands.value);

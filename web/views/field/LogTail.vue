@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { eventSentence } from '../../field/event-words.ts';
 import { useFieldLog } from '../../stores/field-log.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ story: SessionStory; canUndo: boolean }>();
 const emit = defineEmits<{ undo: []; note: [text: string] }>();
@@ -18,7 +19,7 @@ const lines = computed(() => {
   const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit', timeZone: session.kennel!.timeZone });
   return told.map(({ at, ...event }) => ({ id: event.id, time: time.format(at), text: eventSentence({ ...event, at: '' } as NewFieldEvent, log.page) }));
 });
-const text = ref('');
+const { text } = useTyped(`field-note.${props.story.sessionId}`, { text: '' });
 function keep() {
   if (text.value.trim() === '') return;
   emit('note', text.value.trim().slice(0, 1000));

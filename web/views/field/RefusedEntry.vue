@@ -4,6 +4,7 @@ import type { NewFieldEvent } from '@banter/contract';
 import { computed, ref } from 'vue';
 import TextField from '../../parts/TextField.vue';
 import type { BoxedEvent } from '../../field/field-box.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ entry: BoxedEvent; words: string }>();
 const emit = defineEmits<{ drop: []; again: [change: Partial<NewFieldEvent>] }>();
@@ -11,7 +12,7 @@ const emit = defineEmits<{ drop: []; again: [change: Partial<NewFieldEvent>] }>(
 const { event } = props.entry;
 const field = event.event === 'press' ? 'level' : event.event === 'note' ? 'text' : null;
 const changing = ref(false);
-const typed = ref(event.event === 'press' ? String(event.level) : event.event === 'note' ? event.text : '');
+const { typed } = useTyped(`refused.${event.id}`, { typed: event.event === 'press' ? String(event.level) : event.event === 'note' ? event.text : '' });
 const level = computed(() => {
   const read = typed.value.trim() === '' ? Number.NaN : Number(typed.value.replace(',', '.'));
   return Number.isFinite(read) ? read : null;

@@ -2,9 +2,10 @@
 /** What came of a session for the stage its dog is in: told like everything else here, with or without a connection, and taken back with a tap. */
 import type { FieldDog } from '@banter/contract';
 import type { SessionStory } from '@banter/core';
-import { computed, ref, watch } from 'vue';
+import { computed, watch } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
 import type { FieldTold } from '../../stores/field-log.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ programme: FieldDog['programmes'][number]; story: SessionStory; tell: (told: FieldTold) => string }>();
 const told = computed(() => {
@@ -13,9 +14,7 @@ const told = computed(() => {
 });
 /** So many numbers fit under a thumb; nothing is counted before somebody says it, so that no mark is met by a tap too many. */
 const MOST_NUMBERS = 12;
-const met = ref(0);
-const of = ref(props.programme.of);
-const setback = ref(false);
+const { met, of, setback } = useTyped(`field-result.${props.story.sessionId}.${props.programme.id}`, { met: 0, of: props.programme.of, setback: false });
 watch(of, (now) => (met.value = Math.min(met.value, now)));
 const single = computed(() => props.programme.of === 1);
 const keep = (went: number) =>

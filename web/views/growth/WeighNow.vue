@@ -6,13 +6,13 @@ import { ref } from 'vue';
 import WeightField from '../../parts/WeightField.vue';
 import FieldFrame from '../../parts/FieldFrame.vue';
 import { useKeep } from '../../stores/keep.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ dogId: string; today: string; name: string }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
-const typed = ref('');
+const { typed, day } = useTyped(`weighing.${props.dogId}`, { typed: '', day: props.today });
 const grams = ref<number | null>(null);
-const day = ref(props.today);
 let id = uuidv7();
 async function keep() {
   if (grams.value === null) return;

@@ -11,14 +11,14 @@ import ShownOnce from '../../parts/ShownOnce.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ dogId: string; dogName: string; page: HandoversPage; daily: readonly { key: string; text: string }[] }>();
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const zone = computed(() => session.kennel!.timeZone);
 const keeping = useKeep();
-const name = ref('');
-const days = ref('30');
+const { name, days } = useTyped(`owner-link.${props.dogId}`, { name: '', days: '30' });
 const address = ref('');
 const SPANS = [
   { value: '14', label: 'two weeks' },

@@ -13,12 +13,12 @@ import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const session = useSession();
 const keeping = useKeep();
 const { data, state, sentence, load } = useLoad(() => '/api/calendar-feeds', CalendarFeedsPage);
-const name = ref('');
-const whose = ref('everybody');
+const { name, whose } = useTyped('calendar-address', { name: '', whose: 'everybody' });
 const address = ref('');
 const here = computed(() => (data.value?.feeds ?? []).filter(({ revokedAt }) => revokedAt === null));
 const gone = computed(() => (data.value?.feeds ?? []).filter(({ revokedAt }) => revokedAt !== null));

@@ -12,11 +12,12 @@ import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const session = useSession();
 const keeping = useKeep();
 const { data, state, sentence, load } = useLoad(() => '/api/bridges', BridgesPage);
-const name = ref('');
+const { name } = useTyped('bridge', { name: '' });
 const key = ref('');
 const here = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt === null));
 const gone = computed(() => (data.value?.bridges ?? []).filter(({ revokedAt }) => revokedAt !== null));

@@ -12,6 +12,7 @@ import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const session = useSession();
 const units = useUnits();
@@ -19,8 +20,7 @@ const keeping = useKeep();
 const { data, state, sentence, load } = useLoad(() => '/api/people', PeoplePage);
 const finger = computed(() => session.me?.person.finger ?? null);
 const said = (mm: number | undefined) => (mm === undefined ? '' : `${mm} mm`);
-const thick = ref(said(finger.value?.thicknessMm));
-const wide = ref(said(finger.value?.widthMm));
+const { thick, wide, settled } = useTyped('finger', { thick: said(finger.value?.thicknessMm), wide: said(finger.value?.widthMm) });
 const mm = ref<{ thick: number | null; wide: number | null }>({ thick: null, wide: null });
 const parsed = computed(() => MeasuredFinger.safeParse({ thicknessMm: mm.value.thick, widthMm: mm.value.wide }));
 const fault = computed(() => (mm.value.thick === null || mm.value.wide === null || parsed.value.success ? '' : (parsed.value.error.issues[0]?.message ?? '')));
@@ -35,6 +35,7 @@ async function keep() {
   const kept = await keeping.keep('/api/me', Me, { finger: parsed.value.data });
   if (!kept) return;
   session.me = kept;
+  settled();
   await load();
 }
 /** Up to this a tape can be trusted; the house's spread over the square root of a pair. From memory. */

@@ -26,7 +26,7 @@ import WorkSettings from './WorkSettings.vue';
 
 const session = useSession();
 const units = useUnits();
-const { form, saved, changed, keeping, keep, showTheirs } = useKennelForm();
+const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('rules');
 const nameFault = computed(() =>
   form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : '',
 );
@@ -130,6 +130,9 @@ const impact = computed(() =>
             <p class="text-sm">→ {{ one.after }}</p>
           </li>
         </ul>
+        <p v-if="restored && changed" role="status" class="text-sm text-soft">
+          Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
+        </p>
         <KeepBar
           by="lead"
           class="mt-3"

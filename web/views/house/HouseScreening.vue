@@ -15,7 +15,7 @@ import {
 import KeepBar from '../../parts/KeepBar.vue';
 import { useKennelForm } from '../../stores/kennel-form.ts';
 
-const { form, saved, changed, keeping, keep, showTheirs } = useKennelForm();
+const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('screening');
 const byDefault = (item: ScreenItem, hazard: Hazard): ScreenLevel => item.levels[hazard] ?? 'none';
 function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLevel) {
   const own = { ...(form.value.screen[id] ?? {}) };
@@ -60,6 +60,9 @@ function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLe
         </tbody>
       </table>
     </div>
+    <p v-if="restored && changed" role="status" class="text-sm text-soft">
+      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
+    </p>
     <KeepBar by="lead" class="mt-4" :keeping="keeping" label="Keep the levels" :disabled="!changed" @newer="showTheirs">
       <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
     </KeepBar>

@@ -3,7 +3,7 @@
 import { COLLAR_KIND_NAMES, collarKind, Place, PlacesPage, type CollarKindName, type PlaceFacts } from '@banter/contract';
 import { houseRules, lawOf, RESTRICTED_HAZARDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { dayWords, todayIn } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import KeepBar from '../../parts/KeepBar.vue';
@@ -13,6 +13,7 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
+import { anObject, useDraft } from '../../stores/draft.ts';
 
 const session = useSession();
 const keeping = useKeep();
@@ -22,7 +23,7 @@ const rules = computed(() => houseRules(session.kennel!.rules));
 const restricted = (kind: CollarKindName) => collarKind(kind).hazards.some((hazard) => RESTRICTED_HAZARDS.includes(hazard));
 
 type Form = PlaceFacts & { id: string; version: number | null };
-const form = ref<Form | null>(null);
+const { draft: form } = useDraft('place-form', anObject<Form>().nullable(), () => null);
 const asRecord = (place: Place): Form => JSON.parse(JSON.stringify(place)) as Form;
 const begin = (): Form => ({
   id: uuidv7(),

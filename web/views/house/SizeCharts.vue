@@ -9,7 +9,7 @@ import { useKennelForm } from '../../stores/kennel-form.ts';
 import { useUnits } from '../../stores/units.ts';
 
 const units = useUnits();
-const { form, saved, changed, keeping, keep, showTheirs } = useKennelForm();
+const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('charts');
 type Row = (typeof form.value.headCollarChart)[number];
 const fields = [
   { id: 'neckMinMm', label: 'Neck from', likelyMm: [150, 700] },
@@ -86,6 +86,9 @@ const nameless = computed(() => form.value.headCollarChart.some((row) => row.nam
     <p v-if="reversed" class="mt-3 font-semibold text-stop" role="alert">
       Size «{{ reversed.name }}» runs backwards: {{ units.exact(reversed.neckMinMm) }} to {{ units.exact(reversed.neckMaxMm) }} at the neck,
       {{ units.exact(reversed.noseMinMm) }} to {{ units.exact(reversed.noseMaxMm) }} at the nose.
+    </p>
+    <p v-if="restored && changed" role="status" class="text-sm text-soft">
+      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
     </p>
     <KeepBar
       by="lead"

@@ -13,6 +13,7 @@ import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useMay } from '../../stores/may.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 type Person = PeoplePage['people'][number];
 const props = defineProps<{ people: PeoplePage['people'] }>();
@@ -60,9 +61,7 @@ async function look() {
   if (may.lead.value) invites.value = (await send('GET', '/api/invites', InvitesPage).catch(() => ({ invites: invites.value }))).invites;
 }
 void look();
-const name = ref('');
-const role = ref<Role>('assistant');
-const asThem = ref('new');
+const { name, role, asThem } = useTyped('invitation', { name: '', role: 'assistant' as Role, asThem: 'new' });
 const without = computed(() => [
   { value: 'new', label: 'Somebody new' },
   ...props.people.filter(({ signsIn }) => !signsIn).map(({ id, name: label }) => ({ value: id, label })),

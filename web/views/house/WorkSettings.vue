@@ -2,14 +2,15 @@
 /** Where dogs are worked, from easy to hard: the usual four, and the kennel's own. One that has been kept is renamed, not taken out: levels stand under it. */
 import type { KennelSettings } from '@banter/contract';
 import { WORK_SETTINGS } from '@banter/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import TextField from '../../parts/TextField.vue';
 import { settingId } from './setting-id.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 type Own = KennelSettings['moreSettings'];
 const props = defineProps<{ kept: Own; errorAt: (path: string) => string }>();
 const own = defineModel<Own>({ required: true });
-const fresh = ref('');
+const { fresh } = useTyped('work-setting', { fresh: '' });
 const isKept = (id: string) => props.kept.some((one) => one.id === id);
 const taken = computed(() => [...WORK_SETTINGS, ...own.value].some(({ name }) => name.toLowerCase() === fresh.value.trim().toLowerCase()));
 function add() {

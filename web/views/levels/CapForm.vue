@@ -5,13 +5,14 @@ import { levelWords } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useKeep } from '../../stores/keep.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ dogId: string; device: DeviceLevels; caps: LevelsPage['caps'] }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
-const open = ref(false);
-const typed = ref('');
-const note = ref('');
+const { typed, note } = useTyped(`cap.${props.dogId}.${props.device.collar.id}`, { typed: '', note: '' });
+// What was begun stands open.
+const open = ref(typed.value !== '' || note.value !== '');
 const latest = computed(() => props.caps.findLast(({ collarId }) => collarId === props.device.collar.id) ?? null);
 const fault = computed(() => {
   const number = Number(typed.value.replace(',', '.'));

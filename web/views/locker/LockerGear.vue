@@ -13,6 +13,7 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useUnits } from '../../stores/units.ts';
 import { longWords } from '../../parts/long-words.ts';
+import { anObject, useDraft } from '../../stores/draft.ts';
 
 const props = defineProps<{ locker: LockerPage }>();
 const emit = defineEmits<{ changed: [] }>();
@@ -32,7 +33,7 @@ type Form = {
   note: string;
   retiredAt: string | null;
 };
-const form = ref<Form | null>(null);
+const { draft: form } = useDraft('gear', anObject<Form>().nullable(), () => null);
 const mm = ref<{ length: number | null; width: number | null }>({ length: null, width: null });
 const begin = (): Form => ({
   id: uuidv7(),

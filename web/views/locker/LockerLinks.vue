@@ -10,6 +10,7 @@ import KeepBar from '../../parts/KeepBar.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useSession } from '../../stores/session.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ locker: LockerPage }>();
 const emit = defineEmits<{ changed: [] }>();
@@ -52,11 +53,13 @@ const ACTIONS = {
   counted: { label: 'Found in the bag', from: 'outside', to: 'bag' },
 } as const;
 type Action = keyof typeof ACTIONS;
-const action = ref<Action>('bought');
-const gauge = ref(String(gauges.value.find((one) => one >= 3) ?? gauges.value[0] ?? 3));
-const count = ref('1');
-const dogId = ref<string | null>(null);
-const note = ref('');
+const { action, gauge, count, dogId, note } = useTyped('link-move', {
+  action: 'bought' as Action,
+  gauge: String(gauges.value.find((one) => one >= 3) ?? gauges.value[0] ?? 3),
+  count: '1',
+  dogId: '',
+  note: '',
+});
 const id = ref(uuidv7());
 const at = ref<string | null>(null);
 const number = computed(() => (/^\s*\d{1,3}\s*$/.test(count.value) ? Number(count.value) : NaN));

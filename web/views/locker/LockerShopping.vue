@@ -7,6 +7,7 @@ import KeepBar from '../../parts/KeepBar.vue';
 import { shoppingOf } from '../../parts/shopping.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ locker: LockerPage }>();
 const emit = defineEmits<{ changed: [] }>();
@@ -15,7 +16,7 @@ const marking = useKeep();
 const short = computed(() => shoppingOf(props.locker));
 const open = computed(() => props.locker.wants.filter(({ boughtAt }) => boughtAt === null));
 const bought = computed(() => props.locker.wants.filter(({ boughtAt }) => boughtAt !== null));
-const what = ref('');
+const { what } = useTyped('want', { what: '' });
 const id = ref(uuidv7());
 async function add() {
   if (what.value.trim() === '') return;

@@ -9,25 +9,31 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
 import { STATE_ANSWERS } from './dress-words.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const session = useSession();
 const zone = computed(() => session.kennel!.timeZone);
 const fits = computed(() => props.neck.dressed.fits);
-const open = ref(false);
-const planId = ref<string | null>(null);
-const from = ref('');
-const to = ref('');
-const state = ref<WearState | null>(WEAR_STATES[0]);
-const clock = ref('');
+const { open, planId, from, to, state, clock } = useTyped(`past-wear.${props.neck.dogId}`, {
+  open: false,
+  planId: '',
+  from: '',
+  to: '',
+  state: WEAR_STATES[0] as WearState,
+  clock: '',
+});
 const fault = ref('');
 const fit = computed(() => fits.value.find(({ plan }) => plan.id === planId.value) ?? fits.value[0] ?? null);
 const contacts = computed(() => props.neck.dressed.contacts.find((one) => one.fit === fit.value) ?? null);
 function begin() {
   open.value = true;
-  planId.value = fits.value[0]?.plan.id ?? null;
+  planId.value = fits.value[0]?.plan.id ?? '';
   from.value = asTyped(props.neck.now - 2 * 3_600_000, zone.value);
   to.value = asTyped(props.neck.now - 3_600_000, zone.value);
+}
+function forget() {
+  [open.value, planId.value, from.value, to.value, clock.value] = [false, '', '', '', ''];
 }
 async function keep() {
   const [begun, ended] = [typedInstant(from.value, zone.value), typedInstant(to.value, zone.value)];
@@ -43,7 +49,7 @@ async function keep() {
     { event: 'put-on', ...on, clock: place, state: state.value ?? 'worked', at: begun.at },
     { event: 'taken-off', ...on, at: ended.at },
   ]);
-  if (done) open.value = false;
+  if (done) forget();
 }
 </script>
 

@@ -28,6 +28,7 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useUnits } from '../../stores/units.ts';
 import RigPartCard from './RigPartCard.vue';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const units = useUnits();
@@ -74,10 +75,12 @@ const COLLAR_WORDS: Record<RigCollar, string> = {
 const wantsWords = (wants: readonly RigCollar[]) =>
   wants.length === 0 ? '' : `It needs ${listWords(wants.map((one) => COLLAR_WORDS[one]))} on the neck, too.`;
 
-const adding = ref(false);
-const kind = ref<RigPartKindName>('leash');
-const from = ref<RigJoint>('hand');
-const to = ref<RigJoint>('leash end');
+const { adding, kind, from, to } = useTyped(`rig-part.${props.neck.dogId}`, {
+  adding: false,
+  kind: 'leash' as RigPartKindName,
+  from: 'hand' as RigJoint,
+  to: 'leash end' as RigJoint,
+});
 function add() {
   relay([...parts.value, rigPart(freshId(kind.value.replaceAll(' ', '-'), parts.value), kind.value, from.value, to.value)]);
   adding.value = false;
@@ -112,6 +115,7 @@ function remove(id: string) {
           <RigPartCard
             v-if="chosenPart"
             :key="chosenPart.id"
+            :dog-id="neck.dogId"
             class="mt-3"
             :part="chosenPart"
             @change="change"

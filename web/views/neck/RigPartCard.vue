@@ -6,8 +6,9 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useUnits } from '../../stores/units.ts';
+import { useTyped } from '../../stores/draft.ts';
 
-const props = defineProps<{ part: FittedRigPart }>();
+const props = defineProps<{ part: FittedRigPart; dogId: string }>();
 const emit = defineEmits<{ change: [part: FittedRigPart]; remove: []; close: [] }>();
 const units = useUnits();
 const kind = computed(() => RIG_PART_KINDS[props.part.kind]);
@@ -16,15 +17,17 @@ const tie = computed(
     (kind.value.place === 'tie' && props.part.kind !== 'snap' && props.part.kind !== 'dead ring') ||
     (props.part.kind === 'slip lead' && props.part.from !== 'hand'),
 );
-const slack = ref(props.part.slackMm === null ? '' : units.gap(props.part.slackMm));
+const { slack, mass, rated, settled } = useTyped(`rig-part.${props.dogId}.${props.part.id}`, {
+  slack: props.part.slackMm === null ? '' : units.gap(props.part.slackMm),
+  mass: props.part.massG === null ? '' : String(props.part.massG),
+  rated: (props.part.loadRated === null ? 'unknown' : props.part.loadRated ? 'yes' : 'no') as 'yes' | 'no' | 'unknown',
+});
 const slackMm = ref<number | null>(props.part.slackMm);
-const mass = ref(props.part.massG === null ? '' : String(props.part.massG));
 const massG = computed(() => {
   const found = /^\s*(\d{1,4}(?:[.,]\d+)?)\s*g?\s*$/.exec(mass.value);
   return found ? Number(found[1]!.replace(',', '.')) : null;
 });
 const massFault = computed(() => (mass.value.trim() !== '' && (massG.value === null || massG.value > 2000) ? 'A mass in grams, such as 30, up to 2000.' : ''));
-const rated = ref<'yes' | 'no' | 'unknown'>(props.part.loadRated === null ? 'unknown' : props.part.loadRated ? 'yes' : 'no');
 const unread = computed(() => (slack.value.trim() !== '' && slackMm.value === null) || massFault.value !== '');
 function keep() {
   if (unread.value) return;
@@ -34,6 +37,7 @@ function keep() {
     massG: mass.value.trim() === '' ? null : massG.value,
     loadRated: props.part.kind !== 'carabiner' || rated.value === 'unknown' ? null : rated.value === 'yes',
   });
+  settled();
   emit('close');
 }
 </script>

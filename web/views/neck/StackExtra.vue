@@ -7,19 +7,26 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useUnits } from '../../stores/units.ts';
+import { useTyped } from '../../stores/draft.ts';
 
+const props = defineProps<{ dogId: string }>();
 const emit = defineEmits<{ add: [entry: StackEntry] }>();
 const units = useUnits();
-const open = ref(false);
-const what = ref<(typeof STACK_EXTRAS)[number]>('flat collar');
-const name = ref('');
-const width = ref('');
+const { open, what, name, width, holds, buckle } = useTyped(`stack-extra.${props.dogId}`, {
+  open: false,
+  what: 'flat collar' as (typeof STACK_EXTRAS)[number],
+  name: '',
+  width: '',
+  holds: 'unknown' as 'yes' | 'no' | 'unknown',
+  buckle: 'metal' as 'metal' | 'plastic',
+});
 const mm = ref<number | null>(null);
-const holds = ref<'yes' | 'no' | 'unknown'>('unknown');
-const buckle = ref<'metal' | 'plastic'>('metal');
 /** Usual widths, to begin with; mm. From memory. */
 const USUAL_MM = { 'flat collar': 25, 'tag collar': 12, 'parasite band': 12, harness: 25, other: 20 } as const;
 const widthMm = computed(() => (width.value.trim() === '' ? USUAL_MM[what.value] : mm.value));
+function leave() {
+  [open.value, what.value, name.value, width.value, holds.value, buckle.value] = [false, 'flat collar', '', '', 'unknown', 'metal'];
+}
 function add() {
   if (widthMm.value === null) return;
   emit('add', {
@@ -31,9 +38,7 @@ function add() {
     holds: what.value !== 'flat collar' || holds.value === 'unknown' ? null : holds.value === 'yes',
     plastic: what.value === 'flat collar' && buckle.value === 'plastic',
   });
-  open.value = false;
-  name.value = '';
-  width.value = '';
+  leave();
 }
 </script>
 
@@ -75,7 +80,7 @@ function add() {
     </template>
     <div class="flex gap-2">
       <button type="submit" class="press press-plain" :disabled="widthMm === null">Add it</button>
-      <button type="button" class="press press-quiet" @click="open = false">Leave it</button>
+      <button type="button" class="press press-quiet" @click="leave">Leave it</button>
     </div>
   </form>
 </template>

@@ -115,7 +115,7 @@ function toggle(item: DressedItem) {
     </VueDraggable>
     <p class="sr-only" role="status" aria-live="polite">{{ moved }}</p>
     <div class="mt-2 flex flex-wrap items-center gap-x-3">
-      <StackExtra @add="(entry) => emit('relay', [...items.map((item) => item.entry), entry])" />
+      <StackExtra :dog-id="neck.dogId" @add="(entry) => emit('relay', [...items.map((item) => item.entry), entry])" />
       <button v-if="neck.dressing.canUndo.value" type="button" class="press press-quiet" @click="neck.dressing.undo()">Undo</button>
     </div>
     <div role="status" aria-live="polite">

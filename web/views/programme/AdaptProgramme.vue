@@ -1,19 +1,27 @@
 <script setup lang="ts">
 /** All stages of a dog's programme, changed for this dog alone: put in, taken out, in another order, with other marks. */
 import { Programme } from '@banter/contract';
-import { ref } from 'vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { cleanStages, moveStage, stageLike } from '../own-programmes/stage-list.ts';
 import StageEditor from '../own-programmes/StageEditor.vue';
+import { anObject, useDraft } from '../../stores/draft.ts';
 
 const props = defineProps<{ programme: Programme; here: string }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
-const stages = ref<Programme['stages']>(JSON.parse(JSON.stringify(props.programme.stages)));
+// A draft of another version is of a programme that has changed since.
+const { draft: stages, discard } = useDraft(
+  `adapt.${props.programme.id}.${props.programme.version}`,
+  anObject<Programme['stages']>(),
+  () => JSON.parse(JSON.stringify(props.programme.stages)) as Programme['stages'],
+);
 async function keep() {
   const { id, version, ...facts } = props.programme;
-  if (await keeping.keep(`/api/programmes/${id}`, Programme, { ...facts, stages: cleanStages(stages.value) }, version)) emit('kept');
+  if (await keeping.keep(`/api/programmes/${id}`, Programme, { ...facts, stages: cleanStages(stages.value) }, version)) {
+    discard();
+    emit('kept');
+  }
 }
 </script>
 

@@ -2,21 +2,22 @@
 /** On or back as the marks say, with one tap; or otherwise, with a note. Both stay in the record. */
 import { StageMove, type Programme, type ProgrammeStanding } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useKeep } from '../../stores/keep.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ programme: Programme; standing: ProgrammeStanding }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
 const id = uuidv7();
-const otherwise = ref(false);
-const to = ref('');
-const note = ref('');
+const { otherwise, to, note } = useTyped(`stage-move.${props.programme.id}.${props.standing.stage.id}`, { otherwise: false, to: '', note: '' });
 const others = computed(() => props.programme.stages.filter((stage) => stage.id !== props.standing.stage.id && stage.id !== props.standing.leadsTo));
 const nameOf = (stageId: string | null) => props.programme.stages.find((stage) => stage.id === stageId)?.name ?? '';
 async function move(toStage: string, why: string) {
   const kept = await keeping.keep(`/api/stage-moves/${id}`, StageMove, { programmeId: props.programme.id, toStage, note: why, at: new Date().toISOString() });
-  if (kept) emit('kept');
+  if (!kept) return;
+  [otherwise.value, to.value, note.value] = [false, '', ''];
+  emit('kept');
 }
 </script>
 

@@ -5,16 +5,16 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, watch } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
 import { useKeep } from '../../stores/keep.ts';
-import { stored } from '../../stores/stored.ts';
+import { useDraft } from '../../stores/draft.ts';
 
 const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage'] }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
 const fresh = () => ({ id: uuidv7(), met: props.stage.pass.of === 1 ? 1 : props.stage.pass.needed, of: props.stage.pass.of, setback: false, note: '' });
-const draft = stored(
-  `banter.result.${props.programme.id}.${props.stage.id}`,
+const { draft, discard } = useDraft(
+  `result.${props.programme.id}.${props.stage.id}`,
   z.object({ id: z.string(), met: z.number(), of: z.number(), setback: z.boolean(), note: z.string() }),
-  fresh(),
+  fresh,
 );
 watch(
   () => draft.value.of,
@@ -32,7 +32,7 @@ async function keep() {
     at: new Date().toISOString(),
   });
   if (!kept) return;
-  draft.value = fresh();
+  discard();
   emit('kept');
 }
 </script>

@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { todayIn } from '../../parts/age.ts';
 import { useKeep } from '../../stores/keep.ts';
+import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ dog: Dog; kinds: readonly string[]; kennel: Kennel; running: readonly string[]; own: readonly KennelTemplate[] }>();
 const emit = defineEmits<{ started: [] }>();
@@ -22,7 +23,7 @@ const offered = computed(() => {
     runs: props.running.includes(template.id),
   }));
 });
-const startsOn = ref(todayIn(props.kennel.timeZone));
+const { startsOn } = useTyped(`programme-begins.${props.dog.id}`, { startsOn: todayIn(props.kennel.timeZone) });
 const id = uuidv7();
 /** The kennel's own come first: whoever wrote them wants them. */
 const own = computed(() =>

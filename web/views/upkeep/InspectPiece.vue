@@ -1,25 +1,26 @@
 <script setup lang="ts">
 /** One piece looked at whole: each thing with what good and bad look like, one tap each, and what that comes to as it goes. */
-import { Inspection, type UpkeepPiece } from '@banter/contract';
+import { Inspection, z, type UpkeepPiece } from '@banter/contract';
 import { inspect, INSPECTION_ITEMS, STORING } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useKeep } from '../../stores/keep.ts';
 import InspectionPicture from './InspectionPicture.vue';
+import { useDraft } from '../../stores/draft.ts';
 
 const props = defineProps<{ piece: UpkeepPiece }>();
 const emit = defineEmits<{ kept: [outcome: 'ok' | 'mend' | 'scrap']; close: [] }>();
 const keeping = useKeep();
-const answers = ref<Record<string, string>>({});
-const note = ref('');
+const { draft, discard } = useDraft(`inspection.${props.piece.of}.${props.piece.id}`, z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string() }), () => ({ id: uuidv7(), answers: {}, note: '' })); // prettier-ignore
+const answers = computed({ get: () => draft.value.answers, set: (now) => (draft.value = { ...draft.value, answers: now }) });
+const note = computed({ get: () => draft.value.note, set: (now) => (draft.value = { ...draft.value, note: now }) });
 const items = computed(() => INSPECTION_ITEMS[props.piece.group]);
 const found = computed(() => inspect(props.piece.group, answers.value));
 const done = computed(() => found.value.open.length === 0);
 const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
 const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
 const affected = computed(() => [...new Set(props.piece.worn.map(({ dogName }) => dogName))]);
-const id = uuidv7();
 async function keep() {
   const sent = {
     collarId: props.piece.of === 'collar' ? props.piece.id : null,
@@ -28,7 +29,11 @@ async function keep() {
     note: note.value.trim(),
     at: new Date().toISOString(),
   };
-  if (await keeping.keep(`/api/inspections/${id}`, Inspection, sent)) emit('kept', found.value.outcome);
+  if (await keeping.keep(`/api/inspections/${draft.value.id}`, Inspection, sent)) {
+    const { outcome } = found.value;
+    discard();
+    emit('kept', outcome);
+  }
 }
 function allGood() {
   answers.value = Object.fromEntries(items.value.map((item) => [item.id, answers.value[item.id] ?? item.finds[0]!.value]));
