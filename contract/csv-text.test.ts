@@ -19,7 +19,10 @@ describe('text in a cell of a table', () => {
   });
   it('comes back as it was, whatever it was', () => {
     const line = fc.array(fc.constantFrom("'", '=', '+', '-', '@', '\t', 'a', '4', ' ', '\n', '\r'), { maxLength: 12 }).map((all) => all.join(''));
-    fc.assert(fc.property(line, (cell) => fromCsvText(asCsvText(cell)) === cell), { seed: 7, numRuns: 2000 });
+    fc.assert(
+      fc.property(line, (cell) => fromCsvText(asCsvText(cell)) === cell),
+      { seed: 7, numRuns: 2000 },
+    );
     fc.assert(fc.property(line, (cell) => asCsvText(cell).split(/[\r\n]/).every((one) => !/^[=+@\t]/.test(one) && (!one.startsWith('-') || /^-\d+( a+)?$/.test(one)))), { seed: 7, numRuns: 2000 }); // prettier-ignore
   });
 });
