@@ -11,11 +11,11 @@ export default defineConfig({
       // The drawings are components; they are rendered to text and measured.
       { plugins: [vue()], ...unit('web', ['web/**/*.test.ts']) },
       unit('docs', ['docs/**/*.test.ts']),
-      { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 40_000, hookTimeout: 30_000 } },
+      { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 120_000, hookTimeout: 60_000 } },
       // The server's tests put the drawings on paper.
       {
         plugins: [vue()],
-        test: { name: 'server', css: true, include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 },
+        test: { name: 'server', css: true, include: ['server/**/*.test.ts'], environment: 'node', testTimeout: 90_000, hookTimeout: 120_000 },
       },
     ],
   },

@@ -13,7 +13,7 @@ export const folder = () => {
   folders.push(made);
   return made;
 };
-export const until = async (true_: () => boolean | Promise<boolean>, what: string, ms = 25_000) => {
+export const until = async (true_: () => boolean | Promise<boolean>, what: string, ms = 90_000) => {
   const end = Date.now() + ms;
   while (!(await true_())) {
     if (Date.now() > end) throw new Error(`waited in vain for: ${what}`);

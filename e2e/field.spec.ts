@@ -72,7 +72,7 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   await expect(cold.getByText(/^11 taps safe on this phone/)).toBeVisible();
   await tap(cold, 'End the session');
   await expect(cold.getByRole('heading', { name: /^Over after/ })).toBeVisible();
-  await cold.waitForTimeout(300);
+  await expect(cold.getByText(/^12 taps safe on this phone/)).toBeVisible();
   await cold.close({ runBeforeUnload: false });
 
   await context.setOffline(false);

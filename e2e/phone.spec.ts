@@ -85,7 +85,8 @@ test('a finger draws a band of the stack by its grip on the map, and scrolls the
     await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [from] });
     for (let step = 1; step <= 8; step += 1) {
       await finger.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [{ x: from.x, y: from.y - (up * step) / 8 }] });
-      await page.waitForTimeout(20);
+      // The page has seen it before the next one.
+      await page.evaluate(() => new Promise((seen) => requestAnimationFrame(() => requestAnimationFrame(seen))));
     }
     await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   };
