@@ -1,4 +1,6 @@
-import { addDog, enterDemo, expect, makeKennel, openBench, openDog, read, test } from './bench-hand.ts';
+import type { Locator } from '@playwright/test';
+import { addDog, enterDemo, expect, makeKennel, newKennel, openBench, openDog, read, test } from './bench-hand.ts';
+import { dressedDog } from './known-dogs.ts';
 
 test('a lost connection in the middle of saving: it waits, keeps what was typed, and is kept once when it is back', async ({ page, context, expectFaults }) => {
   expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
@@ -61,6 +63,61 @@ test('a bench made up by hand and its note are there after a reload, and go when
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   await expect(page.getByLabel(/Note/)).toHaveValue('');
+});
+
+test('what is typed on any screen is there after a reload, offline too: rules, a weight, a wearing, a place, a link, a note', async ({
+  page,
+  context,
+  expectFaults,
+}) => {
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  await newKennel(page);
+  const dogId = await dressedDog(page);
+  /** Types something, goes away, comes back: it is there, and gone once it is taken out again. */
+  async function survives(path: string, open: () => Promise<unknown>, field: () => Locator, typed: string) {
+    await page.goto(path);
+    await open();
+    await field().fill(typed);
+    await page.reload();
+    await expect(field()).toHaveValue(typed);
+  }
+  const nothing = () => Promise.resolve();
+  await survives('/house', nothing, () => page.getByRole('textbox', { name: 'Kennel' }), 'Gorse and Furze');
+  await expect(page.getByText('Your unsaved changes are back.')).toBeVisible();
+  await survives(`/dogs/${dogId}/growth`, nothing, () => page.getByRole('form', { name: /^Weigh/ }).getByRole('textbox', { name: 'Weight' }), '31.4');
+  await survives(
+    `/dogs/${dogId}/neck`,
+    () => page.getByRole('button', { name: 'Add something else it wears' }).click(),
+    () => page.getByLabel('Name (may be left empty)'),
+    'Owner’s band',
+  );
+  await survives('/house?show=devices', nothing, () => page.getByRole('textbox', { name: /name|called/i }).first(), 'Barn bridge');
+  await survives('/house?show=people', nothing, () => page.getByLabel('Their name'), 'Bryony Reed');
+  await survives('/locker?show=shopping', nothing, () => page.getByRole('textbox').first(), 'A coupler');
+
+  // House rules saved without a connection wait, and are there after a reload; saved with one, they are the kennel's.
+  await page.goto('/house');
+  await expect(page.getByRole('textbox', { name: 'Kennel' })).toHaveValue('Gorse and Furze');
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Keep the rules' }).click();
+  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(async () => ((await (await page.request.get('/api/kennel')).json()) as { name: string }).name).toBe('Gorse and Furze');
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Kennel' })).toHaveValue('Gorse and Furze');
+  await expect(page.getByText('Your unsaved changes are back.')).toBeHidden();
+});
+
+test('a screen that could not be loaded loads by itself when Banter answers again', async ({ page, expectFaults }) => {
+  expectFaults(/503|Failed to load resource/);
+  await newKennel(page);
+  let away = true;
+  await page.route('**/api/locker', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records cannot be reached just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
+  await page.goto('/locker');
+  await expect(page.getByText('The records cannot be reached just now.')).toBeVisible();
+  away = false;
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByText('The records cannot be reached just now.')).toBeHidden();
 });
 
 test('a sign-in that has ended: what was typed is still there after signing in again', async ({ page, context, expectFaults }) => {

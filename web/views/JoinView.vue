@@ -35,7 +35,13 @@ async function look() {
 }
 void look();
 
-const join = () => submit(Join, { key, name: name.value, email: email.value, password: password.value }, session.join, () => router.push('/today'));
+const join = () =>
+  submit(
+    Join,
+    { key, name: name.value, email: email.value, password: password.value },
+    session.join,
+    () => ((name.value = email.value = ''), router.push('/today')),
+  );
 </script>
 
 <template>

@@ -30,7 +30,7 @@ const ending = ref<string | null>(null);
 const said = ref('');
 /** Whom the keys of somebody who goes are handed to; nobody: they stop. */
 const keysTo = ref('nobody');
-const KEY_WORDS: Record<HeldKey['kind'], string> = { bridge: 'bridge', ownerLink: 'owner’s link', calendarFeed: 'calendar address', invite: 'invitation' };
+const KEY_WORDS: Record<HeldKey['kind'], string> = { bridge: 'Bridge', ownerLink: 'Owner’s link', calendarFeed: 'Calendar address', invite: 'Invitation' };
 const heirs = (person: Person) => [
   { value: 'nobody', label: 'Stop them' },
   ...here.value
@@ -125,9 +125,9 @@ async function takeBack(one: Invite) {
               <ul class="basis-full list-disc pl-5" :aria-label="`Keys of ${person.name}`">
                 <li v-for="one in person.keys" :key="one.id">{{ KEY_WORDS[one.kind] }}: {{ one.name }}</li>
               </ul>
-              <ChoiceRow v-model="keysTo" class="basis-full" label="These keys" :answers="heirs(person)" quiet />
+              <ChoiceRow v-model="keysTo" class="basis-full" label="Their keys" :answers="heirs(person)" quiet />
             </template>
-            <button type="button" class="press press-plain" @click="set(person, person.role, true)">End it now</button>
+            <button type="button" class="press press-plain" @click="set(person, person.role, true)">End access now</button>
             <button type="button" class="press press-quiet" @click="ending = null">Leave it</button>
           </div>
         </li>
