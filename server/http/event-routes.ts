@@ -33,11 +33,9 @@ export function eventRoutes(dataSource: DataSource, limits: Limits): Router {
   });
   routes.post('/events', async (request, response) => {
     const { scope, teller } = response.locals.told as Awaited<ReturnType<typeof tellerOf>>;
-    try {
-      response.json(await keepLines(scope, linesOf(request), teller));
-    } finally {
-      letRunOff(request);
-    }
+    const kept = await keepLines(scope, linesOf(request), teller);
+    await letRunOff(request);
+    response.json(kept);
   });
   routes.put('/entries/:id', signedIn, ...readJson, async (request, response) => {
     const { events, source } = parseBody(NewEntry, request);

@@ -65,12 +65,24 @@ export async function* linesOf(request: Request): AsyncGenerator<ReadLine> {
   if (last === null || last.trim() !== '') yield { line, text: last };
 }
 
-/** Lets the rest of a body that was given up run off, so that the answer is heard; more than the limit is cut off. */
-export function letRunOff(request: Request): void {
+/** So long may the rest of a body take to run off, ms. */
+const RUN_OFF_MS = 3_000;
+
+/**
+ * Lets the rest of a body that was given up run off before it is answered: who is still sending hears no answer. What is more than the
+ * limit, or does not end, is not waited for.
+ */
+export async function letRunOff(request: Request): Promise<void> {
+  if (request.readableEnded || request.destroyed) return;
   let bytes = 0;
-  request.on('data', (chunk: Buffer) => {
-    bytes += chunk.length;
-    if (bytes > LINES_LIMIT) request.destroy();
+  await new Promise<void>((resolve) => {
+    const late = setTimeout(resolve, RUN_OFF_MS);
+    const done = () => (clearTimeout(late), resolve());
+    request.on('data', (chunk: Buffer) => {
+      bytes += chunk.length;
+      if (bytes > LINES_LIMIT) done();
+    });
+    for (const event of ['end', 'close', 'error']) request.once(event, done);
+    request.resume();
   });
-  request.resume();
 }
