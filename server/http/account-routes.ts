@@ -32,6 +32,9 @@ export async function enter(dataSource: DataSource, request: Request, me: Me): P
   return me;
 }
 
+/** People that one address may stand for, as behind a router. From memory. */
+const SHARE_AN_ADDRESS = 20;
+
 /** Who is signed in. */
 const whoOf = (request: Request): Somebody => ({ kennelId: request.session.kennelId!, personId: request.session.personId! });
 
@@ -50,6 +53,8 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
   const accounts = new Accounts(dataSource);
   const routes = Router();
   const { limits, tries, secret, pauses } = options;
+  /** Many people may share an address: it has many more free tries than one e-mail. */
+  const ofAddress = (request: Request) => ({ key: `address ${request.ip}`, pauses: { ...pauses, free: pauses.free * SHARE_AN_ADDRESS } });
   /** Begins a try of a password by what it is counted under; whoever has to wait is told how long. */
   async function begin(keys: Parameters<Tries['begin']>[0], response: Response): Promise<void> {
     const waitMs = await tries.begin(keys);
@@ -72,8 +77,10 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
   routes.post('/sign-up', limits.signUps, ...readJson, async (request, response) => {
     const asked = parseBody(SignUp, request);
     // Tried passwords are tried passwords, by whichever door.
-    await begin([{ key: `address ${request.ip}`, pauses: { ...pauses, free: pauses.free * 20 } }], response);
+    const address = ofAddress(request);
+    await begin([address], response);
     const me = await enter(dataSource, request, await accounts.signUp(asked));
+    await tries.takeBack(address.key);
     knowDevice(request, response, secret, asked.email);
     response.status(201).json(me);
   });
@@ -81,10 +88,10 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     const asked = parseBody(SignIn, request);
     const device = knownDevice(request, secret, asked.email);
     const own = device === null ? `e-mail ${asked.email}` : `device ${asked.email} ${device}`;
-    const address = { key: `address ${request.ip}`, pauses: { ...pauses, free: pauses.free * 20 } };
+    const address = ofAddress(request);
     await begin([{ key: own, pauses }, ...(device === null ? [address] : [])], response);
     const me = await enter(dataSource, request, await accounts.signIn(asked));
-    await tries.forget(own);
+    await Promise.all([tries.forget(own), ...(device === null ? [tries.takeBack(address.key)] : [])]);
     knowDevice(request, response, secret, asked.email);
     response.json(me);
   });

@@ -130,6 +130,20 @@ describe('signing up and in', () => {
     await strict.close();
   });
 
+  it('counts wrong passwords of one address for whatever e-mail, and right ones not', async () => {
+    const strict = await openBanter({ pauses: { free: 1, firstMs: 60_000 } });
+    const guess = (index: number) =>
+      supertest(strict.app)
+        .post('/api/sign-in')
+        .send({ email: `nobody${index}@example.test`, password: 'wrong password' });
+    // Twenty people behind one router, each with a kennel of their own, keep nobody out.
+    for (let index = 0; index < 25; index += 1) await newKennel(strict.app);
+    const statuses = [];
+    for (let index = 0; index < 22; index += 1) statuses.push((await guess(index)).status);
+    expect(statuses.indexOf(429)).toBe(20);
+    await strict.close();
+  });
+
   it('does not take anything but text for an e-mail', async () => {
     for (const email of [{ toString: 1 }, ['a'], 5, null]) {
       const response = await supertest(banter.app).post('/api/sign-in').send({ email, password: 'whatever it is' });

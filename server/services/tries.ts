@@ -80,6 +80,12 @@ export class Tries {
     });
   }
 
+  /** Takes the last try back, with its pause: it turned out right. Wrong ones before it stay counted. */
+  async takeBack(key: string): Promise<void> {
+    await this.dataSource.query('DELETE FROM tries WHERE keyHash = ? AND count = 1', [hashed(key)]);
+    await this.dataSource.query('UPDATE tries SET count = count - 1, opensAt = UTC_TIMESTAMP(3) WHERE keyHash = ? AND count > 1', [hashed(key)]);
+  }
+
   async forget(key: string): Promise<void> {
     await this.dataSource.query('DELETE FROM tries WHERE keyHash = ?', [hashed(key)]);
   }
