@@ -13,10 +13,17 @@ import { freePort } from './lib/ports.mjs';
 import { run, say } from './lib/say.mjs';
 import { ensureWebBuild } from './lib/web-build.mjs';
 
+/** Runs a suite beside others: what it says is said when it has ended, all together. */
+async function beside(name, command, args, env = process.env) {
+  const begunAt = Date.now();
+  const { code, output } = await runToEnd(command, args, { cwd: projectDir, env, quiet: true });
+  say(`\n— ${name}, ${Math.round((Date.now() - begunAt) / 1000)} s\n${output.trim()}`);
+  return code;
+}
+
 /** A suite that is one check: it passes or it fails. */
 async function check(name, command, args) {
-  say(`\n— ${name}`);
-  const { code } = await runToEnd(command, args, { cwd: projectDir });
+  const code = await beside(name, command, args);
   return { name, passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 }
 
@@ -28,10 +35,9 @@ function counted(name, code, file, read) {
 }
 
 async function vitest(name, projects, scratch, env) {
-  say(`\n— ${name}`);
   const file = join(scratch, `${projects[0]}.json`);
   const args = ['vitest', 'run', ...projects.flatMap((project) => ['--project', project]), '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`];
-  const { code } = await runToEnd('npx', args, { cwd: projectDir, env });
+  const code = await beside(name, 'npx', args, env);
   return counted(name, code, file, (report) => ({
     passed: report.numPassedTests,
     failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
@@ -82,17 +88,21 @@ await run(async () => {
   const database = await startMariadb({ dir: scratch, password: 'throwaway', testSchemas: true });
   const results = [];
   try {
-    // Three programs that each use one core; what they say is short.
+    // Each of these uses one core for most of its time, and much of the last two is waiting: two and two go side by side.
     results.push(
       ...(await Promise.all([
         check('types', 'npx', ['vue-tsc', '--noEmit', '-p', 'tsconfig.json']),
         check('lint', 'npx', ['eslint', '.']),
         check('layout', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+        vitest('unit', ['core', 'contract', 'web', 'docs'], scratch, process.env),
       ])),
     );
-    results.push(await vitest('unit', ['core', 'contract', 'web', 'docs'], scratch, process.env));
-    results.push(await vitest('interface', ['server'], scratch, { ...process.env, BANTER_TEST_DATABASE_URL: database.url }));
-    results.push(await vitest('start and stop', ['bin'], scratch, process.env));
+    results.push(
+      ...(await Promise.all([
+        vitest('interface', ['server'], scratch, { ...process.env, BANTER_TEST_DATABASE_URL: database.url }),
+        vitest('start and stop', ['bin'], scratch, process.env),
+      ])),
+    );
     results.push(await browser(scratch, database.url));
   } finally {
     await database.stop();

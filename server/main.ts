@@ -40,8 +40,9 @@ if (!env.BANTER_SECRET) refuse('BANTER_SECRET is not set; «npm start» makes on
 /** What the driver says names the database and whoever signs in to it; its code says enough. */
 const codeOf = (error: { code?: string; name?: string }) => error.code ?? error.name ?? 'no reason given';
 const url = env.DATABASE_URL;
-const queryLimitMs = Number(env.BANTER_QUERY_SECONDS ?? SERVING.statementMs / 1000) * 1000;
-const dataSource = makeDataSource(url, { ...SERVING, statementMs: queryLimitMs });
+const querySeconds = Number(env.BANTER_QUERY_SECONDS);
+const statementMs = querySeconds > 0 && querySeconds < 3600 ? querySeconds * 1000 : SERVING.statementMs;
+const dataSource = makeDataSource(url, { ...SERVING, statementMs });
 /** At the first start a database that is not there is a mistake; later it will be back. */
 const awayCode = env.BANTER_AGAIN ? 1 : WILL_NOT_PASS;
 await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached: ${codeOf(error)}.`, awayCode));

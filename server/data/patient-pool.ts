@@ -15,12 +15,26 @@ const inside = (connection: PoolConnection): Inside => connection as unknown as 
 /** A failure that a client may pass, as the driver's own are. */
 const away = (code: string, message: string) => Object.assign(new Error(message), { code, fatal: true });
 
+/** What arrived while this process itself was busy is heard first: patience that runs out meanwhile lasts so much longer, ms. */
+const GRACE_MS = 250;
+
+/** Runs when patience has run out and what was waited for is still not there. */
+function whenOver(ms: number, over: () => void): () => void {
+  let timer = setTimeout(() => (timer = setTimeout(over, GRACE_MS)), ms);
+  return () => clearTimeout(timer);
+}
+
 /** A connection on which the database says nothing while a statement runs is given up whole: it could answer the wrong one later. */
 function giveUpSilence(connection: PoolConnection, statementMs: number): void {
   const { stream } = inside(connection);
   stream.setTimeout(statementMs);
   stream.on('timeout', () => {
-    if (inside(connection)._command) stream.destroy(away('ETIMEDOUT', 'the database does not answer'));
+    const command = inside(connection)._command;
+    const { bytesRead } = stream;
+    if (!command) return;
+    whenOver(0, () => {
+      if (inside(connection)._command === command && stream.bytesRead === bytesRead) stream.destroy(away('ETIMEDOUT', 'the database does not answer'));
+    });
   });
 }
 
@@ -41,12 +55,12 @@ export function patientDriver({ statementMs, connectionMs }: Patience): typeof m
       const getConnection = pool.getConnection.bind(pool) as Pool['getConnection'];
       pool.getConnection = (done: Parameters<Pool['getConnection']>[0]) => {
         let waiting = true;
-        const late = setTimeout(() => {
+        const inTime = whenOver(connectionMs, () => {
           waiting = false;
           done(away('POOL_BUSY', 'no connection became free') as never, undefined as never);
-        }, connectionMs);
+        });
         getConnection((error, connection) => {
-          clearTimeout(late);
+          inTime();
           if (waiting) done(error, connection);
           // It came too late for whoever asked; the next one has it.
           else if (!error) connection.release();
