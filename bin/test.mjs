@@ -34,9 +34,17 @@ function counted(name, code, file, read) {
   return { name, passed, failed: failed === 0 && code !== 0 ? 1 : failed };
 }
 
-async function vitest(name, projects, scratch, env) {
+async function vitest(name, projects, scratch, env, more = []) {
   const file = join(scratch, `${projects[0]}.json`);
-  const args = ['vitest', 'run', ...projects.flatMap((project) => ['--project', project]), '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`];
+  const args = [
+    'vitest',
+    'run',
+    ...projects.flatMap((project) => ['--project', project]),
+    '--reporter=dot',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+    ...more,
+  ];
   const code = await beside(name, 'npx', args, env);
   return counted(name, code, file, (report) => ({
     passed: report.numPassedTests,
@@ -99,7 +107,8 @@ await run(async () => {
     );
     results.push(
       ...(await Promise.all([
-        vitest('interface', ['server'], scratch, { ...process.env, BANTER_TEST_DATABASE_URL: database.url }),
+        // Each file has a schema of its own, and much of its time is the database's.
+        vitest('interface', ['server'], scratch, { ...process.env, BANTER_TEST_DATABASE_URL: database.url }, ['--maxWorkers=2']),
         vitest('start and stop', ['bin'], scratch, process.env),
       ])),
     );

@@ -6,12 +6,11 @@ import * as zod from 'zod';
 
 export * from 'zod';
 
-/** A surrogate that stands alone: half a character, which no UTF-8 can hold (Unicode Standard, D75). */
-const HALF_A_CHARACTER = /\p{Surrogate}/u;
 /** The smallest number but nothing that a double holds in full (IEEE 754 binary64); below it the database keeps nothing. */
 const SMALLEST = 2.2250738585072014e-308;
 
-const isWhole = (text: string) => !HALF_A_CHARACTER.test(text);
+/** Whether no surrogate stands alone: half a character, which no UTF-8 can hold (Unicode Standard, D75; ECMA-262 String.prototype.isWellFormed). */
+const isWhole = (text: string) => text.isWellFormed();
 const canBeHeld = (value: number) => value === 0 || Math.abs(value) >= SMALLEST;
 
 const HALF = 'This has half a character, which cannot be kept.';

@@ -15,8 +15,6 @@ const OF_ONE_CALLER = 0.5;
 
 /** Memory that a thread may fill, MB. */
 const THREAD_MB = 512;
-/** A thread that nobody needs ends after this. */
-const IDLE_MS = 300_000;
 
 /** Threads for one sort of calculation, so that the large ones never stand in the way of the small. */
 class Threads {
@@ -36,7 +34,6 @@ class Threads {
       minThreads: 1,
       maxThreads: this.limits.threads,
       maxQueue: this.limits.places,
-      idleTimeout: IDLE_MS,
       concurrentTasksPerWorker: 1,
       resourceLimits: { maxOldGenerationSizeMb: THREAD_MB },
     });
@@ -51,7 +48,7 @@ class Threads {
     return this.ready;
   }
 
-  async answer(asked: CalculationAsked, caller: string, left: AbortSignal): Promise<CalculationAnswered> {
+  async answer(asked: CalculationAsked, caller: string): Promise<CalculationAnswered> {
     const own = this.held.get(caller) ?? 0;
     const { places, threads } = this.limits;
     if (this.all >= places + threads || own >= Math.ceil(places * OF_ONE_CALLER)) throw new Failure('busy');
@@ -61,15 +58,11 @@ class Threads {
     try {
       await this.begin();
       late = AbortSignal.timeout(this.limits.limitMs);
-      return await this.open().run(asked, { signal: AbortSignal.any([late, left]) });
+      return await this.open().run(asked, { signal: late });
     } catch (error) {
-      if (late?.aborted) {
-        // The thread that was at it is gone; the next one is waited for.
-        this.ready = null;
-        throw new Failure('took-too-long');
-      }
-      // Whoever asked has gone: nobody hears this.
-      if (left.aborted) throw new Failure('busy');
+      // The thread that was at it is gone; the next one is waited for.
+      this.ready = null;
+      if (late?.aborted || (error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') throw new Failure('took-too-long');
       throw error;
     } finally {
       this.all -= 1;
@@ -99,14 +92,17 @@ export class CalculationPool {
     this.many = new Threads(many);
   }
 
+  /** Begins the thread for single calculations, which screens elsewhere wait for; the one for many dogs comes when it is asked for. */
   begin(): void {
     void this.single.begin();
-    void this.many.begin();
   }
 
-  /** The answer, or a Failure: `busy` when there is no place, `took-too-long` at the limit. `left` tells that nobody waits any more. */
-  async answer(asked: CalculationAsked, caller: string, left: AbortSignal): Promise<CalculationAnswered> {
-    return await (asked.name === FITS ? this.many : this.single).answer(asked, caller, left);
+  /**
+   * The answer, or a Failure: `busy` when there is no place, `took-too-long` at the limit of time or memory. One that nobody waits for any
+   * more is computed to its end: a thread is dearer than what it does.
+   */
+  async answer(asked: CalculationAsked, caller: string): Promise<CalculationAnswered> {
+    return await (asked.name === FITS ? this.many : this.single).answer(asked, caller);
   }
 
   async end(): Promise<void> {

@@ -7,11 +7,9 @@ import { sendProblem } from './answer-problems.ts';
 import { limitCalculations } from './limits.ts';
 import { BODY_LIMIT, LARGE_BODY_LIMIT, readBytesUpTo } from './read-request.ts';
 
-/** Answers a calculation by the pool; whoever goes away gives their place free. */
+/** Answers a calculation by the pool. */
 async function answerBy(pool: CalculationPool, name: string, request: Request, response: Response): Promise<void> {
-  const left = new AbortController();
-  response.on('close', () => left.abort());
-  const answered = await pool.answer({ name, bytes: request.body as Buffer }, request.ip ?? '', left.signal);
+  const answered = await pool.answer({ name, bytes: request.body as Buffer }, request.ip ?? '');
   if ('json' in answered) response.type('application/json').send(answered.json);
   else sendProblem(response, answered.problem, answered.errors ? { errors: answered.errors } : {});
 }
