@@ -11,18 +11,34 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
+import pino from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 // @ts-expect-error plain JavaScript that runs before anything is installed
 import { startMariadb } from '../bin/lib/mariadb.mjs';
+import { makeApp } from '../server/app.ts';
+import { CalculationPool } from '../server/calculations/calculation-pool.ts';
+import { makeDataSource, migrate } from '../server/data/data-source.ts';
+import { SERVING } from '../server/data/patient-pool.ts';
 import { answerCalculation } from '../server/calculations/answer-calculation.ts';
 
 const dir = mkdtempSync(join(tmpdir(), 'banter-bounds-'));
 const database = (await startMariadb({ dir, password: 'throwaway', testSchemas: true })) as { url: string; stop: () => Promise<void> };
-process.env.BANTER_TEST_DATABASE_URL = database.url;
-const { newKennel, openBanter } = await import('../server/test-kennels.ts');
-const banter = await openBanter({ drawHandover: () => Promise.resolve({ neck: null, side: null, letter: null, clock: null }) });
-const agent = await newKennel(banter.app);
-const server = createServer(banter.app).listen(0, '127.0.0.1');
+await migrate(database.url);
+const dataSource = makeDataSource(database.url, SERVING);
+await dataSource.initialize();
+const calculations = new CalculationPool();
+const app = makeApp({
+  dataSource,
+  calculations,
+  log: pino({ level: 'silent' }),
+  sessionSecret: 'bench',
+  version: '0',
+  demo: false,
+  drawHandover: () => Promise.resolve({ neck: null, side: null, letter: null, clock: null }),
+  pagesDir: dir,
+  limits: { calculationsPerMinute: 100_000 },
+});
+const server = createServer(app).listen(0, '127.0.0.1');
 await new Promise((resolve) => server.once('listening', resolve));
 const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 
@@ -76,12 +92,22 @@ for (const [name, body] of large) {
   await measured(`${name}, the largest, ten at once`, () => callers(path, JSON.stringify(body), 10), served);
 }
 const key = randomBytes(32).toString('hex');
-await agent.put(`/api/bridges/${uuidv7()}`).send({ name: 'Bench', keyHash: createHash('sha256').update(key).digest('hex'), revokedAt: null });
+const json = { 'content-type': 'application/json' };
+const who = { kennelName: 'Bench', name: 'Bench', email: 'bench@example.test', password: 'a long password', lengthUnit: 'cm', massUnit: 'kg', timeZone: 'UTC' };
+const signedUp = await fetch(`${base}/api/sign-up`, { method: 'POST', headers: json, body: JSON.stringify(who) });
+const cookie = signedUp.headers.get('set-cookie')!.split(';')[0]!;
+const keyHash = createHash('sha256').update(key).digest('hex');
+await fetch(`${base}/api/bridges/${uuidv7()}`, {
+  method: 'PUT',
+  headers: { ...json, cookie },
+  body: JSON.stringify({ name: 'Bench', keyHash, revokedAt: null }),
+});
 await measured('events, 4 million lines that are wrong', () => callers('/api/events', 'x\n'.repeat(4_000_000), 4, { authorization: `Bearer ${key}` }), null);
 await measured('events, 8 million empty lines', () => callers('/api/events', '\n'.repeat(8_000_000), 4, { authorization: `Bearer ${key}` }), null);
 
 server.closeAllConnections();
 server.close();
-await banter.close();
+await calculations.end();
+await dataSource.destroy();
 await database.stop();
 rmSync(dir, { recursive: true, force: true });
