@@ -6,8 +6,7 @@ const port = Number(process.env.BANTER_TEST_PORT ?? 8099);
 export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
-  // One more than the cores of a small machine: a journey waits as much as it works.
-  workers: 3,
+  workers: 2,
   retries: 0,
   // Long, so that a busy machine is no failure; what is there is seen at once.
   timeout: 120_000,
