@@ -9,8 +9,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // Long, so that a busy machine is no failure; what is there is seen at once.
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: process.env.BANTER_TEST_REPORT ?? 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

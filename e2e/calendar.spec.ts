@@ -21,7 +21,7 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
   page,
   expectFaults,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   expectFaults(/409|422/);
   await newKennel(page);
   await page.goto('/programme');

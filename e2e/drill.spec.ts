@@ -7,7 +7,7 @@ const KEYS: Partial<Record<Direction, string>> = { back: 'ArrowDown', in: 'Arrow
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 
 test('a handling drill: ten scenes answered by keys, told in time and held on too long are told apart, and kept', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await newKennel(page);
   await page.clock.install();
   await page.goto('/programme/drill?seed=11');
@@ -48,7 +48,7 @@ test('a programme of the kennel’s own is made from the trade’s, survives a r
   page,
   expectFaults,
 }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   expectFaults(/422/);
   await newKennel(page);
   await page.goto('/programme/own');

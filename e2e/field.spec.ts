@@ -39,7 +39,7 @@ async function killed(page: Page, context: BrowserContext): Promise<Page> {
 }
 
 test('a morning with no signal: the tab killed three times, then signal; every tap is kept once', async ({ page, context, expectFaults }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
   await page.setViewportSize(phone);
   const dogId = await dressedDog(page);

@@ -7,7 +7,7 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   page,
   browser,
 }, info) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   await newKennel(page);
   await tapedDog(page, 'Teasel', 29, WHOLE);
   await page.goto('/house?show=files');

@@ -7,7 +7,7 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   browser,
   expectFaults,
 }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   expectFaults(/404|Failed to load resource|ERR_INTERNET_DISCONNECTED/);
   const dogId = await dressedDog(page, 'Yarrow');
   await page.goto(`/dogs/${dogId}/handover`);

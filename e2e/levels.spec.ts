@@ -29,7 +29,7 @@ async function tellMornings(page: Page, dogId: string, days: number[], levelOn: 
 }
 
 test('a dog whose contact fails is told as one to check, with since when and when contact was last felt; never to go higher', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const dogId = await dressedDog(page);
   await tellMornings(page, dogId, [20, 19, 18, 17, 16, 15, 14, 13, 12, 11, 10, 9, 8, 5, 4, 3], (days) => (days <= 5 ? 17 : 10 + (days % 2)));
   await page.goto(`/dogs/${dogId}/levels`);

@@ -1,7 +1,7 @@
 import { addDog, enterDemo, expect, expectAccessible, expectAccessibleInBoth, makeKennel, openBench, openDog, test } from './bench-hand.ts';
 
 test('every screen of the kennel can be used by everybody, in light and dark', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.emulateMedia({ colorScheme: 'light' });
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -49,7 +49,7 @@ test('every screen of the kennel can be used by everybody, in light and dark', a
 });
 
 test('every screen of a dog can be used by everybody, in light and dark', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.emulateMedia({ colorScheme: 'light' });
   await enterDemo(page);
   await openDog(page, 'Bramble');

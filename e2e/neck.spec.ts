@@ -183,7 +183,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
 });
 
 test('the check at the door, on a phone: never green by default, and green once every line is', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });
   const dogId = await dressedDog(page);
   const fitsTheScreen = async () =>
@@ -372,7 +372,7 @@ test('a bridge gets a key once, tells events with it, and is taken back', async 
 });
 
 test('every part of Neck and the door can be used by everybody, in light and dark', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await enterDemo(page);
   await page.emulateMedia({ colorScheme: 'light' });
   await openDog(page, 'Bramble');

@@ -1,7 +1,7 @@
 import { addDog, allowHere, answerCheck, enterDemo, expect, expectAccessible, openBench, openDog, putOnBench, read, test, signUp } from './bench-hand.ts';
 
 test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await signUp(page);
   const fitsTheScreen = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);

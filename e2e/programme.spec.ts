@@ -5,7 +5,7 @@ import { dressedDog } from './known-dogs.ts';
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 
 test('a programme is begun, adapted, moved on by its marks, back at a setback, otherwise with a note, and paused', async ({ page, expectFaults }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   expectFaults(/422/);
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/programme`);

@@ -11,7 +11,7 @@ test('two phones begin apart and are made one; a press told by the device is ans
   browser,
   expectFaults,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource|404/);
   await page.setViewportSize(phone);
   const dogId = await dressedDog(page);
