@@ -66,6 +66,8 @@ export async function joinBy(dataSource: DataSource, { key, name, email, passwor
   await passwordOfItsOwn(dataSource, email, password);
   const passwordHash = await hashOfPassword(password);
   const joining = new KennelScope(dataSource, { kennelId, personId: NOBODY });
+  // One made in the demo before that was refused lets nobody in, either.
+  if ((await kennelOf(joining)).demo) throw new Failure('no-invitation');
   const personId = await joining.inOneAsItStands(async (scope) => {
     // One at a time: of two invitations for one person the second finds them in.
     await scope.holdKennel();
