@@ -41,15 +41,15 @@ export default ts.config(
   wall(['core/**/*.ts'], '^(?!\\.|d3-random$)|/(contract|server|web)/', 'core imports nothing but core and, for chance by seed, d3-random.', {
     'no-restricted-globals': ['error', ...noClock.map((name) => ({ name, message: 'core has no clock, no page and no I/O: pass it in.' }))],
   }),
-  wall(['contract/**/*.ts'], '^(?!\\.|@banter/core$|zod$|luxon$)|/(server|web)/', 'contract imports core, zod and, for days in a zone, luxon.'),
+  wall(['contract/**/*.ts'], '^(?!\\.|@banter/core($|/collars/)|zod$|luxon$)|/(server|web)/', 'contract imports core, zod and, for days in a zone, luxon.'),
   wall(
     ['server/**/*.ts'],
-    '/web/|^vue|^pinia|^@banter/(core|contract)/.|\\.\\./(\\.\\./)*(core|contract)/',
+    '/web/|^vue|^pinia|^@banter/(core/(?!collars/)|contract/).|\\.\\./(\\.\\./)*(core|contract)/',
     'server imports contract and core by their barrels, never web.',
   ),
   wall(
     ['web/**/*.ts', 'web/**/*.vue'],
-    '/server/|^express|^typeorm|^mysql2|^node:|^@banter/(core|contract)/.|\\.\\./(\\.\\./)*(core|contract)/',
+    '/server/|^express|^typeorm|^mysql2|^node:|^@banter/(core/(?!collars/)|contract/).|\\.\\./(\\.\\./)*(core|contract)/',
     'web imports contract and core by their barrels, never server.',
   ),
   prettier,

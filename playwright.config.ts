@@ -16,6 +16,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    actionTimeout: 120_000,
     trace: 'off',
     // Laying all pages on the device anew for each journey takes longer than the journey; those in the field ask for it.
     serviceWorkers: 'block',

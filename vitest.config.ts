@@ -1,7 +1,9 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
-const unit = (name: string, include: string[]) => ({ test: { name, include, environment: 'node' as const } });
+/** A busy machine takes its time: what hangs is found, what is slow is not called wrong. */
+const PATIENT_MS = 60_000;
+const unit = (name: string, include: string[]) => ({ test: { name, include, environment: 'node' as const, testTimeout: PATIENT_MS, hookTimeout: PATIENT_MS } });
 
 export default defineConfig({
   test: {

@@ -53,7 +53,9 @@ async function callers(path: string, body: string, times: number, headers: Recor
     const statuses = await Promise.all(Array.from({ length: times }, () => fetch(base + path, { method: 'POST', body, headers: { 'content-type': 'application/json', ...headers } }).then((answer) => answer.text().then(() => answer.status), () => 0)));
     over = true; await looks;
     console.log(JSON.stringify({ statuses, worstMs: Math.max(...waits), looks: waits.length }));`;
-  const child = spawn(process.execPath, ['--input-type=module', '-e', program, JSON.stringify([base, path, times, headers])], { stdio: ['pipe', 'pipe', 'inherit'] }); // prettier-ignore
+  const child = spawn(process.execPath, ['--input-type=module', '-e', program, JSON.stringify([base, path, times, headers])], {
+    stdio: ['pipe', 'pipe', 'inherit'],
+  });
   child.stdin.end(body);
   let said = '';
   child.stdout.on('data', (chunk) => (said += chunk));
@@ -69,16 +71,39 @@ async function measured(name: string, work: () => Promise<{ statuses: number[]; 
   delay.disable();
   const held = delay.max / 1e6;
   const ratio = servedMs === null ? '' : `, ${(held / servedMs).toFixed(3)} of what it takes where it is served (${servedMs.toFixed(0)} ms)`;
-  console.log(`${name.padEnd(44)} held at most ${held.toFixed(1)} ms${ratio}; health at worst ${worstMs.toFixed(0)} ms of ${looks} looks; ${Math.round((process.memoryUsage().rss - before) / 1e6)} MB more; answers ${[...new Set(statuses)].map((status) => `${statuses.filter((one) => one === status).length} × ${status}`).join(', ')}`); // prettier-ignore
+  console.log(
+    `${name.padEnd(44)} held at most ${held.toFixed(1)} ms${ratio}; health at worst ${worstMs.toFixed(0)} ms of ${looks} looks; ${Math.round((process.memoryUsage().rss - before) / 1e6)} MB more; answers ${[...new Set(statuses)].map((status) => `${statuses.filter((one) => one === status).length} × ${status}`).join(', ')}`,
+  );
 }
 
-const prongs = (count: number) => Array.from({ length: count }, (_none, index) => ({ id: `p${index}`, kind: 'prong', numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 400 + (index % 300), links: 13, closingMm: 28 } })); // prettier-ignore
+const prongs = (count: number) =>
+  Array.from({ length: count }, (_none, index) => ({
+    id: `p${index}`,
+    kind: 'prong',
+    numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 400 + (index % 300), links: 13, closingMm: 28 },
+  }));
 const dogs = (count: number) => Array.from({ length: count }, (_none, index) => ({ id: `d${index}`, girthMm: 300 + (index % 300) }));
 const large: [string, object][] = [
   ['fits', { dogs: dogs(2000), stock: prongs(250) }],
   ['threshold', { trials: Array.from({ length: 1500 }, (_none, index) => ({ level: index % 9, noticed: (index * 7) % 9 > index % 5 })) }],
-  ['rig', { parts: Array.from({ length: 200 }, (_none, index) => ({ id: `p${index}`, kind: 'x', from: index % 20 ? `j${index % 20}` : 'hand', to: index % 13 ? `j${(index * 7 + 1) % 20}` : 'dog' })) }], // prettier-ignore
-  ['growth', { weighIns: Array.from({ length: 200 }, (_none, index) => ({ ageDays: 10 + index, weightKg: 1 + index / 10 })), at: Array.from({ length: 1000 }, (_none, index) => index) }], // prettier-ignore
+  [
+    'rig',
+    {
+      parts: Array.from({ length: 200 }, (_none, index) => ({
+        id: `p${index}`,
+        kind: 'x',
+        from: index % 20 ? `j${index % 20}` : 'hand',
+        to: index % 13 ? `j${(index * 7 + 1) % 20}` : 'dog',
+      })),
+    },
+  ],
+  [
+    'growth',
+    {
+      weighIns: Array.from({ length: 200 }, (_none, index) => ({ ageDays: 10 + index, weightKg: 1 + index / 10 })),
+      at: Array.from({ length: 1000 }, (_none, index) => index),
+    },
+  ],
   ['drift', { values: Array.from({ length: 5000 }, (_none, index) => (index * 7919) % 13), mean: 6, sd: 3, k: 1, h: 9 }],
 ];
 for (const [name, body] of large) {

@@ -2,19 +2,18 @@
  * `npm run bench`: how long the calculations take, as ratios to a reference loop on the same machine, beside the budget of
  * 2 ms a call, 50 ms for a dog against 5,000 collars, and a frame (16 ms) for a step of a slider. Medians of many runs after a warm-up.
  */
+import { chooseProng, type ProngCollar } from '@banter/core/collars/prong';
 import {
-  chooseProng,
   fingerSlack,
   houseRules,
   taping,
   unrollNeck,
-  type ProngCollar,
   benchSpeaker,
   houseSchools,
   type FittingDog,
   rotateContacts,
   rigOfTemplate,
-  RIG_TEMPLATES,
+  rigTemplates,
   rigProposals,
   rigRoutes,
   collarLoad,
@@ -24,7 +23,7 @@ import {
   wearsOf,
   type WearEvent,
 } from '@banter/core';
-import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind } from '@banter/contract';
+import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind, RIG_CATALOGUE } from '@banter/contract';
 import { choose } from '../web/workers/choose.ts';
 import { millisecondsOf, referenceLoop, report } from './measure.ts';
 
@@ -106,7 +105,10 @@ const worn = Array.from({ length: 540 }, (_none, n) => ({
 }));
 const skin = Array.from({ length: 13 }, (_none, n) => ({ clock: (n % 12) + 1, grade: (n % 3 === 0 ? 1 : 0) as 0 | 1, at: NOW - n * 168 * HOUR_MS }));
 const rotation = { girthMm: 398, footprintMm: 62, school: 'clear-of-throat' as const, now: NOW, worn, skin };
-const rig = rigOfTemplate(RIG_TEMPLATES.find(({ id }) => id === 'coupler-second-snap')!);
+const rig = rigOfTemplate(
+  rigTemplates(RIG_CATALOGUE).find(({ id }) => id === 'coupler-second-snap')!,
+  RIG_CATALOGUE,
+);
 /** Two months of wearing: 60 days of four wears with a move and a state each, told in any order. */
 const told: WearEvent[] = Array.from({ length: 240 }, (_none, n) => {
   const at = NOW - n * 6 * HOUR_MS;
@@ -136,15 +138,19 @@ const rows: [string, number, number][] = [
   ['prong, 5,000 collars, four schools', millisecondsOf(() => chooseProng(many, rules)), 50],
   ['every kind, 27 collars', millisecondsOf(() => fitAll('Bramble', dog, usualLocker, house, speak)), 2],
   ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), { runs: 60 }), 50],
-  ['the same and every school', millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, house, length: 'cm', mass: 'kg' }), { runs: 30 }), 200],
+  [
+    'the same and every school',
+    millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, worn: {}, house, length: 'cm', mass: 'kg' }), { runs: 30 }),
+    200,
+  ],
   ['one step of a slider', millisecondsOf(sliderStep), 16],
   ['rotation, a quarter of a year', millisecondsOf(() => rotateContacts(rotation, rules)), 2],
-  ['rig, its routes and proposals', millisecondsOf(() => [rigRoutes(rig), rigProposals(rig, ['prong', 'flat'])]), 2],
+  ['rig, its routes and proposals', millisecondsOf(() => [rigRoutes(rig), rigProposals(rig, ['prong', 'flat'], RIG_CATALOGUE)]), 2],
   [
     'two months of wears and their marks',
     millisecondsOf(() => {
       const { wears } = wearsOf(told);
-      return wears.map((wear) => wearMarks(wear, 'contacts', wears, context));
+      return wears.map((wear) => wearMarks(wear, collarKind('remote').traits.wear, wears, context));
     }),
     16,
   ],

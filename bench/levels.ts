@@ -59,7 +59,12 @@ report(
   reference,
   2,
 );
-const table = (count: number) => [[count, count - 3], [count - 2, count + 1], [count, count], [count - 1, count + 2]]; // prettier-ignore
+const table = (count: number) => [
+  [count, count - 3],
+  [count - 2, count + 1],
+  [count, count],
+  [count - 1, count + 2],
+];
 report(
   'tell-tale, 35 times',
   millisecondsOf(() => mutualInformation(table(4))),
@@ -76,7 +81,18 @@ const days = Array.from({ length: 28 }, (_day, day) => ({ day: `d${day}`, open: 
 const hands = ['a', 'b'].map((id) => ({ id, name: id, hours: days.map(({ open }) => open) }));
 const rules = { dogRestMinutes: 60, dogSessionsPerDay: 3 };
 const calendar = { days, hands, rules, notBefore: { day: 0, minute: 0 } };
-const wishes = Array.from({ length: 12 }, (_dog, dog) => ({ id: `w${dog}`, dogId: `d${dog}`, dogName: `D${dog}`, minutes: 15, perDay: 2, everyDays: 1, fromDay: 0, count: null, hands: null, aroundMinutes: 30 })); // prettier-ignore
+const wishes = Array.from({ length: 12 }, (_dog, dog) => ({
+  id: `w${dog}`,
+  dogId: `d${dog}`,
+  dogName: `D${dog}`,
+  minutes: 15,
+  perDay: 2,
+  everyDays: 1,
+  fromDay: 0,
+  count: null,
+  hands: null,
+  aroundMinutes: 30,
+}));
 const { placed } = placeSessions({ ...calendar, wishes, fixed: [] });
 report(
   `calendar, ${placed.length} sessions placed`,
@@ -84,8 +100,18 @@ report(
   reference,
   250,
 );
-report('calendar, one moved, the rest rippling', millisecondsOf(() => moveSession(placed, placed[3]!.id, { day: 0, from: 600, handId: 'a' }, calendar), { runs: 60 }), reference, 16); // prettier-ignore
-report('two weeks without a tell-tale', millisecondsOf(() => tellTaleTimes({ collars: ['a', 'b'], seed: 0.4, dogId: 'x', wishId: 'w', workMinutes: 20, calendar, fixed: [] })), reference, 2); // prettier-ignore
+report(
+  'calendar, one moved, the rest rippling',
+  millisecondsOf(() => moveSession(placed, placed[3]!.id, { day: 0, from: 600, handId: 'a' }, calendar), { runs: 60 }),
+  reference,
+  16,
+);
+report(
+  'two weeks without a tell-tale',
+  millisecondsOf(() => tellTaleTimes({ collars: ['a', 'b'], seed: 0.4, dogId: 'x', wishId: 'w', workMinutes: 20, calendar, fixed: [] })),
+  reference,
+  2,
+);
 const told: FieldEvent[] = Array.from({ length: 600 }, (_none, n) => ({
   id: `e${n}`,
   sessionId: 's',
@@ -116,7 +142,10 @@ await seedDemo(dataSource, new Date());
 try {
   const [person] = (await dataSource.query("SELECT id, kennelId FROM people WHERE name = 'Wenna Sedge'")) as { id: string; kennelId: string }[];
   const [bramble] = (await dataSource.query("SELECT id FROM dogs WHERE name = 'Bramble'")) as { id: string }[];
-  const [session] = (await dataSource.query("SELECT sessionId, collarId FROM presses WHERE dogId = ? AND setting = 'yard' LIMIT 1", [bramble!.id])) as { sessionId: string; collarId: string }[]; // prettier-ignore
+  const [session] = (await dataSource.query("SELECT sessionId, collarId FROM presses WHERE dogId = ? AND setting = 'yard' LIMIT 1", [bramble!.id])) as {
+    sessionId: string;
+    collarId: string;
+  }[];
   console.log(`filling in ${DOGS} dogs and ${PRESSES.toLocaleString('en')} presses …`);
   const asUuid = "CONCAT('0199', LPAD(HEX(seq + 65536), 4, '0'), '-', LPAD(HEX(seq DIV 4), 4, '0'), '-7000-8000-', LPAD(HEX(seq), 12, '0'))";
   await dataSource.query(`SET SESSION foreign_key_checks = 0`);

@@ -9,7 +9,7 @@ import { credentials } from './lib/credentials.mjs';
 import { databasePackages, packagePlan } from './lib/debian-packages.mjs';
 // @ts-expect-error as above
 import { retryPatience } from './lib/patience.mjs';
-import { databaseOf, folder, freePort, health, serverOf, start, until } from './start-hand.ts';
+import { databaseOf, folder, freePort, health, killDatabase, serverOf, start, until } from './start-hand.ts';
 
 describe('Debian packages', () => {
   const machine = { has: () => false, root: false, sudo: false, apt: true };
@@ -105,15 +105,13 @@ describe('npm start', () => {
     expect(await dogs()).toEqual(before);
 
     // Killed again and again, also while it recovers, it comes back each time.
-    for (let time = 0; time < 6; time += 1) {
-      await until(() => databaseOf(dir) > 1, 'a database to kill');
-      process.kill(databaseOf(dir), 'SIGKILL');
-    }
+    for (let time = 0; time < 6; time += 1) await killDatabase(dir);
     await until(async () => (await health(port)) === 200, 'the database to come back from six kills', 60_000);
     expect(await dogs()).toEqual(before);
 
     // A database that only hangs: every request is told so within the query’s own time limit, and it goes on when the database does.
     const frozen = databaseOf(dir);
+    expect(frozen).toBeGreaterThan(1);
     process.kill(frozen, 'SIGSTOP');
     const asked = Array.from({ length: 30 }, () => fetch(`http://127.0.0.1:${port}/api/dogs`, { headers: { cookie } }));
     const answers = await Promise.all(asked);
@@ -126,6 +124,7 @@ describe('npm start', () => {
 
     // A server that dies is started again.
     const served = serverOf(first.child.pid!);
+    expect(served).toBeGreaterThan(1);
     process.kill(served, 'SIGKILL');
     await until(() => serverOf(first.child.pid!) > 1 && serverOf(first.child.pid!) !== served, 'another server');
     await until(async () => (await health(port)) === 200, 'the server to come back');
@@ -156,7 +155,7 @@ describe('npm start', () => {
     await until(() => run.said.includes('Banter is at'), `the address; it said: ${run.said}`);
     renameSync(join(dir, 'database', 'ibdata1'), join(dir, 'ibdata1.away'));
     writeFileSync(join(dir, 'database', 'ibdata1'), 'not a database');
-    process.kill(databaseOf(dir), 'SIGKILL');
+    await killDatabase(dir);
     await until(() => run.code !== null, `the end; it said: ${run.said}`, 60_000);
     expect(run.code).toBe(1);
     expect(run.said).toContain('The database is still away, and is started again');
@@ -172,7 +171,7 @@ describe('npm start', () => {
     run.child.stdout!.destroy();
     run.child.stderr!.destroy();
     // It has something to say now: the database has died.
-    process.kill(databaseOf(dir), 'SIGKILL');
+    await killDatabase(dir);
     await until(async () => (await health(port)) === 200 && databaseOf(dir) > 1, 'Banter to go on');
     expect(run.code).toBe(null);
   }, 120_000);

@@ -73,6 +73,18 @@ export const databaseOf = (dir: string) => {
   }
 };
 
+/** Waits for a database on this folder and kills it. What was seen is what is killed: looked up again it may be gone, and process 0 is one's own group. */
+export async function killDatabase(dir: string): Promise<void> {
+  let seen = 0;
+  await until(() => (seen = databaseOf(dir)) > 1, 'a database to kill');
+  try {
+    process.kill(seen, 'SIGKILL');
+  } catch (fault) {
+    // It died by itself in between.
+    if ((fault as NodeJS.ErrnoException).code !== 'ESRCH') throw fault;
+  }
+}
+
 afterEach(async () => {
   for (const child of begun.splice(0))
     if (child.exitCode === null && child.signalCode === null) await new Promise((resolve) => (child.once('exit', resolve), child.kill('SIGTERM')));

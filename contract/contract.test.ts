@@ -77,8 +77,8 @@ describe('a collar kind', () => {
     const shared: Partial<Record<typeof name, string>> = { flat: 'strap', 'wide-throat': 'strap', remote: 'electronic', fence: 'electronic' };
     expect(existsSync(join(project, 'core', 'collars', shared[name] ?? name))).toBe(true);
     expect(existsSync(join(project, 'web', 'neck', name, 'OnNeck.vue'))).toBe(true);
-    // Either its own bench and check, or a cross-section for those that all kinds share.
-    const own = ['BenchPanel.vue', 'CheckDrawing.vue'].every((drawing) => existsSync(join(project, 'web', 'neck', name, drawing)));
+    // Either its own section at the bench and drawing at the check, or a cross-section for those that all kinds share.
+    const own = ['BenchSection.vue', 'CheckDrawing.vue'].every((drawing) => existsSync(join(project, 'web', 'neck', name, drawing)));
     expect(own || existsSync(join(project, 'web', 'neck', name, 'CrossSection.vue'))).toBe(true);
     expect(COLLAR_KINDS[name].questions.length).toBeGreaterThan(0);
     for (const question of COLLAR_KINDS[name].questions) {
@@ -93,5 +93,19 @@ describe('the table of addresses', () => {
     const named = ENDPOINTS.map(({ method, path }) => `${method} ${path}`);
     expect(new Set(named).size).toBe(named.length);
     for (const { summary } of ENDPOINTS) expect(summary).toMatch(/\.$/);
+  });
+});
+
+describe('what is said of a house rule', () => {
+  it('never says its number: a kennel may hold another, in other units', () => {
+    for (const [name, { title, why }] of Object.entries(HOUSE_RULES)) {
+      // A gauge is a name, and no limit.
+      const said = `${title} ${why}`.replace(/\d\.\d+ mm/g, '');
+      if (name !== 'maxRemove')
+        expect([name, said]).toEqual([
+          name,
+          expect.not.stringMatching(/\d+ ?(mm|cm|in|lb|kg|h|hours|days)\b|\b(two|three|four|six) (days|hours|months|standard)|half an inch|an inch|a tenth/i),
+        ]);
+    }
   });
 });

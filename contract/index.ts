@@ -4,9 +4,22 @@ export { fieldErrors, Problem, PROBLEMS, type FieldError, type ProblemCode } fro
 export { RuleOverrides } from './rules.ts';
 export { CALCULATIONS, calculationOf, type CalculationName } from './calc/calculations.ts';
 export { computeFits, FitDog, FitsAnswer, FitsRequest, fittingDogOf, MOST_DOGS, MOST_PAIRS } from './calc/fits.ts';
-export { ENDPOINTS, type Endpoint } from './endpoints.ts';
+export { ENDPOINTS } from './endpoints/endpoints.ts';
+export type { Endpoint } from './endpoints/endpoint.ts';
 
-export { COLLAR_KINDS, COLLAR_KIND_NAMES, collarKind, type AnyCollarKind, type CollarKindName } from './collars/collar-kinds.ts';
+export {
+  COLLAR_KINDS,
+  COLLAR_KIND_NAMES,
+  collarKind,
+  CORRECTION_WAYS,
+  correctionWays,
+  deviceOf,
+  isDevice,
+  linksOf,
+  RIG_CATALOGUE,
+  type AnyCollarKind,
+  type CollarKindName,
+} from './collars/collar-kinds.ts';
 export {
   PURPOSES,
   type CheckOutcome,
@@ -15,21 +28,47 @@ export {
   type FittedStock,
   type FittingDog,
   type Knob,
+  type Missing,
   type NumberField,
   type PlanOutcome,
   type Purpose,
   type StockedCollar,
   type Suggestion,
 } from './collars/collar-kind.ts';
-export { decidingRow, fitAll, fitKind, schoolsSay, stockByKind, type KindFit, type SchoolSays, type StockByKind } from './collars/fit-all.ts';
-export type { MadeUpChoices, MadeUpOutcome } from './collars/made-up-kind.ts';
-export { MartingaleNumbersShape } from './collars/martingale.ts';
-export { ElectronicNumbersShape } from './collars/electronic.ts';
-export { HeadCollarNumbersShape } from './collars/head-collar.ts';
-export { SlipNumbersShape } from './collars/slip.ts';
-export { StrapNumbersShape } from './collars/strap.ts';
-export { asProngCollar, ProngAnswers, ProngChoices, prongKind, VERDICT_WORDS, type ProngCheckOutcome, type ProngPlanOutcome } from './collars/prong.ts';
-export { ProngNumbers } from './collars/prong-numbers.ts';
+export {
+  decidingRow,
+  fitAll,
+  fitKind,
+  isHere,
+  isWorn,
+  proposedFor,
+  schoolsSay,
+  stockByKind,
+  suggestFor,
+  wornByKind,
+  type WornByKind,
+  type BenchCollar,
+  type KindFit,
+  type SchoolSays,
+  type StockByKind,
+} from './collars/fit-all.ts';
+export type { SettableChoices, SettableOutcome } from './collars/settable-kind.ts';
+export { MartingaleNumbersShape } from './collars/martingale/martingale-kind.ts';
+export { ElectronicNumbersShape } from './collars/electronic/electronic-kind.ts';
+export { HeadCollarNumbersShape } from './collars/head-collar/head-collar-kind.ts';
+export { SlipNumbersShape } from './collars/slip/slip-kind.ts';
+export { StrapNumbersShape } from './collars/strap/strap-kind.ts';
+export {
+  asProngCollar,
+  ProngAnswers,
+  ProngChoices,
+  prongKind,
+  VERDICT_WORDS,
+  PRONG_TONES,
+  type ProngCheckOutcome,
+  type ProngPlanOutcome,
+} from './collars/prong/prong-kind.ts';
+export { ProngNumbers } from './collars/prong/prong-numbers.ts';
 
 export { asCsvText, fromCsvText } from './csv-text.ts';
 export { Instant, RecordId, SettingId } from './records/common.ts';
@@ -48,15 +87,18 @@ export {
   MySessionsPage,
   NewPassword,
 } from './records/account.ts';
-export { FIRST_SETTINGS, USUAL_HEAD_COLLAR_CHART } from './records/first-settings.ts';
+export { FIRST_SETTINGS } from './records/first-settings.ts';
+export { USUAL_HEAD_COLLAR_CHART } from './collars/head-collar/head-collar-chart.ts';
 export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
 export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
-export { lawAt, Place, PlaceFacts } from './records/place.ts';
-export { CONDITIONS, GEAR, Gear, GearFacts, Want, WantFacts, type GearName } from './records/gear.ts';
+export { lawAt, Place, PlaceFacts, placeOf } from './records/place.ts';
+export { CONDITIONS, GEAR, Gear, GearFacts, notUsable, Want, WantFacts, type GearName } from './records/gear.ts';
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
+export { broughtUp } from './records/brought-up.ts';
+export type { RecordStep } from './records/record-step.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
-export { GEAR_GROUPS, Inspection, inspectionFaults, inspectionGroupOf, NewInspection } from './records/inspection.ts';
+export { GEAR_INSPECTIONS, Inspection, inspectionFaults, inspectionOf, NewInspection } from './records/inspection.ts';
 export { UpkeepPage } from './records/upkeep-page.ts';
 export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
 export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
@@ -115,7 +157,7 @@ export {
 } from './records/field-log.ts';
 export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
 export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
-export { dogLevels, settingsOf, type DeviceLevels, type SettingLevels } from './levels/dog-levels.ts';
+export { dogLevels, settingsOf, type DeviceLevels, type LevelRecordsOfDog, type SettingLevels } from './levels/dog-levels.ts';
 export {
   NewStageMove,
   NewStageResult,
@@ -129,7 +171,7 @@ export {
   type TellTaleTime,
 } from './records/programme.ts';
 export { CalendarChange, CalendarChanged, Hours, HoursFacts, PLANNED_STATES, PlannedSession, PlannedSessionFacts } from './records/calendar.ts';
-export { KennelTemplate, KennelTemplateFacts, PROGRAMME_KINDS, TemplatesPage } from './records/kennel-template.ts';
+export { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 export { Drill, DrillsPage, NewDrill } from './records/drill.ts';
 export { CalendarAsked, CalendarPage } from './records/calendar-page.ts';
 export {
@@ -152,8 +194,8 @@ export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';
 export { dayOf, dayStart, dayStartOf, timeOn, momentOn, nightSpans } from './neck/kennel-days.ts';
-export { toldEvents } from './neck/told-events.ts';
-export { drawnCollar, drawnFits, drawnItems, ringAtOf, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
+export { wearAndDeviceEvents } from './neck/wear-and-device-events.ts';
+export { drawnCollar, drawnFits, drawnItems, ringAtFor, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
 export { neckTapeOf } from './neck/neck-tape.ts';
 export {
   Handover,
@@ -173,7 +215,6 @@ export {
 } from './records/handover.ts';
 export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
 export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
-export { OWNER_WORDS } from './handover/owner-words.ts';
 export {
   CSV_TABLES,
   FileKennel,
@@ -189,3 +230,4 @@ export {
 export { fitCheckFault, planFault } from './kennel-file/part-faults.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';
 export { isGrowing } from './growth/is-growing.ts';
+export { MadeUp, madeUpElsewhere, madeUpWords } from './standing/made-up.ts';

@@ -59,7 +59,7 @@ export const inOrder =
   <Low extends string, High extends string>(low: Low, high: High) =>
   ({ value, issues }: z.core.ParsePayload<Record<Low | High, number>>): void => {
     if (value[high] < value[low]) {
-      issues.push({ code: 'custom', path: [high], input: value[high], message: `This must not be below ${low}.` });
+      issues.push({ code: 'custom', path: [high], input: value[high], message: `This must not be below ${low}.`, params: { below: low } });
     }
   };
 

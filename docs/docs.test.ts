@@ -1,8 +1,9 @@
+import { TYPICAL_PITCH_MM } from '@banter/core/collars/prong';
 import { readdirSync, readFileSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { BASE, files } from './repository.ts';
 import { EVENT_NAMES, EventsKept, KENNEL_PART_NAMES, kennelFileSchema, kennelPart, NewEvent } from '@banter/contract';
-import { GRAMS_PER_UNIT, MM_PER_UNIT, TYPICAL_PITCH_MM, WEAR_STATES } from '@banter/core';
+import { CORE_VERSION, GRAMS_PER_UNIT, MM_PER_UNIT, WEAR_STATES } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 
 const text = (path: string) => readFileSync(join(BASE, path), 'utf8');
@@ -46,6 +47,10 @@ describe('the documents', () => {
     for (const [colour] of text('docs/design.md').matchAll(/#[0-9a-f]{6}/g)) expect(palette).toContain(colour);
   });
 
+  it('the core’s version is the one that its package bears', () => {
+    expect(JSON.parse(text('core/package.json'))).toMatchObject({ version: CORE_VERSION });
+  });
+
   it('give the events as they are taken: every kind in the table, every example to be parsed', () => {
     const page = text('docs/device-events.md');
     for (const name of EVENT_NAMES) expect(page).toContain(`| \`${name}\` |`);
@@ -83,7 +88,7 @@ describe('the code', () => {
       'core/device',
       'core/skin',
       'core/door',
-    ).filter((one) => one.endsWith('.ts') && !one.includes('.test.') && !/reasons|words|questions/.test(one))) {
+    ).filter((one) => one.endsWith('.ts') && !one.includes('.test.') && !/reasons|words|questions|index\.ts$/.test(one))) {
       const documented = /common practice|from memory|source:|contract\)|geometry/i.test(text(path));
       // Pure bookkeeping, without a value or rule of the trade in it.
       const bookkeeping = /rotation-case\.ts|wear-ledger\.ts|device-event\.ts|clock\.ts|median\.ts|scale-bar\.ts|link-instruction\.ts|judge-links\.ts/.test(

@@ -29,11 +29,11 @@ test('a click on a link changes sentence, drawing, numbers and verdict at once, 
 test('the sentence says what to do from how the collar is now: from the hook, or from what the dog wears', async ({ page }) => {
   await openBench(page, 'Hale');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
-  await expect(page.getByText('13 links as stocked')).toBeVisible();
+  await expect(page.getByText('13 links (7 left, 6 right) as stocked')).toBeVisible();
   // Sorrel has grown: fitted at 13 links, she needs one back in.
   await openBench(page, 'Sorrel');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Put in one link, on the dog’s right.');
-  await expect(page.getByText('13 links as worn')).toBeVisible();
+  await expect(page.getByText('13 links (7 left, 6 right) as worn')).toBeVisible();
 });
 
 test('between two sizes is explained, and solved by both schools', async ({ page }) => {
@@ -43,7 +43,11 @@ test('between two sizes is explained, and solved by both schools', async ({ page
   const pullFirst = schools.getByRole('row', { name: /pull first/i });
   await expect(pullFirst.getByRole('button')).toHaveText(['3.0 mm, 11 links', '2.25 mm, 15 links']);
   await pullFirst.getByRole('button', { name: '3.0 mm, 11 links' }).click();
-  await expect(page.getByText('Between two sizes: eleven links leave −2 mm, one more leaves 29 mm, and the house wants 0 mm to 25 mm.')).toBeVisible();
+  await expect(
+    page.getByText(
+      'Between two sizes: eleven links leave −2 mm, one more leaves 29 mm, and the house wants 0 to 22 mm (looser, it would bite by less than 6 mm).',
+    ),
+  ).toBeVisible();
 });
 
 test('units switch on the spot, and what was typed keeps its meaning', async ({ page }) => {

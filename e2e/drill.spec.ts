@@ -1,4 +1,4 @@
-import { drillScenes, rightDirections, type Direction } from '@banter/core';
+import { drillScenes, BACK_AND_IN, type Direction } from '@banter/core';
 import type { Page } from '@playwright/test';
 import { expect, expectAccessible, newKennel, test } from './bench-hand.ts';
 import { tapedDog } from './known-dogs.ts';
@@ -20,7 +20,7 @@ test('a handling drill: ten scenes answered by keys, told in time and held on to
   const scenes = drillScenes({ seed: 11, count: 10, pace: 'calm' });
   for (const [index, scene] of scenes.entries()) {
     await expect(heading(page)).toHaveText(`Scene ${index + 1} of 10`);
-    const key = KEYS[rightDirections(scene.happening, 'slip-or-prong')[0]!];
+    const key = KEYS[BACK_AND_IN.right[scene.happening][0]!];
     if (key) {
       await page.clock.runFor(scene.quietMs + 500);
       await page.keyboard.down(key);

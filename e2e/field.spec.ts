@@ -144,7 +144,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await page.reload();
   await beginWith(page);
   await tap(page, 'Felt: both touch');
-  await expect(page.getByText('last needed at 9 here (yard)')).toBeVisible();
+  await expect(page.getByText('last needed 9 here (yard)')).toBeVisible();
   await expect(page.getByLabel('Level')).toHaveValue('9');
   await tap(page, 'A step up');
   await expect(page.getByText(/^9 is what this dog needs here\. Needs it more today\? First the contact, then skin and place, then the battery/)).toBeVisible();
@@ -160,9 +160,9 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await beginWith(page, 'Yarrow', 'home');
   await expect(page.getByLabel('Level')).toHaveValue('1');
   await page.getByLabel('Where').selectOption({ label: 'yard' });
-  await expect(page.getByText('last needed at 9 here (yard)')).toBeVisible();
+  await expect(page.getByText('last needed 9 here (yard)')).toBeVisible();
   await expect(page.getByLabel('Level')).toHaveValue('1');
-  await tap(page, 'Set it to 9, as last needed here');
+  await tap(page, 'Set it to 9, last needed here');
   await expect(page.getByLabel('Level')).toHaveValue('9');
 });
 

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { Page } from '@playwright/test';
 import { enterDemo, expect, makeKennel, openBench, openDog, test } from './bench-hand.ts';
-import { put, tapedDog, WHOLE } from './known-dogs.ts';
+import { dressedDog, now, put, tapedDog, WHOLE } from './known-dogs.ts';
 
 test('the last spare link goes to one of two browsers; the other is told, and the count still adds up', async ({ page, browser }) => {
   const { email, password } = await makeKennel(page);
@@ -74,12 +74,20 @@ test('a collar of another kind is added with its own numbers; a range reversed g
   await page.getByLabel('Control loop, round its inside').fill('16 cm');
   await page.getByLabel('Width').fill('1 1/2 in');
   await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByText(/^Say whether these numbers were measured/)).toBeVisible();
   await expect(page.getByText('This must not be below «Main strap, shortest».')).toBeVisible();
   await expect(page.getByLabel('Control loop, round its inside')).toHaveValue('16 cm');
   await page.getByLabel('Main strap, shortest').fill('28');
   await page.getByLabel('Main strap, longest').fill('43');
+  await page.getByRole('radio', { name: 'Measured today' }).click();
   await page.getByRole('button', { name: 'Keep the numbers' }).click();
   await expect(page.getByText('martingale 28.0 cm to 43.0 cm, 38 mm wide, cloth loop')).toBeVisible();
+  // A new name measures nothing: it is asked for no ruler, and the numbers stay measured on their day.
+  await page.getByRole('link', { name: 'Willow' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Sallow');
+  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByRole('link', { name: 'Sallow' })).toBeVisible();
+  await expect(page.getByText('Measured', { exact: true })).toBeVisible();
 });
 
 test('many dogs at once: a table with a byte order mark, semicolons, quotes and 200 columns; rows that cannot be read say so', async ({ page }) => {
@@ -162,6 +170,44 @@ test('what a dog no longer wears is set aside, taken back with one press, and bo
   await expect(happened.getByText('Remote electronic «Curlew» is worn again.')).toBeVisible();
   await page.reload();
   await expect(fits.getByRole('listitem')).toHaveCount(2);
+});
+
+test('one collar, two dogs: re-linked for the second, the first is told on every screen, and the bench says so before', async ({ page }) => {
+  const first = await dressedDog(page, 'Yarrow');
+  const { plans } = (await (await page.request.get(`/api/dogs/${first}/page`)).json()) as {
+    plans: { kind: string; collarId: string; placeId: string; choices: object }[];
+  };
+  const { collarId, placeId, choices } = plans.find(({ kind }) => kind === 'prong')!;
+  await page.goto(`/dogs/${first}/check?kind=prong`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Good. Yarrow is fitted.');
+  // A second dog is put on the bench with the same collar: the bench says for whom it is made up.
+  const second = await tapedDog(page, 'Teasel', 28, { ...WHOLE, high: 370 }, placeId);
+  await page.goto(`/dogs/${second}/bench/prong`);
+  await expect(page.getByText('«Hazel» is made up for Yarrow now: 11 links (6 left, 5 right).')).toBeVisible();
+  const planId = uuidv7();
+  const split = { left: 5, right: 5 };
+  await put(page, `/api/plans/${planId}`, { dogId: second, collarId, kind: 'prong', choices: { ...choices, split }, placeId, note: '', at: now() });
+  const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: second, planId, kind: 'prong', on: split, answers, note: '', at: now() });
+
+  const told = '«Hazel» is made up for Teasel now, 10 links (5 left, 5 right): put one link back in first.';
+  await page.goto(`/dogs/${first}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(told);
+  await page.goto(`/dogs/${first}/check?kind=prong`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(told);
+  await page.goto(`/dogs/${first}/bench/prong`);
+  await expect(page.getByText('10 links (5 left, 5 right) as it hangs')).toBeVisible();
+  await page.goto('/dogs');
+  await expect(page.getByText(told)).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByText(/put one link back in first/).first()).toBeVisible();
+  // Found on the first dog again, it is the second that is told.
+  const back = plans.find(({ kind }) => kind === 'prong') as unknown as { id: string };
+  await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: first, planId: back.id, kind: 'prong', on: { left: 6, right: 5 }, answers, note: '', at: now() });
+  await page.goto(`/dogs/${second}`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    '«Hazel» is made up for Yarrow now, 11 links (6 left, 5 right): take one link out first.',
+  );
 });
 
 test('a dog that wears two collars is checked in each by itself', async ({ page }) => {

@@ -164,7 +164,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('20 mm');
   await page.getByRole('button', { name: 'Keep this' }).click();
-  await expect(heading(page)).toHaveText('The backup loads too early: 20 mm of slack, and it needs more than the 28 mm the prong shortens by when it closes.');
+  await expect(heading(page)).toHaveText('The backup loads too early: 20 mm of slack, and it needs more than the 28 mm the collar shortens by when it closes.');
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('4 cm');
   await page.getByRole('button', { name: 'Keep this' }).click();
@@ -189,7 +189,8 @@ test('the check at the door, on a phone: never green by default, and green once 
   const fitsTheScreen = async () =>
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
   await page.goto(`/dogs/${dogId}/door`);
-  await expect(heading(page)).toHaveText('Not yet: stack, rig, contacts, skin, routine and supervision.');
+  // What the check answered of the skin is not asked again.
+  await expect(heading(page)).toHaveText('Not yet: stack, rig, contacts, routine and supervision.');
   await expectAccessible(page);
   await fitsTheScreen();
   await page.getByRole('link', { name: /Rig/ }).click();
@@ -198,17 +199,18 @@ test('the check at the door, on a phone: never green by default, and green once 
   await fitsTheScreen();
   await part(page, 'Contacts').click();
   const routine = page.getByRole('region', { name: 'Morning routine of Curlew' });
-  for (const step of ['Charged', 'Covers shut', 'Switched on', 'Paired', 'Tried at the lowest level']) {
-    await routine.getByRole('button', { name: new RegExp(`^Done\\s*: ${step}`) }).click();
+  // One tap says all of it, and each can be unticked and done again.
+  await routine.getByRole('button', { name: 'Log all done' }).click();
+  for (const step of ['Charged', 'Covers shut', 'Switched on', 'Paired', 'Tried at the lowest level'])
     await expect(routine.getByRole('button', { name: new RegExp(`^Done\\s*: ${step}`) })).toHaveCount(0);
-  }
+  await routine.getByRole('button', { name: /^Not right\s*: Covers shut/ }).click();
+  await routine.getByRole('button', { name: /^Done\s*: Covers shut/ }).click();
+  await expect(routine.getByRole('button', { name: /^Done\s*: Covers shut/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
   await routine.getByRole('button', { name: /^Both touch/ }).click();
   await fitsTheScreen();
   await part(page, 'Skin').click();
-  await page.getByRole('radio', { name: /^3 o’clock/ }).click();
-  await page.getByRole('radio', { name: '0 clear' }).click();
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Log neck clear' }).click();
   await expect(heading(page)).toHaveText('No place on Yarrow’s neck is flagged.');
   await fitsTheScreen();
   await part(page, 'Stack and ring').click();
@@ -257,8 +259,9 @@ test('with no connection a tap waits, keeps its time, and is told once', async (
   await context.setOffline(false);
   await expect(heading(page)).toHaveText(/^Yarrow wears/, { timeout: 20_000 });
   const { events } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string; at: string }[] };
-  expect(events).toHaveLength(2);
-  for (const event of events) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
+  const putOn = events.filter(({ event }) => event === 'put-on');
+  expect(putOn).toHaveLength(2);
+  for (const event of putOn) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
 });
 
 test('taps with no connection wait in a row, and a closed tab sends them when it is opened again, each with its own time', async ({
@@ -284,10 +287,11 @@ test('taps with no connection wait in a row, and a closed tab sends them when it
   await again.goto(`/dogs/${dogId}/neck`);
   await expect(heading(again)).toHaveText(/^Yarrow wears/, { timeout: 20_000 });
   const { events } = (await (await again.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string; at: string }[] };
-  expect(events.map(({ event }) => event)).toEqual(['put-on', 'put-on']);
-  expect(Date.parse(events[0]!.at)).toBeLessThanOrEqual(between);
-  expect(Date.parse(events[1]!.at)).toBeGreaterThan(between);
-  for (const event of events) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
+  const putOn = events.filter(({ event }) => event === 'put-on');
+  expect(putOn).toHaveLength(2);
+  expect(Date.parse(putOn[0]!.at)).toBeLessThanOrEqual(between);
+  expect(Date.parse(putOn[1]!.at)).toBeGreaterThan(between);
+  for (const event of putOn) expect(Date.parse(event.at)).toBeLessThanOrEqual(tapped);
 });
 
 test('a wear said afterwards, and one that nobody ended: bad times are refused in words', async ({ page, context, expectFaults }) => {
@@ -371,17 +375,20 @@ test('a bridge gets a key once, tells events with it, and is taken back', async 
   expect((await tell()).status()).toBe(401);
 });
 
-test('every part of Neck and the door can be used by everybody, in light and dark', async ({ page }) => {
-  test.setTimeout(240_000);
-  await enterDemo(page);
-  await page.emulateMedia({ colorScheme: 'light' });
-  await openDog(page, 'Bramble');
-  const dog = page.url();
-  for (const path of ['neck', 'neck/rig', 'neck/contacts', 'neck/skin', 'neck/wear', 'door', 'programme', 'levels']) {
-    await page.goto(`${dog}/${path}`);
-    await expect(heading(page)).toBeVisible();
-    await expectAccessibleInBoth(page);
-  }
-  await page.goto('/house?show=devices');
-  await expectAccessibleInBoth(page);
-});
+for (const parts of [
+  ['neck', 'neck/rig', 'neck/contacts', 'neck/skin'],
+  ['neck/wear', 'door', 'programme', 'levels'],
+]) {
+  test(`${parts.join(', ')} can be used by everybody, in light and dark`, async ({ page }) => {
+    test.setTimeout(480_000);
+    await enterDemo(page);
+    await page.emulateMedia({ colorScheme: 'light' });
+    await openDog(page, 'Bramble');
+    const dog = page.url();
+    for (const path of parts) {
+      await page.goto(`${dog}/${path}`);
+      await expect(heading(page)).toBeVisible();
+      await expectAccessibleInBoth(page);
+    }
+  });
+}

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test';
-import { addDog, enterDemo, expect, makeKennel, newKennel, openBench, openDog, read, test } from './bench-hand.ts';
+import { addDog, enterDemo, expect, haveTheUsual, makeKennel, newKennel, openBench, openDog, putOnBench, read, test } from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
 test('a lost connection in the middle of saving: it waits, keeps what was typed, and is kept once when it is back', async ({ page, context, expectFaults }) => {
@@ -63,6 +63,25 @@ test('a bench made up by hand and its note are there after a reload, and go when
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   await expect(page.getByLabel(/Note/)).toHaveValue('');
+});
+
+test('what was made up on the bench for another tape is dropped with a word, and its note stays', async ({ page }) => {
+  await makeKennel(page);
+  await addDog(page, 'Sedge');
+  await read(page, 'High girth', ['39.8', '39.8', '39.8']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await putOnBench(page);
+  await haveTheUsual(page);
+  await page.getByRole('button', { name: /^13 links:/ }).click();
+  await page.getByLabel(/Why keep it all the same/).fill('She is clipped tomorrow');
+  const bench = page.url();
+  await page.getByRole('navigation', { name: 'Sedge’s screens' }).getByRole('link', { name: 'Tape', exact: true }).click();
+  await read(page, 'High girth', ['41.0', '41.0', '41.1']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByRole('main').getByRole('link', { name: 'Prong', exact: true })).toBeVisible();
+  await page.goto(bench);
+  await expect(page.getByText('What was made up here no longer fits the records')).toBeVisible();
+  await expect(page.getByLabel(/Note|Why keep it all the same/)).toHaveValue('She is clipped tomorrow');
 });
 
 test('what is typed on any screen is there after a reload, offline too: rules, a weight, a wearing, a place, a link, a note', async ({
@@ -211,6 +230,38 @@ test('a taping is corrected by a new one; the old stays, struck through', async 
   await page.getByRole('button', { name: 'Keep the correction' }).click();
   await expect(page.getByRole('heading', { name: 'Choose and size a collar.' })).toBeVisible();
   await expect(page.getByText('corrected later')).toBeVisible();
+});
+
+test('«no, behind the ears» settles the doubt of a high girth for that taping, and other readings ask again', async ({ page }) => {
+  await makeKennel(page);
+  await addDog(page, 'Tansy', '27');
+  await read(page, 'High girth', ['47.8', '47.9', '47.7']);
+  const doubt = page.getByRole('heading', { name: 'Was the high girth taken lower down?' });
+  const settle = page.getByRole('button', { name: 'No, behind the ears' });
+  await settle.click();
+  await expect(doubt).toHaveCount(0);
+  await read(page, 'High girth', ['47.8', '47.9', '47.6']);
+  await expect(doubt).toBeVisible();
+  await settle.click();
+  await expect(page.getByText(/^Taped behind the ears, as was asked/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Record' }).click();
+  await expect(page.getByRole('heading', { name: 'Choose and size a collar.' })).toBeVisible();
+});
+
+test('a doubt that was left open is settled at the bench with one press', async ({ page }) => {
+  await makeKennel(page);
+  await addDog(page, 'Tussock', '13');
+  await read(page, 'High girth', ['38', '38', '38']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await putOnBench(page);
+  await page.getByRole('button', { name: 'Size with these three' }).click();
+  await page.getByRole('button', { name: 'No, behind the ears' }).click();
+  await expect(page.getByText('The high girth may have been taken lower down')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Cross-section' })).toBeVisible();
+  await expect(page.getByText('The high girth may have been taken lower down')).toHaveCount(0);
 });
 
 test('the demo kennel and one’s own never meet', async ({ page, browser }) => {

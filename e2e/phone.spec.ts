@@ -1,4 +1,18 @@
-import { addDog, allowHere, answerCheck, enterDemo, expect, expectAccessible, openBench, openDog, putOnBench, read, test, signUp } from './bench-hand.ts';
+import {
+  addDog,
+  allowHere,
+  answerCheck,
+  enterDemo,
+  expect,
+  expectAccessible,
+  haveTheUsual,
+  openBench,
+  openDog,
+  putOnBench,
+  read,
+  test,
+  signUp,
+} from './bench-hand.ts';
 
 test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
   test.setTimeout(240_000);
@@ -13,7 +27,7 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
   await page.getByRole('button', { name: 'Keep, and size a collar' }).tap();
   await fitsTheScreen();
   await putOnBench(page);
-  await page.getByRole('button', { name: 'Put these three in the locker' }).tap();
+  await haveTheUsual(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: 14 links.');
   await fitsTheScreen();
   for (const button of await page

@@ -40,6 +40,9 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await stages.getByRole('button', { name: 'Keep these stages for this dog' }).click();
   await expect(page.getByRole('list', { name: 'Stages' })).toContainText('Ferry and pier');
 
+  // Nothing is filled in: a result that nobody gave is asked for.
+  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await expect(page.getByText('Say how many went well; none is an answer, too.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('6');
   await page.getByRole('button', { name: 'Went well: one less' }).click();
   await page.getByLabel('Note').fill('Wind.');
@@ -56,6 +59,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await expect(heading(page)).toHaveText('Stay with «Long line dragged».');
   await expect(page.getByText('Never on a prong or head collar.')).toBeVisible();
 
+  await page.getByRole('textbox', { name: 'Went well' }).fill('2');
   await page.getByLabel('It was afraid or sore').check();
   await page.getByRole('button', { name: 'Keep the result' }).click();
   await expect(heading(page)).toHaveText('Back to «Slip leash».');

@@ -38,7 +38,14 @@ export function failureShape(failure: unknown): object {
     errno: typeof errno === 'number' ? errno : undefined,
     sqlState: word(sqlState),
     statement: typeof query === 'string' ? statementShape(query) : undefined,
-    at: typeof stack === 'string' ? stack.split('\n').filter((line) => /^\s+at /.test(line)).slice(0, FRAMES).map((line) => line.trim().slice(3)) : undefined, // prettier-ignore
+    at:
+      typeof stack === 'string'
+        ? stack
+            .split('\n')
+            .filter((line) => /^\s+at /.test(line))
+            .slice(0, FRAMES)
+            .map((line) => line.trim().slice(3))
+        : undefined,
     cause: cause === undefined ? undefined : failureShape(cause),
   };
 }

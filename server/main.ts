@@ -12,6 +12,7 @@ import { seedDemo } from './demo/seed-demo.ts';
 import { clearLeftImports } from './kennel-file/import-folder.ts';
 import { makeLog } from './log.ts';
 import { Tries } from './services/tries.ts';
+import { HOUR_MS } from '@banter/core';
 
 const projectDir = join(import.meta.dirname, '..');
 const { version } = JSON.parse(readFileSync(join(projectDir, 'package.json'), 'utf8')) as { version: string };
@@ -72,7 +73,6 @@ const app = makeApp({
   hosts: [host, ...(env.BANTER_HOSTS ?? '').split(',')].map((name) => name.trim()).filter(Boolean),
   limits: { ...(env.BANTER_SIGN_UPS_PER_HOUR ? { signUpsPerHour: Number(env.BANTER_SIGN_UPS_PER_HOUR) } : {}) },
 });
-const HOUR_MS = 3_600_000;
 const [sessions, tries] = [new SessionStore(dataSource), new Tries(dataSource)];
 const sweeping = setInterval(() => {
   Promise.all([sessions.sweep(), tries.sweep()]).catch((error: unknown) => log.warn({ error }, 'what has run out was not swept'));
@@ -84,7 +84,9 @@ await clearLeftImports();
 
 const port = Number(env.PORT ?? 8080);
 const server = createServer(app);
-server.on('error', (error: NodeJS.ErrnoException) => refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : `it cannot listen on ${host}:${port} (${codeOf(error)}).`)); // prettier-ignore
+server.on('error', (error: NodeJS.ErrnoException) =>
+  refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : `it cannot listen on ${host}:${port} (${codeOf(error)}).`),
+);
 server.listen(port, host, () => {
   const demoWords = demo ? 'Look round the demo kennel, Marrow Fen Field Dogs, with one click on that page.\n' : '';
   process.stdout.write(`Banter is at http://${host}:${port}\n${demoWords}Ctrl-C stops everything.\n`);

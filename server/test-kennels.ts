@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import type { DogFacts, NewTaping } from '@banter/contract';
-import { SCREEN_ITEM_IDS } from '@banter/core';
+import { SCREEN_ITEM_IDS, NOTHING_NOTED } from '@banter/core';
 import type { Express } from 'express';
 import mysql from 'mysql2/promise';
 import pino from 'pino';
@@ -90,6 +90,7 @@ export const someDog: DogFacts = {
   neckBuild: 'average',
   pull: 'drags',
   worksOn: 'left',
+  ...NOTHING_NOTED,
   owner: '',
   notes: '',
   placeId: null,
@@ -103,6 +104,7 @@ export const someCollar = {
   metal: 'stainless',
   condition: 'sound',
   measuredOn: '2026-03-01',
+  owned: true,
   note: '',
   retiredAt: null,
   numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 },
@@ -114,6 +116,7 @@ export const someRemote = {
   metal: null,
   condition: 'sound',
   measuredOn: '2026-03-01',
+  owned: true,
   note: '',
   retiredAt: null,
   numbers: {
@@ -142,6 +145,7 @@ export const taping = (dogId: string, more: Partial<NewTaping> = {}): NewTaping 
   neckBuild: 'average',
   at: '2026-03-02T09:00:00.000Z',
   correctsId: null,
+  settled: false,
   ...more,
 });
 

@@ -15,6 +15,7 @@ import { strap } from './strap.ts';
 import { tape } from './tape.ts';
 import { tellTale } from './tell-tale.ts';
 import { threshold } from './threshold.ts';
+import { workingLevel } from './working-level.ts';
 
 /** Every calculation of the contract by the name in its address, `POST /api/calc/NAME`. */
 export const CALCULATIONS = {
@@ -30,6 +31,7 @@ export const CALCULATIONS = {
   rotation,
   rig,
   threshold,
+  'working-level': workingLevel,
   drift,
   'tell-tale': tellTale,
   growth,

@@ -1,4 +1,5 @@
-import { CLIP_ON_REASON_WORDS, CLIP_ON_USES, contractSpeaker, sizeClipOnSlip, wordReason } from '@banter/core';
+import { CLIP_ON_REASON_WORDS, CLIP_ON_USES, sizeClipOnSlip } from '@banter/core/collars/clip-on-slip';
+import { contractSpeaker, wordReason } from '@banter/core';
 import { NeckGirthMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

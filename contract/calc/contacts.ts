@@ -1,4 +1,5 @@
-import { CONTACT_REASON_WORDS, CONTACT_VERDICTS, contactPosts, contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { CONTACT_REASON_WORDS, CONTACT_VERDICTS, contactPosts } from '@banter/core/collars/electronic';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
 import { CoatDepthMm, PostMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

@@ -6,18 +6,19 @@ import {
   houseSchools,
   houseRules,
   NECK_BUILDS,
-  PULLS,
   USUAL_FINGER,
   WORKING_SIDES,
   speakLimit,
   speakQuantity,
+  ruleWords,
 } from '@banter/core';
+import { PULLS } from '@banter/core/collars/prong';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { fitAll, stockByKind } from '../collars/fit-all.ts';
 import { CoatDepthMm, FingerFields, fingerNotNarrower, MuzzleGirthMm, MuzzleLengthMm, NeckGirthMm, WeightKg } from '../measures.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
-import { USUAL_HEAD_COLLAR_CHART } from '../records/first-settings.ts';
+import { USUAL_HEAD_COLLAR_CHART } from '../collars/head-collar/head-collar-chart.ts';
 import { OwnSchools } from '../records/kennel.ts';
 import { RuleOverrides } from '../rules.ts';
 
@@ -124,15 +125,18 @@ export function computeFits({ dogs, kinds, stock, schools, rules, finger }: Fits
   return {
     dogs: dogs.map((dog) => ({
       id: dog.id,
-      fits: fitAll(dog.id, fittingDogOf(dog, hand), owned, house, contractSpeaker, kinds).map(({ deciding, line: _line, collarName: _name, ...fit }) => ({
-        ...fit,
-        deciding: deciding && {
-          what: deciding.what,
-          measure: deciding.measure && speakQuantity(deciding.measure, contractSpeaker),
-          limit: speakLimit(deciding, contractSpeaker),
-          rule: deciding.rule,
-        },
-      })),
+      fits: fitAll(dog.id, fittingDogOf(dog, hand), owned, house, contractSpeaker, kinds).map(
+        ({ deciding, missing, line: _line, collarName: _name, ...fit }) => ({
+          ...fit,
+          missing: missing.map(({ says }) => says),
+          deciding: deciding && {
+            what: deciding.what,
+            measure: deciding.measure && speakQuantity(deciding.measure, contractSpeaker),
+            limit: speakLimit(deciding, contractSpeaker),
+            rule: ruleWords(deciding),
+          },
+        }),
+      ),
     })),
   };
 }

@@ -1,4 +1,14 @@
-import { contractSpeaker, fitGrowth, girthFactor, GROWTH_REASON_WORDS, grownAt, growthReasons, wordReason, type GrowthReason } from '@banter/core';
+import {
+  girthAtWeight,
+  contractSpeaker,
+  fitGrowth,
+  girthFactor,
+  GROWTH_REASON_WORDS,
+  grownAt,
+  growthReasons,
+  wordReason,
+  type GrowthReason,
+} from '@banter/core';
 import { NeckGirthMm, WeightKg } from '../measures.ts';
 import { between, z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
@@ -43,7 +53,7 @@ export const growth = calculation({
       converged: fit.converged,
       at: ages.map((ageDays) => {
         const grown = grownAt(fit, ageDays);
-        return { ageDays, ...grown, girthMm: factor === null ? null : factor * Math.cbrt(grown.weightKg) };
+        return { ageDays, ...grown, girthMm: factor === null ? null : girthAtWeight(factor, grown.weightKg) };
       }),
       reasons: reasons.map((reason) => wordReason(GROWTH_REASON_WORDS, reason, contractSpeaker)),
     };

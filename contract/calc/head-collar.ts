@@ -1,4 +1,5 @@
-import { contractSpeaker, HEAD_COLLAR_REASON_WORDS, HEAD_COLLAR_VERDICTS, houseRules, sizeHeadCollar, wordReason } from '@banter/core';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { HEAD_COLLAR_REASON_WORDS, HEAD_COLLAR_VERDICTS, sizeHeadCollar } from '@banter/core/collars/head-collar';
 import { FingerFields, fingerNotNarrower, MuzzleGirthMm, MuzzleLengthMm, NeckGirthMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

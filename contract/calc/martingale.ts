@@ -1,4 +1,5 @@
-import { contractSpeaker, houseRules, MARTINGALE_REASON_WORDS, MARTINGALE_SCHOOLS, MARTINGALE_VERDICTS, sizeMartingale, wordReason } from '@banter/core';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { MARTINGALE_REASON_WORDS, MARTINGALE_SCHOOLS, MARTINGALE_VERDICTS, sizeMartingale } from '@banter/core/collars/martingale';
 import { LengthMm, NeckGirthMm } from '../measures.ts';
 import { inOrder, z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

@@ -1,23 +1,21 @@
 import {
   BETWEEN_SCHOOLS,
   chooseProng,
-  contractSpeaker,
   GAUGE_SCHOOLS,
-  houseRules,
   PRONG_CHOICE_REASON_WORDS,
   PRONG_REASON_WORDS,
   PRONG_VERDICTS,
   PULLS,
-  wordReason,
   type ProngFit,
-} from '@banter/core';
-import { ProngNumbers } from '../collars/prong-numbers.ts';
+} from '@banter/core/collars/prong';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { ProngNumbers } from '../collars/prong/prong-numbers.ts';
 import { NeckGirthMm, WeightKg } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
 import { calculation, ReasonShape } from './calculation.ts';
 
-const StockItem = z.strictObject({ id: z.string().min(1).max(200), ...ProngNumbers.shape });
+const StockItem = z.strictObject({ id: z.string().min(1).max(200), ...ProngNumbers.omit({ quickRelease: true }).shape });
 
 export const ProngRequest = z
   .strictObject({
@@ -53,6 +51,7 @@ const Fit = z.object({
   biteMm: z.number(),
   biteRatio: z.number(),
   verdict: z.enum(PRONG_VERDICTS),
+  marginMm: z.number(),
   reasons: z.array(ReasonShape),
 });
 

@@ -2,6 +2,7 @@ import { contractSpeaker, RIG_REASON_WORDS, rigRoutes, routeReasons, wordReason 
 import { z } from '../plain-words.ts';
 import { namedLine } from '../records/common.ts';
 import { RuleOverrides } from '../rules.ts';
+import { RIG_CATALOGUE } from '../collars/collar-kinds.ts';
 import { calculation, ReasonShape } from './calculation.ts';
 
 const Part = z.strictObject({ id: namedLine(60), kind: namedLine(60), from: namedLine(60), to: namedLine(60) });
@@ -25,6 +26,12 @@ export const rig = calculation({
   compute: ({ parts }) => {
     const found = rigRoutes(parts);
     const { sound, singlePoints, routes, loose } = found;
-    return { sound, singlePoints, routes, loose, reasons: routeReasons(parts, found).map((reason) => wordReason(RIG_REASON_WORDS, reason, contractSpeaker)) };
+    return {
+      sound,
+      singlePoints,
+      routes,
+      loose,
+      reasons: routeReasons(parts, found, RIG_CATALOGUE).map((reason) => wordReason(RIG_REASON_WORDS, reason, contractSpeaker)),
+    };
   },
 });

@@ -1,4 +1,5 @@
-import { contractSpeaker, houseRules, SLIP_REASON_WORDS, SLIP_SCHOOLS, SLIP_VERDICTS, sizeSlip, wordReason } from '@banter/core';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { SLIP_REASON_WORDS, SLIP_SCHOOLS, SLIP_VERDICTS, sizeSlip } from '@banter/core/collars/slip';
 import { NeckGirthMm, PartMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

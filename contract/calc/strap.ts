@@ -1,4 +1,5 @@
-import { contractSpeaker, houseRules, sizeStrap, STRAP_KINDS, STRAP_REASON_WORDS, STRAP_VERDICTS, wordReason } from '@banter/core';
+import { contractSpeaker, houseRules, wordReason } from '@banter/core';
+import { sizeStrap, STRAP_KINDS, STRAP_REASON_WORDS, STRAP_VERDICTS } from '@banter/core/collars/strap';
 import { FingerFields, fingerNotNarrower, LengthMm, NeckGirthMm } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';

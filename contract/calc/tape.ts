@@ -7,7 +7,7 @@ import { calculation, ReasonShape } from './calculation.ts';
 export const TapeRequest = z
   .strictObject({
     site: z.enum(GIRTH_SITES),
-    readingsMm: z.array(z.number()).min(2).max(10),
+    readingsMm: z.array(z.number()).min(1).max(10),
     coatDepthMm: CoatDepthMm.optional(),
     weightKg: WeightKg.optional(),
     neckBuild: z.enum(NECK_BUILDS).optional(),
@@ -29,15 +29,16 @@ export const TapeRequest = z
 export const TapeAnswer = z.object({
   girthMm: z.number(),
   spreadMm: z.number(),
-  temMm: z.number(),
-  temPercent: z.number(),
+  temMm: z.number().nullable(),
+  temPercent: z.number().nullable(),
+  plusMinusMm: z.number(),
   repeat: z.boolean(),
   oddIndex: z.number().int().nullable(),
   reasons: z.array(ReasonShape),
 });
 
 export const tape = calculation({
-  summary: 'One site, several readings of one person: median on the skin, spread, technical error, and what to do about them.',
+  summary: 'One site, one reading or several of one person: median on the skin, spread, technical error, and what to do about them.',
   request: TapeRequest,
   answer: TapeAnswer,
   compute: ({ rules, ...request }) => {

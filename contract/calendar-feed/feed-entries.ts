@@ -1,9 +1,8 @@
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
 import type { TodayFacts } from '../today/today-facts.ts';
 import type { PlannedSession } from '../records/calendar.ts';
+import { DAY_MS, MINUTE_MS } from '@banter/core';
 
-const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
 /** What is done in a moment stands so long in a calendar. */
 const MOMENT_MS = 15 * MINUTE_MS;
 
@@ -53,14 +52,32 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
     dog.devices.flatMap(({ worn, collarId, name: collar }): FeedEntry[] => {
       if (!worn || worn.clock === null) return [];
       const due = Date.parse(worn.placeSince) + dog.moveByHours * 60 * MINUTE_MS;
-      return [{ uid: `move-${collarId}-${Date.parse(worn.placeSince)}`, sequence: 0, summary: `Move «${collar}» on ${dog.name}`, description: `A place is moved after ${dog.moveByHours} h.`, begins: due, ends: due + MOMENT_MS }]; // prettier-ignore
+      return [
+        {
+          uid: `move-${collarId}-${Date.parse(worn.placeSince)}`,
+          sequence: 0,
+          summary: `Move «${collar}» on ${dog.name}`,
+          description: `A place is moved after ${dog.moveByHours} h.`,
+          begins: due,
+          ends: due + MOMENT_MS,
+        },
+      ];
     }),
   );
   const skin = field.flatMap((dog) =>
     dog.devices.flatMap(({ skin: flag }): FeedEntry[] => {
       if (!flag?.until) return [];
       const due = Date.parse(flag.until);
-      return [{ uid: `skin-${dog.id}-${flag.clock}-${due}`, sequence: 0, summary: `Look at ${dog.name}’s skin at ${flag.clock} o’clock again`, description: 'Its rest is over then.', begins: due, ends: due + MOMENT_MS }]; // prettier-ignore
+      return [
+        {
+          uid: `skin-${dog.id}-${flag.clock}-${due}`,
+          sequence: 0,
+          summary: `Look at ${dog.name}’s skin at ${flag.clock} o’clock again`,
+          description: 'Its rest is over then.',
+          begins: due,
+          ends: due + MOMENT_MS,
+        },
+      ];
     }),
   );
   const checks = pieces

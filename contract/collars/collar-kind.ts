@@ -1,5 +1,8 @@
 import type {
+  CheckCount,
   CheckQuestion,
+  CheckTells,
+  CollarTraits,
   FitRow,
   FitTone,
   FittingDog,
@@ -10,13 +13,20 @@ import type {
   HouseSchoolName,
   LoadCase,
   Reason,
-  RigCollar,
+  FittedRigPart,
+  InspectionItem,
+  RigAnchor,
+  RigBackup,
+  RigClosing,
+  RingHow,
   Speaker,
+  SpecResult,
   StackLayer,
   TapeSite,
-  WornAs,
 } from '@banter/core';
+import type { StimulationMode } from '@banter/core/collars/electronic';
 import type { z } from '../plain-words.ts';
+import type { RecordStep } from '../records/record-step.ts';
 
 export type { FittingDog };
 
@@ -37,7 +47,7 @@ export type EarlierCheck<Setting, Answers, Outcome> = { on: Setting; answers: An
 export type PlanOutcome = { keep: boolean; blocked: boolean };
 
 /** What a check comes to, whatever the kind. */
-export type CheckOutcome = { verdict: 'good' | 'adjust' | 'stop' | 'unclear'; step: string };
+export type CheckOutcome = Pick<SpecResult, 'verdict' | 'step'>;
 
 /** One of a collar's own numbers, for the form that takes them. `as` says how it is typed; lengths are mm, masses g. */
 export type NumberField = {
@@ -51,13 +61,35 @@ export type NumberField = {
   options?: readonly { value: string; label: string }[];
   /** May be left empty, which is null. */
   optional?: boolean;
+  /** It is drawn how to lay the ruler, by the kind's own drawing. */
+  drawn?: true;
+  /** What the lengths read so far come to, said below the field; null while it cannot be. */
+  tells?: (read: Readonly<Record<string, number | null>>, speak: Speaker) => string | null;
 };
+
+/** A collar of a rig as it is worn: its numbers, what was chosen, how its plan came out, and whether its last check on the dog was good (null: none). */
+export type FittedInRig<Numbers, Choices> = { numbers: Numbers; choices: Choices; verdict: string | null; checkedGood: boolean | null };
+/** `parts`: its own parts from its ring to the dog, where these are by its numbers other than the usual ones of its kind. */
+export type InRig = { parts: readonly FittedRigPart[] | null; closing: RigClosing | null; backup: RigBackup | null; anchor: RigAnchor | null };
+/** What brings nothing of its own to a rig but its parts. */
+export const NOTHING_IN_RIG: InRig = { parts: null, closing: null, backup: null, anchor: null };
+
+/** A device by its profile: levels from `min` to `max` by `step`, what it can do, and how much of the neck its contacts cover along the strap, mm. */
+export type DeviceTraits = { scale: { min: number; max: number; step: number }; modes: readonly StimulationMode[]; footprintMm: number };
+
+/** Something that a plan decides beside the make-up, to be chosen at the bench: what a collar is for, say. */
+export type OptionField = { id: string; label: string; hint?: string; options: readonly { value: string; label: string }[] };
+
+/** A measure that is missing before a collar can be planned: how it is got, and the sentence that asks for it. */
+export type Missing = { by: 'tape' | 'scales'; says: string };
+/** Measures that the tape gives. */
+export const toTape = (...says: string[]): Missing[] => says.map((one) => ({ by: 'tape', says: one }));
 
 /** Something of the make-up that hands can change on the bench, in steps. */
 export type Knob = { id: string; label: string; as: 'length' | 'clock'; step: number; low: number; high: number; values?: readonly number[] };
 
-/** One collar of the stock, made up as well as it can be, and what that comes to. */
-export type FittedStock<Choices> = { collarId: string; choices: Choices; verdict: string; tone: FitTone };
+/** One collar of the stock, made up as well as it can be, what that comes to, and how it is said: «14 links, 2 out, slack 8 mm». */
+export type FittedStock<Choices> = { collarId: string; choices: Choices; verdict: string; tone: FitTone; says: (speak: Speaker) => string };
 
 /** What Banter would take out of the stock for a dog: the best of it, and all of it, best first. */
 export type Suggestion<Choices> = { choice: { collarId: string; choices: Choices } | null; all: FittedStock<Choices>[]; reasons: (speak: Speaker) => Reason[] };
@@ -75,8 +107,22 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   about: string;
   purposes: readonly Purpose[];
   hazards: readonly Hazard[];
-  /** How it lies on a neck among others: its layer by what it is for, what wearing it is held to, what a rig finds on it, and its band’s width down the neck, mm. */
-  onNeck: { layer: (choices: Choices) => StackLayer; wornAs: WornAs; rigAs: RigCollar; widthMm: (numbers: Numbers) => number };
+  /** What the kind is, whatever its numbers: words, wear rule, rig, ring, owner's words, inspection, growing, handling, programmes. */
+  traits: CollarTraits;
+  /** How it lies on a neck among others: its layer by what it is for, and its band’s width down the neck, mm. */
+  onNeck: { layer: (choices: Choices) => StackLayer; widthMm: (numbers: Numbers) => number };
+  /** Where its ring is held by its plan, where that says so; else as the house has it. */
+  held: (choices: Choices) => Partial<Pick<RingHow, 'ring' | 'ringPlace'>>;
+  /** What it brings to a rig on a dog by its numbers and its last check: how it closes, what hangs on it, and whether it is the backup itself. */
+  inRig: (fitted: FittedInRig<Numbers, Choices>, dog: FittingDog, rules: HouseRules) => InRig;
+  /** What is looked at on one beside what all of its kind are looked at for, by its numbers. */
+  looksAlso?: (numbers: Numbers) => readonly InspectionItem[];
+  /** The device it is, if any: its scale of levels and the footprint of its contacts. */
+  device: ((numbers: Numbers) => DeviceTraits) | null;
+  /** Links that are counted in the bag, if it has any: of which gauge, how many are in it as it is made up, and how so many are laid out. */
+  links: ((numbers: Numbers) => { gaugeMm: number; stocked: number; inIt: (on: Setting) => number; madeUpOf: (links: number) => Setting }) | null;
+  /** What an owner is told of a setting of its own for the house, if one is kept. */
+  atHome: ((on: Setting, speak: Speaker) => string) | null;
   /** How it carries a leash force, N, on this dog: the case to look at, and one to hold against it; none where no leash belongs on it. */
   loads: (dog: FittingDog, numbers: Numbers, choices: Choices, leashForceN: number) => readonly { name: string; load: LoadCase }[];
   /** What has to be taped for it, in the order the hands go; what would help in `helps`. */
@@ -86,6 +132,12 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   ruleGroups: readonly HouseRule['group'][];
   numbers: z.ZodType<Numbers>;
   fields: readonly NumberField[];
+  /** Where a ruler reads something else than the numbers themselves: the numbers of what was read, what would be read of numbers, and which field a number comes from. */
+  ruler: {
+    numbersOf: (read: Record<string, unknown>) => unknown;
+    readOf: (numbers: Numbers) => Record<string, unknown>;
+    fieldOf: Readonly<Record<string, string>>;
+  } | null;
   /** Collars as they are commonly sold, to begin with until a ruler has been laid on one's own. */
   usual: readonly { name: string; numbers: Numbers }[];
   describeNumbers: (numbers: Numbers, speak: Speaker) => string;
@@ -93,21 +145,28 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   choices: z.ZodType<Choices>;
   setting: z.ZodType<Setting>;
   answers: z.ZodType<Answers>;
+  /** Answers of a kept check: one of before may lack what is asked since. */
+  keptAnswers: z.ZodType<Answers>;
+  /** How plans and checks of earlier versions are read, step by step, where they were kept otherwise. */
+  steps?: { plans?: readonly RecordStep[]; fitChecks?: readonly RecordStep[] };
   /** What a fit check asks, in the order the hands go, and what it lets people count. */
   questions: readonly CheckQuestion[];
-  counts: readonly { id: string; ask: string; how: string; most: number }[];
+  counts: readonly CheckCount[];
   /** How it goes on, step by step; and the caution that stands beside keeping it. */
   putOn: readonly string[];
   caution: string;
   knobs: (numbers: Numbers) => readonly Knob[];
+  /** Options of a plan that are chosen at the bench, kept in its `choices.options`. */
+  optionFields: readonly OptionField[];
   /** How the collar is made up when it first goes on, and after a check's next step has been taken. */
   firstSetting: (choices: Choices) => Setting;
   nextSetting: (result: Result) => Setting;
   /** The choices with the collar made up as it was found on the dog, when it was checked. */
   wornChoices: (choices: Choices, on: Setting | null) => Choices;
-  /** What is missing before it can be planned, as sentences; empty when nothing is. */
-  missing: (dog: FittingDog) => string[];
-  suggest: (dog: FittingDog, stock: readonly StockedCollar<Numbers>[], house: House) => Suggestion<Choices>;
+  /** What is missing before it can be planned, in the order in which it is got; empty when nothing is. */
+  missing: (dog: FittingDog) => Missing[];
+  /** What to take of a stock; `wornId` is the collar that the dog wears already, which a kind may prefer where it does as well. */
+  suggest: (dog: FittingDog, stock: readonly StockedCollar<Numbers>[], house: House, wornId?: string | null) => Suggestion<Choices>;
   /** What to look for in a shop for this dog, in words. */
   wanted: (dog: FittingDog, house: House, speak: Speaker) => string;
   plan: (dog: FittingDog, collar: StockedCollar<Numbers>, stock: readonly StockedCollar<Numbers>[], choices: Choices, rules: HouseRules) => Outcome;
@@ -140,5 +199,10 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   planVerdict: (outcome: Outcome) => string;
   planTone: (outcome: Outcome) => FitTone;
   checkSentence: (result: Result, on: Setting) => string;
-  checkReasons: (result: Result, speak: Speaker) => Reason[];
+  /** Why, with the numbers of the house whose rules the check went by. */
+  checkReasons: (result: Result, speak: Speaker, rules: HouseRules) => Reason[];
+  /** Whether a step of a check can only be taken at the bench. */
+  isBenchStep: (step: string) => boolean;
+  /** What answers say besides the fit, of contact and skin. */
+  tells: (answers: Answers) => CheckTells;
 };

@@ -1,3 +1,4 @@
+import type { METALS } from '../records/collar.ts';
 import {
   worstTone,
   type FitRow,
@@ -8,9 +9,10 @@ import {
   type HouseSchools,
   HOUSE_SCHOOL_OPTIONS,
   type Speaker,
+  type DogManner,
 } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind, type CollarKindName } from './collar-kinds.ts';
-import type { StockedCollar } from './collar-kind.ts';
+import type { Missing, StockedCollar, Suggestion } from './collar-kind.ts';
 
 /** The collars of a stock by kind. */
 export type StockByKind = Partial<Record<CollarKindName, readonly StockedCollar<unknown>[]>>;
@@ -18,8 +20,8 @@ export type StockByKind = Partial<Record<CollarKindName, readonly StockedCollar<
 /** One kind of collar for one dog: whether it fits and by which number, from what is owned or, failing that, what to buy. */
 export type KindFit = {
   kind: CollarKindName;
-  /** What is still to be taped or weighed, as sentences. */
-  missing: string[];
+  /** What is still to be taped or weighed. */
+  missing: Missing[];
   verdict: string;
   tone: FitTone;
   collarId: string | null;
@@ -39,8 +41,23 @@ export function decidingRow(rows: readonly FitRow[]): FitRow | null {
   return rows.find((row) => row.tone === worst) ?? null;
 }
 
+type Worn = { plan: { kind: CollarKindName; collarId: string }; check: unknown; elsewhere: unknown };
+/** Whether a dog wears its fit's collar: it was found on it, and has not been made up for another since. */
+export const isWorn = ({ check, elsewhere }: Pick<Worn, 'check' | 'elsewhere'>): boolean => check !== null && !elsewhere;
+/** The collar of each kind that a dog wears already, by its id: preferred where it does as well as any other. */
+export type WornByKind = Partial<Record<CollarKindName, string>>;
+export const wornByKind = (fits: readonly Worn[]): WornByKind => Object.fromEntries(fits.filter(isWorn).map(({ plan }) => [plan.kind, plan.collarId]));
+
 /** Sizes one kind for a dog from what is owned. */
-export function fitKind(name: CollarKindName, dogName: string, dog: FittingDog, stock: StockByKind, house: House, speak: Speaker): KindFit {
+export function fitKind(
+  name: CollarKindName,
+  dogName: string,
+  dog: FittingDog,
+  stock: StockByKind,
+  house: House,
+  speak: Speaker,
+  worn: WornByKind = {},
+): KindFit {
   const kind = collarKind(name);
   const missing = kind.missing(dog);
   const nothing = { kind: name, missing, collarId: null, collarName: null, choices: null, deciding: null, line: null, sentence: null };
@@ -48,7 +65,7 @@ export function fitKind(name: CollarKindName, dogName: string, dog: FittingDog, 
   const owned = stock[name] ?? [];
   const wanted = kind.wanted(dog, house, speak);
   if (owned.length === 0) return { ...nothing, verdict: 'None in the locker', tone: 'open', wanted };
-  const { choice, all } = kind.suggest(dog, owned, house);
+  const { choice, all } = kind.suggest(dog, owned, house, worn[name] ?? null);
   const taken = choice ?? all[0] ?? null;
   if (!taken) return { ...nothing, verdict: 'None in the locker', tone: 'open', wanted };
   const collar = owned.find((one) => one.id === taken.collarId)!;
@@ -78,28 +95,71 @@ export function fitAll(
   house: House,
   speak: Speaker,
   kinds: readonly CollarKindName[] = COLLAR_KIND_NAMES,
+  worn: WornByKind = {},
 ): KindFit[] {
-  return kinds.map((kind) => fitKind(kind, dogName, dog, stock, house, speak));
+  return kinds.map((kind) => fitKind(kind, dogName, dog, stock, house, speak, worn));
 }
 
 /** What one side of a school would do for this dog, from the same stock. */
 export type SchoolSays = { school: HouseSchoolName; option: string; house: boolean; fit: KindFit };
 
 /** What each side of each school that bears on a kind would do, all else as the house holds it. */
-export function schoolsSay(name: CollarKindName, dogName: string, dog: FittingDog, stock: StockByKind, house: House, speak: Speaker): SchoolSays[] {
+export function schoolsSay(
+  name: CollarKindName,
+  dogName: string,
+  dog: FittingDog,
+  stock: StockByKind,
+  house: House,
+  speak: Speaker,
+  worn: WornByKind = {},
+): SchoolSays[] {
   return collarKind(name).schools.flatMap((school) =>
     HOUSE_SCHOOL_OPTIONS[school].map((option) => ({
       school,
       option,
       house: house.schools[school] === option,
-      fit: fitKind(name, dogName, dog, stock, { ...house, schools: { ...house.schools, [school]: option } as HouseSchools }, speak),
+      fit: fitKind(name, dogName, dog, stock, { ...house, schools: { ...house.schools, [school]: option } as HouseSchools }, speak, worn),
     })),
   );
 }
 
-/** Collars of a list by their kind, scrapped ones left out. */
-export function stockByKind(collars: readonly { id: string; name: string; kind: CollarKindName; numbers: unknown; retiredAt: string | null }[]): StockByKind {
+type Metal = (typeof METALS)[number];
+type Listed = { id: string; name: string; kind: CollarKindName; numbers: unknown; retiredAt: string | null; owned?: boolean; metal?: Metal | null };
+
+/** Metals that a dog which reacts to nickel may wear against its skin, and those that bear salt water. Common practice. */
+const PLATED: ReadonlySet<Metal> = new Set(['chrome-plated']);
+const BEARS_SALT: ReadonlySet<Metal> = new Set(['stainless', 'blackened stainless']);
+
+/** The collars that are proposed for a dog by what is noted of it: none that is plated where it reacts to nickel, stainless first where it works in salt water. */
+export function proposedFor<Collar extends Listed>(collars: readonly Collar[], { nickel, saltWater }: Pick<DogManner, 'nickel' | 'saltWater'>): Collar[] {
+  const kept = collars.filter(({ metal }) => !(nickel === true && metal != null && PLATED.has(metal)));
+  const last = ({ metal }: Listed) => (saltWater === true && !(metal != null && BEARS_SALT.has(metal)) ? 1 : 0);
+  return [...kept].sort((a, b) => last(a) - last(b));
+}
+
+/** Whether a collar hangs in the locker: it is owned, and was not scrapped. */
+export const isHere = ({ owned = true, retiredAt }: Pick<Listed, 'owned' | 'retiredAt'>): boolean => owned && retiredAt === null;
+
+/** Collars of a list by their kind, those that hang in the locker. */
+export function stockByKind(collars: readonly Listed[]): StockByKind {
   const stock: Partial<Record<CollarKindName, StockedCollar<unknown>[]>> = {};
-  for (const { id, name, kind, numbers, retiredAt } of collars) if (retiredAt === null) (stock[kind] ??= []).push({ id, name, numbers });
+  for (const collar of collars) {
+    const { id, name, kind, numbers } = collar;
+    if (isHere(collar)) (stock[kind] ??= []).push({ id, name, numbers });
+  }
   return stock;
+}
+
+/** A collar at the bench: had, or still to be bought. */
+export type BenchCollar<Numbers = unknown> = StockedCollar<Numbers> & { owned: boolean };
+
+/** What Banter would take for a dog: of what is owned, where any of that may be worn, else of all, with what could be bought. `all` names every one. */
+export function suggestFor(name: CollarKindName, dog: FittingDog, collars: readonly BenchCollar[], house: House, wornId: string | null): Suggestion<unknown> {
+  const kind = collarKind(name);
+  const of = (some: readonly BenchCollar[]) => kind.suggest(dog, some, house, wornId);
+  const every = of(collars);
+  const had = collars.filter(({ owned }) => owned);
+  if (had.length === collars.length || had.length === 0) return every;
+  const own = of(had);
+  return own.choice ? { ...every, choice: own.choice, reasons: own.reasons } : every;
 }

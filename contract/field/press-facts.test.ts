@@ -13,7 +13,8 @@ const device: FieldDevice = {
   modes: ['momentary'],
   ceiling: 40,
   cap: null,
-  usual: {},
+  levels: {},
+  runBegins: {},
   worn: { from: iso(NINE), clock: 3, placeSince: iso(NINE) },
   contact: null,
   triedAt: null,
@@ -62,7 +63,20 @@ describe('what a phone knows before a press', () => {
     const earlier = [told('first', NINE, [[7, 'did']]), told('second', NINE + HOUR, [[9, 'small'], [9, 'did'], [3, 'none']])]; // prettier-ignore
     expect(usualHere(device, 'yard', earlier)).toEqual({ level: 9, how: 'needed' });
     expect(usualHere(device, 'street', earlier)).toBeNull();
-    expect(usualHere({ ...device, usual: { yard: { level: 5, how: 'working' } } }, 'yard', earlier)).toEqual({ level: 5, how: 'working' });
+    expect(usualHere({ ...device, levels: { yard: { offered: { level: 5, how: 'known' }, lastNeeded: 5, alarm: null } } }, 'yard', earlier)).toEqual({
+      level: 5,
+      how: 'known',
+    });
+    // What the kennel offers nothing for is not offered out of a session either.
+    expect(usualHere({ ...device, levels: { yard: { offered: null, lastNeeded: 41, alarm: null } } }, 'yard', earlier)).toBeNull();
     expect(facts(earlier).usual).toBe(9);
+  });
+
+  it('holds an alarm until somebody feels that the contacts touch', () => {
+    const levels = { yard: { offered: null, lastNeeded: 6, alarm: { by: 4, since: '1 May', at: iso(NINE) } } };
+    const touch = (made: boolean) => told('later', NINE + 3 * HOUR, [], [{ event: 'contact', collarId: 'c', made }]);
+    expect(facts([], { levels })).toMatchObject({ alarm: { by: 4, since: '1 May' }, lastNeeded: 6 });
+    expect(facts([], { levels }, touch(false)).alarm).not.toBeNull();
+    expect(facts([], { levels }, touch(true)).alarm).toBeNull();
   });
 });

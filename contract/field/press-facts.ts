@@ -1,22 +1,20 @@
-import { deviceLater, sessionTally, UNKNOWN_DEVICE, type PressFacts, type SessionStory } from '@banter/core';
+import { contactStanding, deviceLater, sessionTally, UNKNOWN_DEVICE, type OfferedLevel, type PressFacts, type SessionStory, HOUR_MS } from '@banter/core';
 import { dayStart } from '../neck/kennel-days.ts';
 import type { FieldDevice, FieldDog } from '../records/field-page.ts';
 
-const HOUR_MS = 3_600_000;
-
-export type UsualLevel = FieldDevice['usual'][string];
+export type UsualLevel = OfferedLevel;
 /**
- * What is usual for a device in a setting: what the kennel knows, else what the latest earlier session on this phone needed there
+ * What is offered for a device in a setting: what stands by the kennel's records, else what the latest earlier session on this phone needed there
  * (the kennel may not have heard of it yet). Levels on the device's own scale; null where nobody knows.
  */
-export function usualHere(device: Pick<FieldDevice, 'collarId' | 'usual'>, setting: string, earlier: readonly SessionStory[]): UsualLevel | null {
-  const known = device.usual[setting];
-  if (known) return known;
+export function usualHere(device: Pick<FieldDevice, 'collarId' | 'levels'>, setting: string, earlier: readonly SessionStory[]): UsualLevel | null {
+  const known = device.levels[setting];
+  if (known) return known.offered;
   const needed = earlier
     .filter(({ purpose }) => purpose === 'work')
     .sort((a, b) => b.begunAt - a.begunAt)
     .flatMap((story) => sessionTally(story).needed.find((one) => one.collarId === device.collarId && one.setting === setting) ?? []);
-  return needed.length === 0 ? null : { level: needed[0]!.level, how: 'needed' };
+  return needed.length === 0 ? null : { level: needed[0]!.atEnd, how: 'needed' };
 }
 
 /**
@@ -33,18 +31,21 @@ export function pressFacts(
     story.events.flatMap((event) => (event.event === 'contact' && event.collarId === device.collarId ? [{ made: event.made, at: event.at }] : []));
   // Felt since it went on where it sits; of a collar that nobody said is on, only what this session felt counts.
   const before = [...(device.contact ? [{ made: device.contact.made, at: Date.parse(device.contact.at) }] : []), ...earlier.flatMap(feltIn)];
-  const standing = worn ? before.filter(({ at }) => at >= Date.parse(worn.placeSince)) : [];
-  const contact = [...standing, ...feltIn(session)].sort((a, b) => a.at - b.at).at(-1) ?? null;
+  const contact = contactStanding(worn ? Date.parse(worn.placeSince) : session.begunAt, worn ? [...before, ...feltIn(session)] : feltIn(session));
   const much = [session, ...earlier].flatMap((story) => sessionTally(story).tooMuch.filter(({ collarId }) => collarId === device.collarId));
   const ceilings = [...(device.ceiling === null ? [] : [device.ceiling]), ...much.map(({ level }) => level)];
   const state = battery && deviceLater({ ...UNKNOWN_DEVICE, percent: battery.percent, on: battery.on, at: Date.parse(battery.at) }, now);
+  const here = device.levels[setting];
+  const alarm = here?.alarm ?? null;
   return {
     scale: device.scale,
     ceiling: ceilings.length === 0 ? null : Math.min(...ceilings),
     cap: device.cap,
     usual: usualHere(device, setting, earlier)?.level ?? null,
-    worn: worn !== null,
-    contactMade: contact?.made ?? null,
+    lastNeeded: here?.lastNeeded ?? null,
+    alarm: alarm && !(contact.state === 'good' && contact.at > Date.parse(alarm.at)) ? { by: alarm.by, since: alarm.since } : null,
+    isWorn: worn !== null,
+    contactMade: 'at' in contact ? contact.state === 'good' : null,
     triedToday: device.triedAt !== null && Date.parse(device.triedAt) >= dayStart(now, timeZone),
     hoursInPlace: worn && worn.clock !== null ? (now - Date.parse(worn.placeSince)) / HOUR_MS : null,
     moveByHours: dog.moveByHours,

@@ -12,6 +12,7 @@ import {
   type GrowthReason,
   type Speaker,
   type WeighIn,
+  DAY_MS,
 } from '@banter/core';
 import { currentFits } from '../records/ending.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
@@ -21,7 +22,6 @@ import { latestGirths, type Taping } from '../records/taping.ts';
 import { standingWeighings, type Weighing } from '../records/weighing.ts';
 import { outgrows, type Outgrowth } from './outgrows.ts';
 
-const DAY_MS = 86_400_000;
 /** A dog that has this share of its end weight by its own curve is grown. From memory. */
 const GROWN_SHARE = 0.98;
 
@@ -80,7 +80,7 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const grown = grownAt(fit, ageDays).weightKg >= GROWN_SHARE * fit.asymptoteKg;
   const tapes = latestGirths(page.tapings);
   const neck: FittingDog = fittingDog(dog, tapes, { today });
-  const fits = currentFits(page.plans, page.checks, page.endings);
+  const fits = currentFits(page.plans, page.checks, page.endings, []);
   const { high95Kg } = grownAt(fit, Math.max(ageDays, 3 * 365));
   return {
     missing: null,

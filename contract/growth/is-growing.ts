@@ -1,7 +1,6 @@
-import { breedOf, guessedWeightKg, sizeClassOf } from '@banter/core';
+import { breedOf, guessedWeightKg, sizeClassOf, DAY_MS } from '@banter/core';
 import type { Dog } from '../records/dog.ts';
 
-const DAY_MS = 86_400_000;
 /** Where neither breed nor weight says anything. From memory: a middling dog. */
 const MIDDLING_KG = 20;
 

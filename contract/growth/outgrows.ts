@@ -1,4 +1,4 @@
-import { gompertzAge, grownAt, type FittingDog, type GrowthFit, type House, type Speaker } from '@banter/core';
+import { girthAtWeight, weightAtGirth, gompertzAge, grownAt, type FittingDog, type GrowthFit, type House, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { CurrentFit } from '../records/ending.ts';
 
@@ -20,7 +20,17 @@ export type Outgrowth = {
 const AHEAD_DAYS = 3 * 365;
 const STEP_MM = 1;
 
-const grownGirths = ['skinGirthMm', 'tapedGirthMm', 'hairGirthMm', 'midGirthMm', 'headGirthMm', 'muzzleGirthMm', 'stopGirthMm', 'muzzleLengthMm', 'neckLengthMm'] as const; // prettier-ignore
+const grownGirths = [
+  'skinGirthMm',
+  'tapedGirthMm',
+  'hairGirthMm',
+  'midGirthMm',
+  'headGirthMm',
+  'muzzleGirthMm',
+  'stopGirthMm',
+  'muzzleLengthMm',
+  'neckLengthMm',
+] as const;
 /** The dog with all its measures grown by one factor: lengths with the cube root of weight. Coats stay. Source: cube-root law. */
 export function grownDog(dog: FittingDog, factor: number): FittingDog {
   const grown = Object.fromEntries(grownGirths.map((name) => [name, dog[name] === null ? null : dog[name] * factor]));
@@ -63,8 +73,8 @@ export function outgrows(
 ): Outgrowth[] {
   const now = dog.tapedGirthMm;
   if (now === null) return [];
-  const end = factor * Math.cbrt(grownAt(fit, ageDays + AHEAD_DAYS).high95Kg);
-  const whenGirth = (girthMm: number) => whenWeighs(fit, (girthMm / factor) ** 3, ageDays);
+  const end = girthAtWeight(factor, grownAt(fit, ageDays + AHEAD_DAYS).high95Kg);
+  const whenGirth = (girthMm: number) => whenWeighs(fit, weightAtGirth(factor, girthMm), ageDays);
   return fits
     .map(({ plan, check }): Outgrowth => {
       const kind = collarKind(plan.kind);

@@ -1,5 +1,6 @@
+import { houseRules, mayBeOn } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { COLLAR_KIND_NAMES, handoverChanges, OWNER_WORDS, type HandoverSheet } from '../index.ts';
+import { COLLAR_KIND_NAMES, handoverChanges, type HandoverSheet, collarKind } from '../index.ts';
 
 const sheet = (more: Partial<HandoverSheet> = {}): HandoverSheet => ({
   dogName: 'Bracken',
@@ -40,7 +41,7 @@ describe('what changed since the last handover', () => {
 
 describe('what an owner is told of a collar', () => {
   it.each(COLLAR_KIND_NAMES)('%s: what to look at each day, and what to do when it slides, rubs and opens', (kind) => {
-    const words = OWNER_WORDS[kind];
+    const words = collarKind(kind).traits.owner(houseRules());
     for (const text of [words.slides, words.rubs, words.opens, ...words.look.map((one) => one.text)]) expect(text).toMatch(/[.!]$/);
     expect(words.look.length).toBeGreaterThan(0);
     expect(words.rubs).toContain('a vet first');
@@ -48,9 +49,13 @@ describe('what an owner is told of a collar', () => {
 
   it('never tells anybody to turn a level up, nor to leave on what only supervision allows', () => {
     for (const kind of COLLAR_KIND_NAMES) {
-      const { slides, opens, rubs, look, onlyWatched, house } = OWNER_WORDS[kind];
+      const { owner, wear } = collarKind(kind).traits;
+      const { slides, opens, rubs, look } = owner(houseRules());
       expect([slides, opens, rubs, ...look.map(({ text }) => text)].join(' ')).not.toMatch(/(?<!Never )turn it up|higher level is/i);
-      if (onlyWatched) expect(house).toBe('off');
+      for (const crateSchool of ['always-on', 'off-in-crate'] as const) {
+        if (wear.unwatched === 'never') expect([kind, mayBeOn(wear, 'house', { crateSchool })]).toEqual([kind, 'no']);
+        if (wear.unwatched !== 'crate-school') expect([kind, mayBeOn(wear, 'crate', { crateSchool })]).toEqual([kind, 'no']);
+      }
     }
   });
 });

@@ -1,4 +1,5 @@
-import { clockWords, gaugeName, listWords, RING_TRAVEL_MM, speakHours, type Speaker } from '@banter/core';
+import { clockWords, levelWords, listWords, mayBeOn, speakHours, type House, type OwnerWords, type Speaker, type WearRule, capital, small } from '@banter/core';
+import { gaugeName } from '@banter/core/collars/prong';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { DeviceLevels } from '../levels/dog-levels.ts';
 import type { DressedDog } from '../neck/dressed-dog.ts';
@@ -8,14 +9,11 @@ import { programmeStanding } from '../programme/programme-standing.ts';
 import type { HandoverSheet, SheetLine } from '../records/handover.ts';
 import type { Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';
-import { OWNER_WORDS, WHERE, WHERE_WORDS, type Where } from './owner-words.ts';
+import { WHERE, WHERE_WORDS, type Where } from './owner-words.ts';
 
 type Section = HandoverSheet['sections'][number];
 const YEAR_DAYS = 365.25;
-/** Sessions whose needed level says what is usual; as in the field log. */
-const NEEDED_SESSIONS = 3;
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
 export const section = (key: string, title: string, lines: SheetLine[]): Section[] => (lines.length === 0 ? [] : [{ key, title, lines }]);
 export const kindsOf = (dressed: DressedDog): CollarKindName[] => dressed.items.flatMap(({ entry }) => (entry.as === 'fit' ? [entry.kind] : []));
@@ -25,12 +23,30 @@ export function ageWords(days: number | null): string {
   return days < 2 * YEAR_DAYS ? `${Math.floor(days / (YEAR_DAYS / 12))} months` : `${Math.floor(days / YEAR_DAYS)} years`;
 }
 
+/** A kind of collar that goes home with a dog: what its owner is told of it, and where it may be on. */
+export type OwnerCollar = { kind: CollarKindName; words: OwnerWords; wear: WearRule; house: 'yes' | 'watched' | 'no'; crate: boolean };
+
+/** Every kind that a dog wears, as its owner is told of it, by the house's rules and schools. */
+export function ownerCollars(dressed: DressedDog): OwnerCollar[] {
+  const { rules, schools } = dressed.house;
+  return kindsOf(dressed).map((kind) => {
+    const { traits, looksAlso } = collarKind(kind);
+    const { owner, wear } = traits;
+    const words = owner(rules);
+    const numbers = dressed.fits.find(({ plan }) => plan.kind === kind)?.plan.inputs.collar.numbers;
+    const ownParts = (numbers && looksAlso?.(numbers)) ?? [];
+    const look = [...words.look, ...ownParts.map(({ id, ask, how }) => ({ key: `${kind}-${id}`, text: `${ask} ${how}` }))];
+    return { kind, words: { ...words, look }, wear, house: mayBeOn(wear, 'house', schools), crate: mayBeOn(wear, 'crate', schools) === 'yes' };
+  });
+}
+export const ownerCollarNames = (kinds: readonly OwnerCollar[]) => listWords(kinds.map(({ words }) => words.called));
+
 /** How a thing of the stack is called by people who are no trainers. */
-const plainName = ({ fit, name }: DressedDog['items'][number]) => (fit ? OWNER_WORDS[fit.plan.kind].called : name);
+const plainName = ({ fit, name }: DressedDog['items'][number], { rules }: House) => (fit ? collarKind(fit.plan.kind).traits.owner(rules).called : name);
 
 export function wears(dressed: DressedDog, page: NeckPage, speak: Speaker): SheetLine[] {
   return dressed.items.map((item, index): SheetLine => {
-    const place = index === 0 ? 'first, right behind the ears' : `below the ${plainName(dressed.items[index - 1]!)}`;
+    const place = index === 0 ? 'first, right behind the ears' : `below the ${plainName(dressed.items[index - 1]!, dressed.house)}`;
     if (!item.fit) return { key: `wears ${item.id}`, label: capital(item.name), text: capital(`${item.widthMm > 0 ? place : 'worn beside'}.`) };
     const { plan, check } = item.fit;
     const kind = collarKind(plan.kind);
@@ -40,77 +56,86 @@ export function wears(dressed: DressedDog, page: NeckPage, speak: Speaker): Shee
     const clock = contacts && clockOf(contacts).places[0];
     const choices = kind.wornChoices(plan.choices, clock === undefined ? on : { ...on, clock });
     const made = kind.describePlan(plan.inputs.collar, choices, plan.outcome, speak);
-    const label = `${capital(OWNER_WORDS[plan.kind].called)} «${plan.inputs.collar.name}»`;
+    const label = `${capital(plainName(item, dressed.house))} «${plan.inputs.collar.name}»`;
     return { key: `wears ${plan.kind}`, label, text: `${capital(made)}. ${capital(place)}.${spare(plan, page)}` };
   });
 }
 
 /** Links that went home with the dog, to put back in as it grows. */
 function spare(plan: NeckPage['plans'][number], page: NeckPage): string {
-  if (plan.kind !== 'prong') return '';
-  const { gaugeMm } = plan.inputs.collar.numbers as { gaugeMm: number };
-  const lent = page.links.find(({ account, gaugeMm: own }) => account === `dog:${page.dog.id}` && own === gaugeMm)?.count ?? 0;
-  return lent > 0 ? ` Spare: ${counted(lent, 'link')} of ${gaugeName(gaugeMm)}, yours to keep for growing.` : ' No spare links went with the dog.';
+  const links = collarKind(plan.kind).links?.(plan.inputs.collar.numbers);
+  if (!links) return '';
+  const lent = page.links.find(({ account, gaugeMm }) => account === `dog:${page.dog.id}` && gaugeMm === links.gaugeMm)?.count ?? 0;
+  return lent > 0 ? ` Spare: ${counted(lent, 'link')} of ${gaugeName(links.gaugeMm)}, yours to keep for growing.` : ' No spare links went with the dog.';
 }
 
-export function ringLines({ ring, items, door }: DressedDog, speak: Speaker): SheetLine[] {
+/** A collar that stays off until its trainer has seen to it: an owner who has it at home is told so, and nothing about wearing it. */
+export const stoppedLines = (stopped: DressedDog['fits'], { rules }: House): SheetLine[] =>
+  stopped.map(({ plan }) => ({
+    key: `stopped ${plan.kind}`,
+    label: `${capital(collarKind(plan.kind).traits.owner(rules).called)} «${plan.inputs.collar.name}»`,
+    text: 'Stays off: it is not right for this dog as it is. Do not put it on before we have seen it.',
+  }));
+
+export function ringLines({ ring, door }: DressedDog, speak: Speaker): SheetLine[] {
   if (!ring) return [];
-  const prong = items.find(({ fit }) => fit?.plan.kind === 'prong')?.fit;
-  const which = prong ? ((prong.plan.choices as { ring: 'live' | 'both' }).ring === 'both' ? 'both rings' : 'the live ring, which closes the collar') : null;
-  const travel = prong ? RING_TRAVEL_MM[(prong.plan.choices as { ring: 'live' | 'both' }).ring] : null;
   return [
     {
       key: 'ring place',
       label: 'The ring',
-      text: `At ${clockWords(ring.clock)}, seen from behind the dog with 12 at the nape${which ? `; leash on ${which}` : ''}.`,
+      text: `At ${clockWords(ring.clock)}, seen from behind the dog with 12 at the nape${ring.leashOn ? `; leash on ${ring.leashOn}` : ''}.`,
     },
-    ...(travel ? [{ key: 'ring travel', label: 'Before it closes', text: `Your leash hand moves ${speak.gap(travel[0])} to ${speak.gap(travel[1])}.` }] : []),
+    ...(ring.travelMm === null ? [] : [{ key: 'ring travel', label: 'Before it closes', text: `Your leash hand moves up to ${speak.gap(ring.travelMm)}.` }]),
     ...door.lines.filter(({ what, tone }) => what === 'rig' && tone === 'good').map(({ says }) => ({ key: 'ring rig', label: 'The backup', text: says })),
     ...ring.see.map((text, index) => ({ key: `ring see ${index}`, label: index === 0 ? 'The side' : 'Look', text })),
   ];
 }
 
-export const called = (kinds: readonly CollarKindName[]) => listWords(kinds.map((kind) => OWNER_WORDS[kind].called));
-
-/** A martingale has a setting of its own for those who leave it on indoors: lower, looser, and without a leash. */
-function martingaleAtHome({ fits }: DressedDog, speak: Speaker): string {
-  const fit = fits.find(({ plan }) => plan.kind === 'martingale');
-  if (!fit) return '';
-  const on = (fit.check?.on ?? collarKind('martingale').firstSetting(fit.plan.choices as never)) as { houseStrapMm?: number };
-  return on.houseStrapMm === undefined
-    ? ''
-    : ` Who leaves it on lets its strap out to ${speak.girth(on.houseStrapMm)}: lower, looser, never with a leash, and no loop hanging where a paw can catch.`;
-}
+/** What is said of settings that are kept for the house. */
+const settingsAtHome = ({ fits }: DressedDog, speak: Speaker): string[] =>
+  fits.flatMap(({ plan, check }) => {
+    const kind = collarKind(plan.kind);
+    return kind.atHome ? [kind.atHome(check?.on ?? kind.firstSetting(plan.choices), speak)] : [];
+  });
 
 export function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
-  const kinds = kindsOf(dressed);
-  const { rules, schools } = dressed.house;
-  const stays = kinds.filter((kind) => OWNER_WORDS[kind].house === 'on');
+  const told = ownerCollars(dressed);
+  const { rules } = dressed.house;
   const extras = dressed.items.filter(({ entry }) => entry.as === 'extra').map(({ name }) => name);
-  const watched = kinds.filter((kind) => OWNER_WORDS[kind].onlyWatched);
-  const electronic = kinds.filter((kind) => collarKind(kind).onNeck.wornAs === 'contacts');
-  const off = kinds.filter((kind) => !stays.includes(kind));
-  const own = listWords([...stays.map((kind) => OWNER_WORDS[kind].called), ...extras]);
+  const stays = told.filter(({ house }) => house === 'yes');
+  const watched = told.filter(({ house }) => house === 'watched');
+  const off = told.filter(({ house }) => house === 'no');
+  const inCrate = told.filter(({ crate }) => crate);
+  const contacts = told.filter(({ wear }) => wear.contacts);
+  const never = told.filter(({ wear }) => wear.unwatched === 'never' || wear.unwatched === 'house-setting');
+  const own = listWords([...stays.map(({ words }) => words.called), ...extras]);
   const says: Record<Where, string> = {
-    house: `${own ? `${capital(own)}.` : 'Nothing on the neck.'}${off.length > 0 ? ` The ${called(off)} ${off.length === 1 ? 'comes' : 'come'} off at the door.` : ''}${martingaleAtHome(dressed, speak)}`,
+    house: [
+      own ? `${capital(own)}.` : watched.length === 0 ? 'Nothing on the neck.' : '',
+      watched.length > 0 ? `The ${ownerCollarNames(watched)} through the day under your eyes, moved every ${speakHours(rules.moveByHours)}.` : '',
+      off.length > 0 ? `The ${ownerCollarNames(off)} ${off.length === 1 ? 'comes' : 'come'} off at the door.` : '',
+      ...settingsAtHome(dressed, speak),
+    ]
+      .filter(Boolean)
+      .join(' '),
     walk:
-      kinds.length + extras.length === 0
+      told.length + extras.length === 0
         ? 'Nothing is fitted.'
-        : `${capital(listWords([...kinds.map((kind) => OWNER_WORDS[kind].called), ...extras]))}, put on in the order above.`,
+        : `${capital(listWords([...told.map(({ words }) => words.called), ...extras]))}, put on in the order above.`,
     crate:
-      schools.crateSchool === 'always-on' && stays.length > 0
-        ? `The ${called(stays)} may stay on, if it fits and the crate has nothing to catch on; nothing else, ever.`
-        : `Nothing on the neck${electronic.length > 0 ? `; above all no ${called(electronic)} when you are away for longer than ${speakHours(rules.crateHours)}` : ''}.`,
-    vet: `${stays.length > 0 ? `The ${called(stays)}` : 'A flat collar or a harness'} and the leash; take everything that presses or stimulates off, and say that it is worn.`,
+      inCrate.length > 0
+        ? `The ${ownerCollarNames(inCrate)} may stay on, if it fits and the crate has nothing to catch on; nothing else, ever.`
+        : `Nothing on the neck${contacts.length > 0 ? `; above all no ${ownerCollarNames(contacts)} when you are away for longer than ${speakHours(rules.crateHours)}` : ''}.`,
+    vet: `${stays.length > 0 ? `The ${ownerCollarNames(stays)}` : 'A flat collar or a harness'} and the leash; take everything that presses or stimulates off, and say that it is worn.`,
   };
   return [
     ...WHERE.map((where) => ({ key: `where ${where}`, label: WHERE_WORDS[where], text: says[where] })),
-    ...(watched.length > 0
+    ...(never.length > 0
       ? [
           {
             key: 'where never',
             label: 'Never',
-            text: `${capital(called(watched))}: only while somebody watches; never in a crate, in play with other dogs, or overnight.`,
+            text: `${capital(ownerCollarNames(never))}: only while somebody watches; never in a crate, in play with other dogs, or overnight.`,
           },
         ]
       : []),
@@ -119,19 +144,24 @@ export function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
 
 export function onOffLines(dressed: DressedDog): SheetLine[] {
   const { rules } = dressed.house;
-  const kinds = kindsOf(dressed);
-  const electronic = kinds.filter((kind) => collarKind(kind).onNeck.wornAs === 'contacts');
-  const steps = kinds.filter((kind) => collarKind(kind).onNeck.wornAs !== 'contacts');
+  const told = ownerCollars(dressed);
+  const goesOn = ({ kind, words }: OwnerCollar): SheetLine => ({
+    key: `on ${kind}`,
+    label: `The ${words.called} goes on`,
+    text: collarKind(kind).putOn.join(' '),
+  });
   return [
-    ...steps.map((kind): SheetLine => ({ key: `on ${kind}`, label: `The ${OWNER_WORDS[kind].called} goes on`, text: collarKind(kind).putOn.join(' ') })),
-    ...electronic.flatMap((kind): SheetLine[] => [
-      { key: `on ${kind}`, label: `The ${OWNER_WORDS[kind].called} goes on`, text: collarKind(kind).putOn.join(' ') },
-      {
-        key: `off ${kind}`,
-        label: 'and comes off',
-        text: `Moved to its next place every ${speakHours(rules.moveByHours)} at the latest; ${speakHours(rules.dayHours)} a day at most; off overnight, and in the crate for longer than ${speakHours(rules.crateHours)}. No leash on it.`,
-      },
-    ]),
+    ...told.filter(({ wear }) => !wear.contacts).map(goesOn),
+    ...told
+      .filter(({ wear }) => wear.contacts)
+      .flatMap((one): SheetLine[] => [
+        goesOn(one),
+        {
+          key: `off ${one.kind}`,
+          label: 'and comes off',
+          text: `Moved to its next place every ${speakHours(rules.moveByHours)} at the latest; ${speakHours(rules.dayHours)} a day at most; off overnight, and in the crate for longer than ${speakHours(rules.crateHours)}. No leash on it.`,
+        },
+      ]),
   ];
 }
 
@@ -146,7 +176,7 @@ export function clockOf({ rotation, at }: DressedContacts) {
 export function contactLines(contacts: DressedContacts, { house }: DressedDog): SheetLine[] {
   const { places, resting } = clockOf(contacts);
   const { moveByHours, dayHours } = house.rules;
-  const name = OWNER_WORDS[contacts.fit.plan.kind].called;
+  const name = collarKind(contacts.fit.plan.kind).traits.owner(house.rules).called;
   const turns = places.map((clock, index) => `${clockWords(clock)} ${index === 0 ? `for the first ${speakHours(moveByHours)}` : 'next'}`);
   return [
     {
@@ -164,22 +194,12 @@ export function contactLines(contacts: DressedContacts, { house }: DressedDog): 
   ];
 }
 
-/** What is usual in a setting: its working level, else the middle of what the last sessions needed; never at or above what was too much. */
-function usualLevel({ rung, needed }: DeviceLevels['settings'][number], ceiling: number | null): number | null {
-  const last = needed.slice(-NEEDED_SESSIONS).map(({ level }) => level).sort((a, b) => a - b); // prettier-ignore
-  const level = rung.working ?? last[Math.floor((last.length - 1) / 2)] ?? null;
-  return level === null || (ceiling !== null && level >= ceiling) ? null : level;
-}
-
 export function levelLines(levels: readonly DeviceLevels[], worn: ReadonlySet<string>): SheetLine[] {
   return levels
     .filter(({ collar }) => worn.has(collar.id))
     .flatMap((device): SheetLine[] => {
       const { collar, ceiling, cap, scale } = device;
-      const known = device.settings.flatMap((setting) => {
-        const level = usualLevel(setting, ceiling);
-        return level === null ? [] : [`${setting.name.toLowerCase()} ${level}`];
-      });
+      const known = device.settings.flatMap(({ name, offered }) => (offered === null ? [] : [`${name.toLowerCase()} ${levelWords(offered.level)}`]));
       // A number is a limit only where its trainer set one; what was too much is no leave to go up to it.
       const limit = cap === null ? null : Math.min(cap, ceiling === null ? cap : ceiling - scale.step);
       return [
@@ -211,22 +231,21 @@ export function trainingLines(page: NeckPage, kennel: Kennel, now: number): Shee
       return {
         key: `training ${programme.id}`,
         label: programme.name,
-        text: `It stands at «${stage.name}». It is through at ${stage.pass.needed} of ${stage.pass.of}: ${stage.pass.what}. One stage back when: ${stage.fallBack.setback.charAt(0).toLowerCase()}${stage.fallBack.setback.slice(1)}.`,
+        text: `It stands at «${stage.name}». It is through at ${stage.pass.needed} of ${stage.pass.of}: ${stage.pass.what}. One stage back when: ${small(stage.fallBack.setback)}.`,
       };
     });
 }
 
 export function ifLines(dressed: DressedDog): SheetLine[] {
-  const kinds = kindsOf(dressed);
-  const electronic = kinds.filter((kind) => collarKind(kind).onNeck.wornAs === 'contacts');
+  const told = ownerCollars(dressed);
   const each = (what: 'slides' | 'opens') =>
-    kinds.map((kind): SheetLine => ({ key: `${what} ${kind}`, label: `The ${OWNER_WORDS[kind].called} ${what}`, text: OWNER_WORDS[kind][what] }));
-  const rubs = [...new Set(kinds.map((kind) => OWNER_WORDS[kind].rubs))].sort((a, b) => b.length - a.length)[0];
+    told.map(({ kind, words }): SheetLine => ({ key: `${what} ${kind}`, label: `The ${words.called} ${what}`, text: words[what] }));
+  const rubs = [...new Set(told.map(({ words }) => words.rubs))].sort((a, b) => b.length - a.length)[0];
   return [
     ...each('slides'),
     ...(rubs ? [{ key: 'rubs', label: 'Something rubs', text: rubs }] : []),
     ...each('opens'),
-    ...(electronic.length > 0
+    ...(told.some(({ wear }) => wear.contacts)
       ? [
           {
             key: 'battery',

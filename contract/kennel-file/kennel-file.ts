@@ -17,7 +17,10 @@ export const KennelFile = z.strictObject({
   version: z.literal(KENNEL_FILE_VERSION),
   exportedAt: Instant,
   kennel: FileKennel,
-  ...(Object.fromEntries(KENNEL_PART_NAMES.map((name) => [name, z.array(kennelPart(name).record).optional().describe(kennelPart(name).about)])) as Record<KennelPartName, z.ZodOptional<z.ZodArray<z.ZodObject>>>), // prettier-ignore
+  ...(Object.fromEntries(KENNEL_PART_NAMES.map((name) => [name, z.array(kennelPart(name).record).optional().describe(kennelPart(name).about)])) as Record<
+    KennelPartName,
+    z.ZodOptional<z.ZodArray<z.ZodObject>>
+  >),
 });
 
 /** The schema of a kennel's file, as JSON Schema 2020-12. */

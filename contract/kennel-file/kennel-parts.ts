@@ -160,7 +160,40 @@ export const KENNEL_PARTS = {
   ownerVisits: part('What was done with owners’ links.', z.strictObject({ ...OwnerVisit.shape, dogId: RecordId }), { linkId: 'ownerLinks', dogId: 'dogs' }),
 } as const satisfies Record<string, KennelPart>;
 
-export type KennelPartName = 'people' | 'places' | 'dogs' | 'collars' | 'gear' | 'wants' | 'tapings' | 'weighings' | 'screenings' | 'lifts' | 'plans' | 'fitChecks' | 'endings' | 'inspections' | 'linkMoves' | 'dressings' | 'photos' | 'skinLooks' | 'bridges' | 'events' | 'fieldEvents' | 'levelCaps' | 'programmes' | 'stageResults' | 'stageMoves' | 'hours' | 'plannedSessions' | 'kennelTemplates' | 'drills' | 'calendarFeeds' | 'handovers' | 'ownerLinks' | 'ownerVisits'; // prettier-ignore
+export type KennelPartName =
+  | 'people'
+  | 'places'
+  | 'dogs'
+  | 'collars'
+  | 'gear'
+  | 'wants'
+  | 'tapings'
+  | 'weighings'
+  | 'screenings'
+  | 'lifts'
+  | 'plans'
+  | 'fitChecks'
+  | 'endings'
+  | 'inspections'
+  | 'linkMoves'
+  | 'dressings'
+  | 'photos'
+  | 'skinLooks'
+  | 'bridges'
+  | 'events'
+  | 'fieldEvents'
+  | 'levelCaps'
+  | 'programmes'
+  | 'stageResults'
+  | 'stageMoves'
+  | 'hours'
+  | 'plannedSessions'
+  | 'kennelTemplates'
+  | 'drills'
+  | 'calendarFeeds'
+  | 'handovers'
+  | 'ownerLinks'
+  | 'ownerVisits';
 export const KENNEL_PART_NAMES = Object.keys(KENNEL_PARTS) as KennelPartName[];
 const WITH_FAULTS: Record<KennelPartName, KennelPart> = Object.fromEntries(
   Object.entries(KENNEL_PARTS as Record<KennelPartName, KennelPart>).map(([name, one]) => [

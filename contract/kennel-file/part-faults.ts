@@ -4,7 +4,7 @@ import type { z } from '../plain-words.ts';
 import { PlannedSessionFacts } from '../records/calendar.ts';
 import { CollarFacts } from '../records/collar.ts';
 import { DressingFacts } from '../records/dressing.ts';
-import { NewFitCheck, type FitCheck } from '../records/fit-check.ts';
+import { KeptFitCheck, type FitCheck } from '../records/fit-check.ts';
 import { HandoverSheet } from '../records/handover.ts';
 import { NewInspection } from '../records/inspection.ts';
 import { NewLinkMove } from '../records/link-move.ts';
@@ -30,7 +30,7 @@ const asSent =
     faultOfParse(schema.safeParse(Object.fromEntries(Object.keys(schema.shape).map((name) => [name, record[name]]))));
 
 const planSent = asSent(NewPlan);
-const checkSent = asSent(NewFitCheck);
+const checkSent = asSent(KeptFitCheck);
 
 /** A kept verdict is read by its kind: whatever its words stumble over is none of this kind's. */
 function readByItsKind(read: () => unknown): string | null {
@@ -69,7 +69,7 @@ export function fitCheckFault(record: Fields): string | null {
   const kind = collarKind(name);
   return readByItsKind(() => {
     kind.checkSentence(outcome, on);
-    kind.checkReasons(outcome, contractSpeaker);
+    kind.checkReasons(outcome, contractSpeaker, houseRules());
     kind.nextSetting(outcome);
     kind.describeSetting(on, contractSpeaker);
   });

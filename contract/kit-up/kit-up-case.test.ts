@@ -34,6 +34,7 @@ const prong = (id: string, links: number, more: object = {}) =>
     condition: 'sound',
     numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: links * 31 + 77, links, closingMm: 28 },
     measuredOn: null,
+    owned: true,
     note: '',
     retiredAt: null,
     version: 1,

@@ -1,15 +1,5 @@
-import {
-  linkInstruction,
-  linksAt,
-  type FittingDog,
-  type KitBuy,
-  type KitCase,
-  type KitOption,
-  type KitUp,
-  type LinkCountAt,
-  type LinkSplit,
-  type Speaker,
-} from '@banter/core';
+import { linkInstruction, type LinkSplit } from '@banter/core/collars/prong';
+import { linksAt, type FittingDog, type KitBuy, type KitCase, type KitOption, type KitUp, type LinkCountAt, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { stockByKind } from '../collars/fit-all.ts';
 import type { StockedCollar } from '../collars/collar-kind.ts';
@@ -88,12 +78,8 @@ function speaksAgainst(card: DogCard, name: CollarKindName, facts: FittingDog, k
   const house = houseOf(kennel, card.dog);
   const screen = screenKind(kind.hazards, screeningOf(card.screenings, card.lifts, facts, house.rules), kennel.screen);
   if (screen.notScreened) return 'Screen it first: what speaks against such a collar?';
-  if (screen.blocked)
-    return `Not for this dog: ${screen.findings
-      .find(({ lifted }) => !lifted)!
-      .ask.replace(/\?$/, '')
-      .toLowerCase()}.`;
-  return kind.missing(facts)[0] ?? null;
+  if (screen.blocked) return `Not for this dog: ${screen.findings.find(({ lifted }) => !lifted)!.name.toLowerCase()}.`;
+  return kind.missing(facts)[0]?.says ?? null;
 }
 
 /** One line of the pick list: who, out of where, made up how, and what to do to the links. */

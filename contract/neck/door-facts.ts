@@ -4,7 +4,6 @@ import {
   placesOverlap,
   RIG_REASON_WORDS,
   rigReasonTone,
-  RING_TRAVEL_MM,
   ROUTINE_STEPS,
   SKIN_GRADE_WORDS,
   speakHours,
@@ -18,8 +17,12 @@ import {
   type FitTone,
   type RoutineStep,
   type Speaker,
+  DAY_MS,
+  HOUR_MS,
+  capital,
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
+import { notUsable } from '../records/gear.ts';
 import { nextStep } from '../records/next-step.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
@@ -27,7 +30,6 @@ import type { Dressed, DressedContacts } from './dressed.ts';
 import { dayOf, momentOn } from './kennel-days.ts';
 
 type Said = { tone: FitTone; says: string };
-const DAY_MS = 86_400_000;
 
 const rank = { stop: 3, mind: 2, open: 1, good: 0 } as const;
 /** The sentence that weighs most, with its tone; of equals the first. */
@@ -54,25 +56,37 @@ function stackLine(dressed: Dressed, speak: Speaker): Said | null {
   ]);
 }
 
+const NOT_USABLE_WORDS = { scrapped: 'is scrapped', mend: 'is to be mended', worn: 'is worn out' } as const;
+
+/** What is worn, by the condition of the pieces themselves now: one that is to be mended or is worn out goes on no dog. */
+function gearLine(page: Pick<NeckPage, 'collars'>, dressed: Dressed): Said | null {
+  const worn = wornItems(dressed).flatMap(({ name, fit }) => {
+    const collar = page.collars.find(({ id }) => id === fit!.plan.collarId);
+    return collar ? [{ name, why: notUsable({ condition: collar.condition, scrapped: collar.retiredAt !== null }) }] : [];
+  });
+  if (worn.length === 0) return null;
+  const bad = worn.flatMap(({ name, why }) => (why === null ? [] : [`${name} ${NOT_USABLE_WORDS[why]}`]));
+  // Nobody may have inspected them yet: no more is said than that nothing is noted.
+  if (bad.length === 0) return { tone: 'good', says: 'Nothing is noted against what it wears.' };
+  return { tone: 'stop', says: `${capital(listWords(bad))}: leave off.` };
+}
+
 /** Each worn collar's last check on the dog, judged again by the measures and the screening of today. */
 function fitLines(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, speak: Speaker): DoorFacts['fits'] {
   const card = { dog: page.dog, girths: Object.values(latestGirths(page.tapings)), screenings: page.screenings, lifts: page.lifts };
   const today = dayOf(now, kennel.timeZone);
   return wornItems(dressed).map(({ name, fit }) => {
     const again = nextStep({ ...card, fits: [fit!] }, { kennel, today }, speak).tone;
-    return { name, verdict: again === 'stop' ? 'stop' : (fit!.check?.outcome.verdict ?? null) };
+    return { name, verdict: again === 'stop' ? 'stop' : fit!.elsewhere ? 'adjust' : (fit!.check?.outcome.verdict ?? null) };
   });
 }
 
-function ringLines({ items, ring }: Dressed, worksOn: 'left' | 'right', speak: Speaker): Pick<DoorFacts, 'ring' | 'side'> {
+function ringLines({ ring }: Dressed, worksOn: 'left' | 'right', speak: Speaker): Pick<DoorFacts, 'ring' | 'side'> {
   if (!ring) return { ring: null, side: null };
-  const prong = items.find(({ fit }) => fit?.plan.kind === 'prong')?.fit ?? null;
-  const chosen = prong && (prong.plan.choices as { ring: 'live' | 'both' }).ring;
-  const travel = chosen && RING_TRAVEL_MM[chosen].map((mm) => speak.gap(mm)).join(' to ');
+  const on = ring.leashOn === null ? 'Ring' : `Leash on ${ring.leashOn}: ring`;
+  const travel = ring.travelMm === null ? '' : `, travel up to ${speak.gap(ring.travelMm)}`;
   return {
-    ring: {
-      says: `${chosen === null ? 'Ring' : chosen === 'live' ? 'Live ring' : 'Both rings'} at ${clockWords(ring.clock)}${travel ? `, travel ${travel}` : ''}.`,
-    },
+    ring: { says: `${on} at ${clockWords(ring.clock)}${travel}.` },
     side: { says: `Works on the handler’s ${worksOn}: leash on the dog’s ${ring.leashSide}${ring.letter ? `, loop a ${ring.letter}` : ''}.` },
   };
 }
@@ -97,7 +111,7 @@ export function contactsLine({ rotation, at, wear }: DressedContacts, { flags, h
     return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
   if (rotation.presentBar === 'skin') return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
   const since = wear.places.at(-1)!.from;
-  const moveBy = since + house.rules.moveByHours * 3_600_000;
+  const moveBy = since + house.rules.moveByHours * HOUR_MS;
   if (moveBy <= now) return { tone: 'stop', says: `At ${clockWords(at)} for more than ${speakHours(house.rules.moveByHours)}: move it.` };
   if (rotation.capacityHours <= 0) return { tone: 'stop', says: 'Nothing left to wear today: take it off.' };
   return { tone: 'good', says: `${clockWords(at)}, until ${momentOn(moveBy, now, zone)}; ${speakHours(rotation.capacityHours)} left today.` };
@@ -135,7 +149,7 @@ function supervisionLine(dressed: Dressed, speak: Speaker): Said | null {
   const states = [...new Set(open.map(({ wear }) => wear.states.at(-1)!.value))];
   const words = listWords(states.map((state) => WEAR_STATE_WORDS[state].name));
   return worst([
-    { tone: 'good', says: `${words.charAt(0).toUpperCase()}${words.slice(1)}.` },
+    { tone: 'good', says: `${capital(words)}.` },
     ...open
       .flatMap(({ marks }) => marks.filter(({ to }) => to === null))
       .map((mark) => ({ tone: WEAR_MARK_TONES[mark.code], says: wordReason(WEAR_MARK_WORDS, mark, speak).text })),
@@ -148,6 +162,7 @@ export function doorFacts(page: NeckPage, kennel: Kennel, dressed: Dressed, now:
   const electronic = dressed.contacts.filter(({ fit }) => dressed.items.some((item) => item.fit === fit));
   return {
     stack: stackLine(dressed, speak),
+    gear: gearLine(page, dressed),
     fits: fitLines(page, kennel, dressed, now, speak),
     ...ringLines(dressed, page.dog.worksOn, speak),
     rig: rigLine(dressed, speak),

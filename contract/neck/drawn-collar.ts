@@ -1,4 +1,4 @@
-import { ringClock, stackOnNeck, type FittingDog } from '@banter/core';
+import { ringClock, stackOnNeck, type FittingDog, type House } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { Dog } from '../records/dog.ts';
 import type { Dressing } from '../records/dressing.ts';
@@ -23,8 +23,10 @@ export type PlainBand = { key: string; label: string; topMm: number; widthMm: nu
 /** What the cross-section of a kind is told: the drawn collar and the neck it lies on. */
 export type SectionProps = { drawn: DrawnCollar; dog: FittingDog };
 
-/** Where the ring of a dog's collar sits, by its own or the house's school. */
-export const ringAtOf = (dog: Dog, kennel: Kennel): number => ringClock(houseOf(kennel, dog).schools.ringPlace, dog.worksOn);
+/** Where the ring of a collar sits, o'clock: as its plan has it, else by the school of the dog or of the house. */
+export function ringAtFor(kind: CollarKindName, choices: unknown, { schools }: Pick<House, 'schools'>, worksOn: Dog['worksOn']): number {
+  return ringClock(collarKind(kind).held(choices).ringPlace ?? schools.ringPlace, worksOn);
+}
 
 /** A collar as it was decided, or as it was last found on the dog, for the drawing on the unrolled neck. */
 export function drawnCollar(fit: Pick<CurrentFit, 'plan' | 'check'> | null, dog: Dog, kennel: Kennel): DrawnCollar | null {
@@ -34,7 +36,7 @@ export function drawnCollar(fit: Pick<CurrentFit, 'plan' | 'check'> | null, dog:
     kind: plan.kind,
     collar: plan.inputs.collar,
     setting: check?.on ?? collarKind(plan.kind).firstSetting(plan.choices),
-    ringAt: ringAtOf(dog, kennel),
+    ringAt: ringAtFor(plan.kind, plan.choices, houseOf(kennel, dog), dog.worksOn),
   };
 }
 

@@ -1,8 +1,20 @@
-import { contractSpeaker, rigOfTemplate, RIG_TEMPLATES, SCREEN_ITEM_IDS, type WearState } from '@banter/core';
+import { contractSpeaker, layIn, rigOfTemplate, SCREEN_ITEM_IDS, type WearState, rigTemplates } from '@banter/core';
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { dayStart, dressedDog, FIRST_SETTINGS, momentOn, nightSpans, toldEvents, type Kennel, type NeckPage, type NewEvent } from '../index.ts';
+import {
+  dayStart,
+  dressedDog,
+  FIRST_SETTINGS,
+  inspectionOf,
+  momentOn,
+  nightSpans,
+  wearAndDeviceEvents,
+  type Kennel,
+  type NeckPage,
+  type NewEvent,
+  RIG_CATALOGUE,
+} from '../index.ts';
 
 const ZONE = 'Europe/London';
 const HOUR = 3_600_000;
@@ -18,6 +30,7 @@ const taping = (site: string, mm: number) => ({
   coatDepthMm: null,
   at: '2026-06-01T08:00:00.000Z',
   correctsId: null,
+  settled: false,
   basis: 'skin',
   result: { girthMm: mm },
   reasons: [],
@@ -68,6 +81,7 @@ function page(more: Partial<NeckPage> = {}): NeckPage {
     places: [],
     gear: [],
     links: [],
+    madeUp: [],
     dressing: null,
     events: [],
     skinLooks: [],
@@ -82,7 +96,11 @@ const on = (hoursAgo: number, collarId: string, clock: number | null = null, sta
   event(hoursAgo, { event: 'put-on', dogId: 'd', collarId, clock, state });
 const of = (more: Partial<NeckPage> = {}, now = NOW) => dressedDog(page(more), kennel, now, contractSpeaker);
 const line = (dressed: ReturnType<typeof of>, what: string) => dressed.door.lines.find((one) => one.what === what)!;
-const rig = (id: string) => rigOfTemplate(RIG_TEMPLATES.find((template) => template.id === id)!);
+const rig = (id: string) =>
+  rigOfTemplate(
+    rigTemplates(RIG_CATALOGUE).find((template) => template.id === id)!,
+    RIG_CATALOGUE,
+  );
 
 describe('a dog as it stands dressed', () => {
   it('without anything laid out stands in the usual order: training, electronic', () => {
@@ -243,10 +261,41 @@ describe('days of the kennel', () => {
 });
 
 it('events are told apart: wearing, devices, and what was taken back', () => {
-  const told = toldEvents([
+  const told = wearAndDeviceEvents([
     { event: 'tried', id: 'a', at: '2026-06-01T08:00:00.000Z', collarId: 'remote', level: 0 },
     { event: 'put-on', id: 'b', at: '2026-06-01T09:00:00.000Z', dogId: 'd', collarId: 'remote', clock: 3, state: 'worked' },
     { event: 'void', id: 'c', at: '2026-06-01T10:00:00.000Z', eventId: 'b' },
   ] as NewEvent[]);
   expect([told.wear.length, told.device.length]).toEqual([0, 1]);
+});
+
+describe('a prong that closes with a quick-release buckle', () => {
+  const released = (laid: readonly unknown[]) => {
+    const numbers = { ...PRONG, quickRelease: true };
+    const plans = page().plans.map((one) => (one.kind === 'prong' ? { ...one, inputs: { ...one.inputs, collar: { ...one.inputs.collar, numbers } } } : one));
+    return of({ plans, dressing: { stack: [], rig: laid } } as unknown as Partial<NeckPage>);
+  };
+  const counted = (dressed: ReturnType<typeof of>) => dressed.rig!.reasons.filter(({ code }) => code === 'part-not-counted');
+
+  it('has one part more that can fail, and a rig laid out without it says so (common practice)', () => {
+    const dressed = released(rig('bare-prong'));
+    expect(counted(dressed)).toHaveLength(1);
+    const laidIn = layIn(rig('bare-prong'), 'prong', dressed.catalogue);
+    const whole = released(laidIn);
+    expect(counted(whole)).toHaveLength(0);
+    expect(whole.rig!.singlePoints.map((id) => laidIn.find((part) => part.id === id)!.kind)).toContain('quick-release');
+    expect(whole.rig!.connected).toBe(true);
+    // Laid in anew it does not stand beside what was there: one way from hand to dog.
+    expect(whole.rig!.routes).toHaveLength(1);
+  });
+  it('one that opens at a link has none', () => {
+    expect(of({ dressing: { stack: [], rig: rig('bare-prong') } } as unknown as Partial<NeckPage>).rig!.reasons.map(({ code }) => code)).not.toContain(
+      'part-not-counted',
+    );
+  });
+  it('is looked at in upkeep, and only there', () => {
+    const items = (quickRelease: boolean) => inspectionOf({ kind: 'prong', numbers: { ...PRONG, quickRelease } }).items.map(({ id }) => id);
+    expect(items(true)).toContain('quick-release');
+    expect(items(false)).not.toContain('quick-release');
+  });
 });

@@ -1,23 +1,28 @@
 import {
+  type DoorVerdict,
+  type FittingDog,
+  HARNESS_RIG,
+  type House,
+  type HouseRules,
+  PLACEMENT_SCHOOLS,
+  type RigAnchor,
+  type RigOnDog,
+  type RigRole,
+  type RingAndSide,
+  type SkinLook as SkinLookOfCore,
+  type Speaker,
+  type StackLayer,
   doorCheck,
+  catalogueFor,
   judgeRig,
   morningRoutine,
-  PLACEMENT_SCHOOLS,
-  ringAndSide,
   rightOrder,
   rotateContacts,
   skinFlags,
   stackOnNeck,
-  type DoorVerdict,
-  type FittingDog,
-  type House,
-  type RigCollar,
-  type RigOnDog,
-  type RingAndSide,
-  type SkinLook as SkinLookOfCore,
-  type Speaker,
 } from '@banter/core';
-import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
+import type { InRig } from '../collars/collar-kind.ts';
+import { COLLAR_KIND_NAMES, collarKind, RIG_CATALOGUE } from '../collars/collar-kinds.ts';
 import type { StackEntry } from '../records/dressing.ts';
 import { currentFits, type CurrentFit } from '../records/ending.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
@@ -28,21 +33,25 @@ import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
 import type { Dressed, DressedContacts, DressedItem, DrawnFit } from './dressed.ts';
 import { dressedWears, footprintOf, hasContacts } from './dressed-wears.ts';
-import { toldEvents } from './told-events.ts';
+import { wearAndDeviceEvents } from './wear-and-device-events.ts';
 
 /** A dog as it stands dressed, and whether it may go out of the door. */
 export type DressedDog = Dressed & { door: DoorVerdict };
 
 const EXTRA_LAYER = { 'flat collar': 'holding', 'tag collar': 'holding', 'parasite band': 'other', harness: 'other', other: 'other' } as const;
-const EXTRA_RIG: Partial<Record<Extract<StackEntry, { as: 'extra' }>['what'], RigCollar>> = { 'flat collar': 'flat', harness: 'harness' };
+type Extra = Extract<StackEntry, { as: 'extra' }>;
+/** What an extra is in a rig: the role that knows such a part; none for a band. */
+const roleOfExtra = ({ what }: Extra): RigRole | undefined => RIG_CATALOGUE.roles.find(({ partKinds }) => Object.hasOwn(partKinds, what));
 
 /** How a fit is called among others: `prong «Hazel»`. */
 export const fitName = ({ plan }: Pick<CurrentFit, 'plan'>): string => `${collarKind(plan.kind).name.toLowerCase()} «${plan.inputs.collar.name}»`;
 
 /** The things of a stack, from the ears down: as they were laid out, what has been fitted since below, in the usual order. */
 export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'>, fits: readonly Fit[]): DressedItem<Fit>[] {
-  const onRig = (collar: RigCollar | undefined) =>
-    collar !== undefined && collar !== 'prong' && (page.dressing?.rig ?? []).some(({ to }) => JOINT_OF[collar]?.includes(to));
+  const rig = page.dressing?.rig ?? [];
+  /** Whether a backup hangs on it: on a ring that holds one, or on the leash's own ring of what is worn as the backup. */
+  const isAnchor = (role: RigRole | undefined, layer: StackLayer) =>
+    role !== undefined && rig.some(({ to }) => role.holdsAt.includes(to) || (layer === 'holding' && role.leashJoint === to));
   const asItem = (entry: StackEntry): DressedItem<Fit>[] => {
     if (entry.as === 'extra') {
       return [
@@ -51,7 +60,7 @@ export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'
           name: entry.name.trim() === '' ? entry.what : `${entry.what} «${entry.name.trim()}»`,
           layer: EXTRA_LAYER[entry.what],
           widthMm: entry.what === 'harness' ? 0 : entry.widthMm,
-          anchor: onRig(EXTRA_RIG[entry.what]),
+          anchor: isAnchor(roleOfExtra(entry), EXTRA_LAYER[entry.what]),
           entry,
           fit: null,
         },
@@ -59,14 +68,15 @@ export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'
     }
     const fit = fits.find(({ plan }) => plan.kind === entry.kind);
     if (!fit) return [];
-    const { onNeck } = collarKind(entry.kind);
+    const { onNeck, traits } = collarKind(entry.kind);
+    const layer = onNeck.layer(fit.plan.choices);
     return [
       {
         id: entry.kind,
         name: fitName(fit),
-        layer: onNeck.layer(fit.plan.choices),
+        layer,
         widthMm: onNeck.widthMm(fit.plan.inputs.collar.numbers),
-        anchor: onRig(onNeck.rigAs),
+        anchor: isAnchor(traits.rig, layer),
         entry,
         fit,
       },
@@ -77,55 +87,52 @@ export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'
   return page.dressing ? [...laid, ...rightOrder(rest)] : rightOrder(rest);
 }
 
-/** Rings that a backup may hang on. */
-const JOINT_OF: Partial<Record<RigCollar, readonly string[]>> = {
-  flat: ['flat ring'],
-  'wide-throat': ['wide ring'],
-  martingale: ['body ring', 'loop ring'],
-  harness: ['harness ring'],
-  'clip-on-slip': ['backup ring'],
-};
-
-function rigOnDogOf(items: readonly DressedItem[], dog: FittingDog): RigOnDog {
-  const fitOf = (kind: CollarKindName) => items.find(({ fit }) => fit?.plan.kind === kind)?.fit ?? null;
-  const worn = items.flatMap(({ entry }): RigCollar[] => {
-    if (entry.as === 'fit') return [collarKind(entry.kind).onNeck.rigAs];
-    const as = EXTRA_RIG[entry.what];
-    return as ? [as] : [];
-  });
-  const prong = fitOf('prong');
-  const backup = fitOf('clip-on-slip');
-  const flat = fitOf('flat');
-  const own = items.find(({ entry }) => entry.as === 'extra' && entry.what === 'flat collar')?.entry;
-  const lengthMm = backup && (backup.plan.inputs.collar.numbers as { lengthMm: number }).lengthMm;
-  return {
-    worn,
-    weightKg: dog.weightKg,
-    prong: prong && {
-      closingMm: (prong.plan.inputs.collar.numbers as { closingMm: number }).closingMm,
-      ring: (prong.plan.choices as { ring: 'live' | 'both' }).ring,
+/** What a worn collar brings to a rig, by its own kind. */
+function inRig({ plan, check }: CurrentFit, dog: FittingDog, rules: HouseRules): InRig {
+  const { verdict } = plan.outcome as { verdict?: unknown };
+  return collarKind(plan.kind).inRig(
+    {
+      numbers: plan.inputs.collar.numbers,
+      choices: plan.choices,
+      verdict: typeof verdict === 'string' ? verdict : null,
+      checkedGood: check && check.outcome.verdict === 'good',
     },
-    backupOverMm: lengthMm === null || dog.hairGirthMm === null ? null : lengthMm - dog.hairGirthMm,
-    flat: flat
-      ? {
-          holds: (flat.plan.outcome as { verdict?: string }).verdict === 'can-back-out' ? false : flat.check ? flat.check.outcome.verdict === 'good' : null,
-          plastic: (flat.plan.inputs.collar.numbers as { buckle?: string }).buckle === 'plastic',
-        }
-      : { holds: own?.as === 'extra' ? own.holds : null, plastic: own?.as === 'extra' && own.plastic },
+    dog,
+    rules,
+  );
+}
+
+function rigOnDogOf(items: readonly DressedItem[], dog: FittingDog, rules: HouseRules): RigOnDog {
+  const brought = items.flatMap(({ fit }) => (fit ? [inRig(fit, dog, rules)] : []));
+  const own = items.flatMap(({ entry }): RigAnchor[] => {
+    const role = entry.as === 'extra' ? roleOfExtra(entry) : undefined;
+    // A harness is no collar that could come over the head.
+    if (entry.as !== 'extra' || !role || role === HARNESS_RIG) return [];
+    return role.holdsAt.map((joint) => ({ joint, called: entry.what, holds: entry.holds, plastic: entry.plastic }));
+  });
+  const fitted = brought.flatMap(({ anchor }) => anchor ?? []);
+  return {
+    wornRoles: items.flatMap(({ entry }) => (entry.as === 'fit' ? [collarKind(entry.kind).traits.rig.id] : (roleOfExtra(entry)?.id ?? []))),
+    weightKg: dog.weightKg,
+    closing: brought.find(({ closing }) => closing)?.closing ?? null,
+    backup: brought.find(({ backup }) => backup)?.backup ?? null,
+    // What is fitted is known better than an owner's own of the same place.
+    anchors: [...fitted, ...own.filter(({ joint }) => !fitted.some((one) => one.joint === joint))],
   };
 }
 
-const RINGED: readonly CollarKindName[] = ['prong', 'slip', 'clip-on-slip', 'martingale', 'head-collar', 'wide-throat', 'flat'];
+/** Of several collars that a leash could be on, the one that leads: what trains before what holds, what is for the leash before what is always worn. */
+function leaderOf(items: readonly DressedItem[]) {
+  const rank = ({ fit, layer }: DressedItem) => (layer === 'training' ? 0 : 2) + (fit && collarKind(fit.plan.kind).traits.wear.unwatched === 'never' ? 0 : 1);
+  const order = (item: DressedItem) => COLLAR_KIND_NAMES.indexOf(item.fit!.plan.kind);
+  return items.filter(({ fit }) => fit && collarKind(fit.plan.kind).traits.ring).sort((a, b) => rank(a) - rank(b) || order(a) - order(b))[0]?.fit ?? null;
+}
 
-function ringOf(items: readonly DressedItem[], worksOn: 'left' | 'right', house: House): RingAndSide | null {
-  const leader = RINGED.map((kind) => items.find(({ fit }) => fit?.plan.kind === kind)?.fit).find((fit) => fit !== undefined && fit !== null);
+function ringOf(items: readonly DressedItem[], worksOn: 'left' | 'right', { rules, schools }: House): RingAndSide | null {
+  const leader = leaderOf(items);
   if (!leader) return null;
-  const choices = leader.plan.choices as { ring?: 'live' | 'both'; ringPlace?: 'nape' | 'near-side' };
-  return ringAndSide(leader.plan.kind as 'prong', {
-    ring: choices.ring ?? house.schools.ringSchool,
-    ringPlace: choices.ringPlace ?? house.schools.ringPlace,
-    worksOn,
-  });
+  const kind = collarKind(leader.plan.kind);
+  return kind.traits.ring!({ ring: schools.ringSchool, ringPlace: schools.ringPlace, ...kind.held(leader.plan.choices), worksOn, rules });
 }
 
 /** Puts together how a dog is dressed at an instant (ms), in the kennel's zone and the speaker's units. */
@@ -136,7 +143,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
   const dog = fittingDog(page.dog, girths, { today });
   const house = houseOf(kennel, page.dog);
   const { rules } = house;
-  const fits = currentFits(page.plans, page.checks, page.endings);
+  const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp);
   const items = stackItems(page, fits);
   const stack = stackOnNeck(
     items.filter(({ widthMm }) => widthMm > 0),
@@ -144,19 +151,21 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
     rules,
   );
   const ring = ringOf(items, page.dog.worksOn, house);
-  const rigOnDog = rigOnDogOf(items, dog);
+  const rigOnDog = rigOnDogOf(items, dog, rules);
   const parts = page.dressing?.rig ?? [];
-  const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules);
+  const own = items.flatMap(({ fit }) => (fit ? [[collarKind(fit.plan.kind).traits.rig.id, inRig(fit, dog, rules).parts] as const] : []));
+  const catalogue = catalogueFor(RIG_CATALOGUE, new Map(own.flatMap(([id, ownParts]) => (ownParts ? [[id, ownParts] as const] : []))));
+  const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules, catalogue);
 
   const skin = page.skinLooks.map(({ clock, grade, at }): SkinLookOfCore => ({ clock, grade, at: Date.parse(at) }));
   const girthMm = dog.skinGirthMm ?? dog.hairGirthMm;
   const wears = dressedWears(page.dog.id, page.events, page.collars, { skin, girthMm, house, timeZone, now });
   const contactWears = wears.filter(({ collar }) => hasContacts(collar)).map(({ wear }) => wear);
-  const told = toldEvents(page.events);
+  const told = wearAndDeviceEvents(page.events);
   const openWear = (collarId: string) => wears.find(({ wear }) => wear.collarId === collarId && wear.to === null)?.wear ?? null;
 
   const contacts = fits
-    .filter(({ plan }) => collarKind(plan.kind).onNeck.wornAs === 'contacts')
+    .filter(({ plan }) => collarKind(plan.kind).traits.wear.contacts)
     .flatMap((fit): DressedContacts[] => {
       if (girthMm === null) return [];
       const { id } = fit.plan.inputs.collar;
@@ -182,12 +191,12 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
           footprintMm,
           wear,
           at: wear?.places.at(-1)?.value ?? null,
-          worn,
+          wornPlaces: worn,
           rotation: rotateContacts({ ...question, school: placement }, rules),
           other: { school: otherSchool, rotation: rotateContacts({ ...question, school: otherSchool }, rules) },
           routine: morningRoutine(
             device.filter(({ at }) => at >= routineSince),
-            first && { from: first.from, to: todays.at(-1)!.to },
+            first && { from: first.from, to: todays.at(-1)!.to, placeSince: todays.at(-1)!.places.at(-1)?.from ?? todays.at(-1)!.from },
             rules,
           ),
           device,
@@ -195,6 +204,23 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
       ];
     });
   const flags = skinFlags(skin, now, rules);
-  const dressed = { dog, house, fits, laidOut: page.dressing !== null, items, stack, ring, rig, rigOnDog, worn: rigOnDog.worn, wears, contacts, skin, flags };
+  const dressed = {
+    dog,
+    house,
+    fits,
+    laidOut: page.dressing !== null,
+    items,
+    stack,
+    ring,
+    leads: leaderOf(items)?.plan.kind ?? null,
+    rig,
+    catalogue,
+    rigOnDog,
+    wornRoles: rigOnDog.wornRoles,
+    wears,
+    contacts,
+    skin,
+    flags,
+  };
   return { ...dressed, door: doorCheck(doorFacts(page, kennel, dressed, now, speak)) };
 }

@@ -5,7 +5,7 @@ import type {
   House,
   judgeRig,
   PlacementSchool,
-  RigCollar,
+  RigCatalogue,
   RigOnDog,
   RingAndSide,
   Rotation,
@@ -16,6 +16,7 @@ import type {
   stackOnNeck,
   Wear,
 } from '@banter/core';
+import type { CollarKindName } from '../collars/collar-kinds.ts';
 import type { StackEntry } from '../records/dressing.ts';
 import type { CurrentFit } from '../records/ending.ts';
 import type { DressedWear } from './dressed-wears.ts';
@@ -36,7 +37,7 @@ export type DressedContacts = {
   /** What the other school of placement would say. */
   other: { school: PlacementSchool; rotation: Rotation };
   /** Where contacts of any of the dog’s electronic collars have sat. */
-  worn: ContactWear[];
+  wornPlaces: ContactWear[];
   routine: RoutineStep[];
   device: DeviceEvent[];
 };
@@ -51,9 +52,13 @@ export type Dressed = {
   items: DressedItem[];
   stack: ReturnType<typeof stackOnNeck>;
   ring: RingAndSide | null;
+  /** The kind of collar that the leash is on. */
+  leads: CollarKindName | null;
   rig: ReturnType<typeof judgeRig> | null;
+  /** What rigs are made of, with this dog's collars as they are by their own numbers. */
+  catalogue: RigCatalogue;
   rigOnDog: RigOnDog;
-  worn: readonly RigCollar[];
+  wornRoles: readonly string[];
   wears: DressedWear[];
   contacts: DressedContacts[];
   skin: SkinLookOfCore[];

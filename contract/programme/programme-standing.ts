@@ -28,7 +28,10 @@ export function programmeStanding(
   { results, moves }: Told,
   { startedAt, now }: { startedAt: number; now: number },
 ): ProgrammeStanding {
-  const last = [...moves].filter(({ at }) => Date.parse(at) <= now).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)).at(-1); // prettier-ignore
+  const last = [...moves]
+    .filter(({ at }) => Date.parse(at) <= now)
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+    .at(-1);
   const index = Math.max(0, last ? stages.findIndex(({ id }) => id === last.toStage) : 0);
   const stage = stages[index]!;
   const since = last ? Date.parse(last.at) : startedAt;

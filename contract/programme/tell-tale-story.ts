@@ -11,6 +11,7 @@ import {
   type Counts,
   type MutualInformation,
   type TellTaleReason,
+  MINUTE_MS,
 } from '@banter/core';
 import { DateTime } from 'luxon';
 import type { Kennel } from '../records/kennel.ts';
@@ -59,7 +60,7 @@ export function tellTaleStory(
     .map(({ collarId, from, to }) => ({ collarId, from: Date.parse(from), to: to === null ? null : Date.parse(to) }));
   const begun = page.held.map(({ begunAt }) => Date.parse(begunAt));
   const { rows, counts } = tellTaleCounts(wornOccasions({ worn, begun, awake, now }));
-  const withinMs = onAroundMinutes * 60_000;
+  const withinMs = onAroundMinutes * MINUTE_MS;
   return {
     worn: { rows, ...table(counts, tellTaleChance) },
     putOn: { withinMinutes: onAroundMinutes, ...table(putOnCounts({ worn, begun, awake, now, withinMs }), tellTaleChance) },

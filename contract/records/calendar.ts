@@ -32,7 +32,11 @@ export const PlannedSessionFacts = z
     personId: RecordId,
     day: z.iso.date(),
     /** Minutes from midnight in the kennel's zone. */
-    from: z.number().int().min(0).max(DAY_MINUTES - 1), // prettier-ignore
+    from: z
+      .number()
+      .int()
+      .min(0)
+      .max(DAY_MINUTES - 1),
     minutes: z.number().int().min(1).max(240),
     aroundMinutes: z.number().int().min(0).max(120),
     state: z.enum(PLANNED_STATES),

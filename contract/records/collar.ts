@@ -8,8 +8,8 @@ import { Instant, line, namedLine, RecordId } from './common.ts';
 export const METALS = ['chrome-plated', 'stainless', 'nickel-free alloy', 'blackened stainless'] as const;
 
 /**
- * A collar that the kennel owns, by its kind's own numbers. `measuredOn` is null while the numbers are typical values
- * and nobody has laid a ruler on it.
+ * A collar by its kind's own numbers: one that the kennel owns, or one that could be bought (`owned` false), which is sized with at
+ * the bench and counts nowhere else. `measuredOn` is null while the numbers are typical values and nobody has laid a ruler on it.
  */
 export const CollarFacts = z
   .strictObject({
@@ -19,6 +19,7 @@ export const CollarFacts = z
     numbers: z.record(z.string(), z.unknown()),
     condition: z.enum(CONDITIONS),
     measuredOn: z.iso.date().nullable(),
+    owned: z.boolean().default(true),
     note: line(400),
     retiredAt: Instant.nullable(),
   })

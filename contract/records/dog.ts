@@ -1,4 +1,5 @@
-import { DOG_GRAMS, NECK_BUILDS, PULLS, WORKING_SIDES } from '@banter/core';
+import { ACQUAINTANCES, DOG_GRAMS, MANNERS, NECK_BUILDS, WORKING_SIDES } from '@banter/core';
+import { PULLS } from '@banter/core/collars/prong';
 import { between, z } from '../plain-words.ts';
 import { RuleOverrides } from '../rules.ts';
 import { Instant, line, namedLine, passage, RecordId } from './common.ts';
@@ -20,6 +21,11 @@ export const DogFacts = z.strictObject({
   neckBuild: z.enum(NECK_BUILDS),
   pull: z.enum(PULLS),
   worksOn: z.enum(WORKING_SIDES),
+  /** Whether it is new to the kennel, how it takes others, and what its skin and its work ask of metal; null while not noted. */
+  acquaintance: z.enum(ACQUAINTANCES).nullable().default(null),
+  manner: z.enum(MANNERS).nullable().default(null),
+  nickel: z.boolean().nullable().default(null),
+  saltWater: z.boolean().nullable().default(null),
   owner: line(120),
   notes: passage(4000),
   /** Where it works, for the local law; null when that is not said. */

@@ -1,10 +1,12 @@
-import { RIG_JOINT_NAMES, RIG_PART_KIND_NAMES } from '@banter/core';
-import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
+import { COLLAR_KIND_NAMES, RIG_CATALOGUE } from '../collars/collar-kinds.ts';
 import { between, z } from '../plain-words.ts';
 import { line, namedLine, RecordId } from './common.ts';
 
 /** What a dog wears beside its fits: an owner's own collar, a band, a harness. Common practice. */
 export const STACK_EXTRAS = ['flat collar', 'tag collar', 'parasite band', 'harness', 'other'] as const;
+
+const PART_KINDS = Object.keys(RIG_CATALOGUE.parts) as [string, ...string[]];
+const JOINTS = Object.keys(RIG_CATALOGUE.joints) as [string, ...string[]];
 
 const key = namedLine(40);
 /** One thing of a stack: the fit of a kind, or something beside. Widths down the neck, mm. */
@@ -25,9 +27,9 @@ export type StackEntry = z.infer<typeof StackEntry>;
 
 export const RigPartShape = z.strictObject({
   id: namedLine(60),
-  kind: z.enum(RIG_PART_KIND_NAMES),
-  from: z.enum(RIG_JOINT_NAMES),
-  to: z.enum(RIG_JOINT_NAMES),
+  kind: z.enum(PART_KINDS),
+  from: z.enum(JOINTS),
+  to: z.enum(JOINTS),
   slackMm: between(0, 3000).nullable(),
   massG: between(0, 2000).nullable(),
   loadRated: z.boolean().nullable(),

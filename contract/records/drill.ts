@@ -1,4 +1,5 @@
-import { DIRECTIONS, DRILL_COLLARS, DRILL_PACES } from '@banter/core';
+import { DIRECTIONS, DRILL_PACES } from '@banter/core';
+import { CORRECTION_WAYS } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
 
@@ -12,7 +13,8 @@ const AnswerShape = z.strictObject({ pressures: z.array(PressureShape).max(60), 
 export const NewDrill = z.strictObject({
   seed: z.number().int().min(0).max(99_990),
   pace: z.enum(DRILL_PACES),
-  collar: z.enum(DRILL_COLLARS),
+  /** The id of a way of correcting. */
+  collar: z.enum(CORRECTION_WAYS.map(({ id }) => id) as [string, ...string[]]),
   answers: z.array(AnswerShape).min(1, 'A drill has at least one scene.').max(40),
   at: Instant,
 });

@@ -1,4 +1,5 @@
-import { STIMULATION_MODES, WEAR_STATES } from '@banter/core';
+import { STIMULATION_MODES } from '@banter/core/collars/electronic';
+import { WEAR_STATES } from '@banter/core';
 import { ClockPlace } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';

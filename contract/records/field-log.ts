@@ -1,4 +1,5 @@
-import { DIRECTIONS, MORE_CAUSES, RESPONSES, SESSION_PURPOSES, STIMULATION_MODES, type FieldEvent } from '@banter/core';
+import { DIRECTIONS, MORE_CAUSES, RESPONSES, SESSION_PURPOSES, type FieldEvent, DAY_MS } from '@banter/core';
+import { STIMULATION_MODES } from '@banter/core/collars/electronic';
 import { between, oneEach, z } from '../plain-words.ts';
 import { Instant, namedLine, passage, RecordId, SettingId } from './common.ts';
 
@@ -69,8 +70,8 @@ export const FieldBatch = z.strictObject({
       aheadMs: z
         .number()
         .int()
-        .min(-400 * 86_400_000)
-        .max(400 * 86_400_000),
+        .min(-400 * DAY_MS)
+        .max(400 * DAY_MS),
     })
     .nullable(),
   events: z.array(NewFieldEvent).min(1).max(MOST_FIELD_EVENTS).check(oneEach('id')),
@@ -100,7 +101,7 @@ export const TallyShape = z.object({
   lastedMs: ms,
   presses: count,
   responses: z.record(z.enum(RESPONSES), count),
-  needed: z.array(z.object({ collarId: RecordId, setting: z.string(), level: z.number(), presses: count })),
+  needed: z.array(z.object({ collarId: RecordId, setting: z.string(), level: z.number(), atEnd: z.number().optional(), presses: count })),
   tooMuch: z.array(z.object({ collarId: RecordId, level: z.number() })),
   latencyMs: ms.nullable(),
   corrections: count,

@@ -1,4 +1,4 @@
-import { STIMULATION_MODES } from '@banter/core';
+import { STIMULATION_MODES } from '@banter/core/collars/electronic';
 import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
@@ -12,8 +12,20 @@ export const FieldDevice = z.object({
   modes: z.array(z.enum(STIMULATION_MODES)),
   ceiling: z.number().nullable(),
   cap: z.number().nullable(),
-  /** The working level, or what was last needed, by setting. */
-  usual: z.record(z.string(), z.object({ level: z.number(), how: z.enum(['working', 'needed']) })),
+  /** What stands of its level, by setting in which anything is known. */
+  levels: z
+    .record(
+      z.string(),
+      z.object({
+        offered: z.object({ level: z.number(), how: z.enum(['known', 'rough', 'needed']) }).nullable(),
+        lastNeeded: z.number().nullable(),
+        /** The level needed has risen, since when (as the kennel says days), and nobody has felt the contact since. */
+        alarm: z.object({ by: z.number(), since: z.string(), at: Instant }).nullable(),
+      }),
+    )
+    .default({}),
+  /** Where a finding run begins, by setting. */
+  runBegins: z.record(z.string(), z.number()).default({}),
   worn: z.object({ from: Instant, clock: z.number().nullable(), placeSince: Instant }).nullable(),
   contact: z.object({ made: z.boolean(), at: Instant }).nullable(),
   triedAt: Instant.nullable(),

@@ -8,6 +8,10 @@ export type GearName = (typeof GEAR)[number];
 
 export const CONDITIONS = ['sound', 'mend', 'worn'] as const;
 
+/** Why a piece is not used as it is: the door and the list of dues go by this alone. Null: nothing is noted against it. */
+export const notUsable = ({ condition, scrapped }: { condition: (typeof CONDITIONS)[number]; scrapped: boolean }): 'scrapped' | 'mend' | 'worn' | null =>
+  scrapped ? 'scrapped' : condition === 'sound' ? null : condition;
+
 export const GearFacts = z.strictObject({
   what: z.enum(GEAR),
   name: namedLine(60),

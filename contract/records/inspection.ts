@@ -1,4 +1,4 @@
-import { INSPECTION_ITEMS, INSPECTION_OUTCOMES, type InspectionGroup } from '@banter/core';
+import { INSPECT_BED, INSPECT_CLOTH, INSPECT_LEASH, INSPECT_SNAP, INSPECTION_OUTCOMES, type InspectionSpec } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Instant, passage, RecordId } from './common.ts';
@@ -30,29 +30,27 @@ export const Inspection = z.object({
 });
 export type Inspection = z.infer<typeof Inspection>;
 
-const BY_WEAR = { pinch: 'prong', closing: 'slip', loop: 'cloth', strap: 'cloth', nose: 'cloth', contacts: 'electronic' } as const;
-/** How a kind of collar is inspected: by what wearing it is held to. */
-export function inspectionGroupOf(kind: CollarKindName): InspectionGroup {
-  const as = collarKind(kind).onNeck.wornAs;
-  return BY_WEAR[as as keyof typeof BY_WEAR] ?? 'cloth';
+/** How a collar is inspected: as all of its kind are, and by what its own numbers say that it has. */
+export function inspectionOf({ kind, numbers }: { kind: CollarKindName; numbers: unknown }): InspectionSpec {
+  const { traits, looksAlso } = collarKind(kind);
+  return { ...traits.inspection, items: [...traits.inspection.items, ...(looksAlso?.(numbers) ?? [])] };
 }
 /** How a piece of gear is inspected. */
-export const GEAR_GROUPS: Record<GearName, InspectionGroup> = {
-  leash: 'leash',
-  'long line': 'leash',
-  'slip leash': 'leash',
-  snap: 'snap',
-  carabiner: 'snap',
-  coupler: 'cloth',
-  'safety strap': 'cloth',
-  'raised bed': 'bed',
-  mat: 'bed',
-  pouch: 'cloth',
+export const GEAR_INSPECTIONS: Record<GearName, InspectionSpec> = {
+  leash: INSPECT_LEASH,
+  'long line': INSPECT_LEASH,
+  'slip leash': INSPECT_LEASH,
+  snap: INSPECT_SNAP,
+  carabiner: INSPECT_SNAP,
+  coupler: INSPECT_CLOTH,
+  'safety strap': INSPECT_CLOTH,
+  'raised bed': INSPECT_BED,
+  mat: INSPECT_BED,
+  pouch: INSPECT_CLOTH,
 };
 
-/** Every item of a group with what may be found, to hold answers against: what is missing or not known, as sentences by item. */
-export function inspectionFaults(group: InspectionGroup, answers: Readonly<Record<string, string>>): { item: string; message: string }[] {
-  const items = INSPECTION_ITEMS[group];
+/** Every item of an inspection with what may be found, to hold answers against: what is missing or not known, as sentences by item. */
+export function inspectionFaults({ items }: InspectionSpec, answers: Readonly<Record<string, string>>): { item: string; message: string }[] {
   const unknown = Object.keys(answers).filter((id) => !items.some((item) => item.id === id));
   return [
     ...unknown.map((item) => ({ item, message: 'This is not looked at on such a piece.' })),

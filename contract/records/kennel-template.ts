@@ -1,19 +1,8 @@
-import { PROGRAMME_TEMPLATES, type ProgrammeKind } from '@banter/core';
+import { PROGRAMME_TEMPLATES } from '@banter/core';
+import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { oneEach, z } from '../plain-words.ts';
 import { line, namedLine, RecordId } from './common.ts';
 import { StageShape } from './programme.ts';
-
-export const PROGRAMME_KINDS = [
-  'prong',
-  'slip',
-  'clip-on-slip',
-  'martingale',
-  'flat',
-  'wide-throat',
-  'head-collar',
-  'remote',
-  'fence',
-] as const satisfies readonly ProgrammeKind[];
 
 /** A programme of the kennel's own. A dog that begins it takes a copy: what is changed here afterwards changes no dog that is in it. */
 export const KennelTemplateFacts = z.strictObject({
@@ -21,7 +10,7 @@ export const KennelTemplateFacts = z.strictObject({
   basedOn: z.enum(PROGRAMME_TEMPLATES.map(({ id }) => id) as [string, ...string[]]).nullable(),
   name: namedLine(60),
   about: line(300),
-  kinds: z.array(z.enum(PROGRAMME_KINDS)).min(1, 'Choose at least one kind of collar.').max(PROGRAMME_KINDS.length),
+  kinds: z.array(z.enum(COLLAR_KIND_NAMES)).min(1, 'Choose at least one kind of collar.').max(COLLAR_KIND_NAMES.length),
   stages: z.array(StageShape).min(1, 'A programme has at least one stage.').max(12).check(oneEach('id')),
   /** No longer offered. */
   retired: z.boolean(),

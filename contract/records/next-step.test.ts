@@ -1,4 +1,4 @@
-import { contractSpeaker, SCREEN_ITEM_IDS } from '@banter/core';
+import { contractSpeaker, SCREEN_ITEM_IDS, NOTHING_NOTED } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import {
@@ -29,6 +29,7 @@ const dog: DogCard['dog'] = {
   neckBuild: 'average',
   pull: 'drags',
   worksOn: 'left',
+  ...NOTHING_NOTED,
   owner: '',
   notes: '',
   placeId: null,
@@ -49,6 +50,7 @@ function taped(site: GirthSite, mm: number, at: string, correctsId: string | nul
     neckBuild: 'average',
     at,
     correctsId,
+    settled: false,
     way: 'tape',
     tapedMm: mm,
     basis: 'skin',
@@ -141,7 +143,7 @@ describe('the next step of a dog', () => {
     expect(step(card([taped('high', 380, morning)], { ...right, under: 'flat-hand', turns: 'spins' }))).toMatchObject({
       goTo: 'check',
       tone: 'mind',
-      sentence: 'Take out one link, on the dog’s left.',
+      sentence: 'Take out one link, on the dog’s left, then check again.',
     });
     expect(step(card([taped('high', 398, morning)], { ...right, overHead: 'yes' }))).toMatchObject({ goTo: 'bench', tone: 'stop' });
   });
@@ -164,12 +166,38 @@ describe('the next step of a dog', () => {
   it('counts the latest plan of each kind that is not set aside', () => {
     const [fit] = card([taped('high', 398, morning)], right).fits;
     const older = { ...fit!.plan, id: uuidv7(), at: '2026-01-01T00:00:00.000Z' };
-    const fits = currentFits([older, fit!.plan], [fit!.check!], []);
+    const fits = currentFits([older, fit!.plan], [fit!.check!], [], []);
     expect(fits.map(({ plan, check }) => [plan.id, check?.id])).toEqual([[fit!.plan.id, fit!.check!.id]]);
     const ending = { id: uuidv7(), dogId, planId: fit!.plan.id, ended: true, note: '', at: later, ...kept };
-    expect(currentFits([older, fit!.plan], [fit!.check!], [ending])).toEqual([]);
+    expect(currentFits([older, fit!.plan], [fit!.check!], [ending], [])).toEqual([]);
     const takenBack = { ...ending, id: uuidv7(), ended: false, at: '2026-12-01T00:00:00.000Z' };
-    expect(currentFits([older, fit!.plan], [fit!.check!], [takenBack, ending])).toHaveLength(1);
+    expect(currentFits([older, fit!.plan], [fit!.check!], [takenBack, ending], [])).toHaveLength(1);
+  });
+
+  it('is to make the collar up again where it has been made up for another dog since, with what to put back or take out', () => {
+    const [fit] = card([taped('high', 398, morning)], right).fits;
+    const madeUp = (left: number, right: number, at = '2026-11-30T00:00:00.000Z', id = 'other') => ({
+      collarId: fit!.plan.collarId,
+      collarName: fit!.plan.inputs.collar.name,
+      kind: fit!.plan.kind,
+      dogId: id,
+      dogName: 'Fern',
+      on: { left, right },
+      at,
+    });
+    const now = (...one: ReturnType<typeof madeUp>[]) => {
+      const fits = currentFits([fit!.plan], [fit!.check!], [], one);
+      return step({ ...card([taped('high', 398, morning)], right), fits: fits as never });
+    };
+    const own = fit!.check!.on as { left: number; right: number };
+    expect(now(madeUp(own.left - 1, own.right))).toMatchObject({ goTo: 'check', tone: 'mind' });
+    expect(now(madeUp(own.left - 1, own.right)).sentence).toMatch(/ is made up for Fern now, .*: put one link back in first\.$/);
+    expect(now(madeUp(own.left + 1, own.right + 1)).sentence).toMatch(/: take two links out first\.$/);
+    // The same make-up, the dog's own, or one of before it was last found on this dog changes nothing.
+    expect(now(madeUp(own.left, own.right)).tone).toBe('good');
+    expect(now(madeUp(own.left - 1, own.right, '2026-11-30T00:00:00.000Z', dogId)).tone).toBe('good');
+    expect(now(madeUp(own.left - 1, own.right, '2020-01-01T00:00:00.000Z')).tone).toBe('good');
+    expect(now().tone).toBe('good');
   });
 
   it('is to leave the collar off when screening since speaks against it, until that is lifted', () => {
@@ -189,7 +217,7 @@ describe('the next step of a dog', () => {
   it('is the bench again when the dog has grown out of what was decided, and not when it still fits', () => {
     const then = [taped('high', 398, morning)];
     expect(step({ ...card(then, right), girths: [...then, taped('high', 408, later)] }).tone).toBe('good');
-    expect(step({ ...card(then, right), girths: [...then, taped('high', 425, later)] })).toMatchObject({
+    expect(step({ ...card(then, right), girths: [...then, taped('high', 428, later)] })).toMatchObject({
       goTo: 'bench',
       tone: 'mind',
       sentence: expect.stringContaining('presses'),

@@ -5,6 +5,7 @@ import { screeningOf, screenKind } from './screening.ts';
 import { latestGirths } from './taping.ts';
 import { fittingDog } from './plan.ts';
 import type { DogCard } from './pages.ts';
+import { madeUpWords } from '../standing/made-up.ts';
 
 /** What to do next for a dog: one sentence, where it is done, for which kind of collar, and how pressing it is. */
 export type NextStep = {
@@ -16,9 +17,6 @@ export type NextStep = {
 
 /** What the next step is reckoned with: the kennel, and today in its zone. */
 export type NextStepToday = { kennel: Kennel; today: string };
-
-/** Steps of a check that no hand on the dog can take: another size, gauge or kind is chosen at the bench. */
-const AT_THE_BENCH = new Set(['another-size', 'another-collar', 'clip-on', 'finer-gauge', 'change-gauge']);
 
 const PRESSING = { stop: 0, mind: 1, open: 2, good: 3 } as const;
 
@@ -39,17 +37,32 @@ export function nextStep(card: DogCard, today: NextStepToday, speak: Speaker): N
   if (fits.length === 0) return { sentence: 'Choose and size a collar.', goTo: 'bench', tone: 'open' };
   const steps = fits.map((fit) => nextOfFit(card, fit, today, speak));
   const worst = steps.reduce((a, b) => (PRESSING[b.tone] < PRESSING[a.tone] ? b : a));
-  if (worst.tone !== 'good' || steps.length === 1) return worst;
-  return { ...worst, sentence: `Fitted: ${steps.map(({ sentence }) => sentence.replace(/^Fitted: |\.$/g, '')).join('; ')}.` };
+  const worn = steps.flatMap((step) => ('worn' in step ? [step.worn] : []));
+  if ('worn' in worst) return { kind: worst.kind, sentence: `Fitted: ${worn.join('; ')}.`, goTo: null, tone: 'good' };
+  return worst;
 }
+
+/** The fits that stay off the dog until somebody has seen to them: by screening, their last check, or the tape of today. */
+export function stoppedFits<Fit extends DogCard['fits'][number]>(
+  card: Omit<DogCard, 'fits'>,
+  fits: readonly Fit[],
+  today: NextStepToday,
+  speak: Speaker,
+): Fit[] {
+  return fits.filter((fit) => nextOfFit(card, fit, today, speak).tone === 'stop');
+}
+
+/** A fit with nothing to do, and what is worn, as words. */
+type Fitted = { kind: CollarKindName; worn: string; tone: 'good' };
 
 /** The next step of one fit. */
 function nextOfFit(
-  { dog, girths, screenings, lifts }: DogCard,
-  { plan, check }: DogCard['fits'][number],
+  { dog, girths, screenings, lifts }: Omit<DogCard, 'fits'>,
+  fit: DogCard['fits'][number],
   { kennel, today }: NextStepToday,
   speak: Speaker,
-): NextStep {
+): NextStep | Fitted {
+  const { plan, check, elsewhere } = fit;
   const latest = latestGirths(girths);
   const kind = collarKind(plan.kind);
   const of = { kind: plan.kind };
@@ -58,14 +71,15 @@ function nextOfFit(
   const screen = screenKind(kind.hazards, screeningOf(screenings, lifts, facts, house.rules), kennel.screen);
   if (screen.blocked && !screen.notScreened) {
     const finding = screen.findings.find(({ lifted }) => !lifted)!;
-    return { ...of, sentence: `Leave the ${kind.name.toLowerCase()} off: ${finding.ask.replace(/\?$/, '').toLowerCase()}.`, goTo: 'screen', tone: 'stop' };
+    return { ...of, sentence: `Leave the ${kind.name.toLowerCase()} off: ${finding.name.toLowerCase()}.`, goTo: 'screen', tone: 'stop' };
   }
+  const stop = check?.outcome.verdict === 'stop';
+  if (elsewhere && !stop) return { ...of, sentence: madeUpWords(elsewhere, fit, speak), goTo: 'check', tone: 'mind' };
   if (check && check.outcome.verdict !== 'good') {
-    const stop = check.outcome.verdict === 'stop';
     return {
       ...of,
       sentence: kind.checkSentence(check.outcome, check.on),
-      goTo: stop || AT_THE_BENCH.has(String(check.outcome.step)) ? 'bench' : 'check',
+      goTo: stop || kind.isBenchStep(check.outcome.step) ? 'bench' : 'check',
       tone: stop ? 'stop' : 'mind',
     };
   }
@@ -76,10 +90,9 @@ function nextOfFit(
       : kind.plan(facts, plan.inputs.collar, [plan.inputs.collar], kind.wornChoices(plan.choices, check?.on ?? null), house.rules);
   const tapedSince = [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > plan.at);
   if (again && !again.keep && tapedSince) {
-    const [why] = kind.planReasons(again, speak);
     return {
       ...of,
-      sentence: `Size again. By the newer tape: ${kind.planVerdict(again).toLowerCase()}. ${why?.text ?? ''}`.trim(),
+      sentence: `Size again. By the newer tape: ${kind.planVerdict(again).toLowerCase()}.`,
       goTo: 'bench',
       tone: again.blocked ? 'stop' : 'mind',
     };
@@ -87,5 +100,5 @@ function nextOfFit(
   if (again?.blocked) return { ...of, sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
   if (!check) return { ...of, sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
   const worn = kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check.on), plan.outcome, speak);
-  return { ...of, sentence: `Fitted: ${worn}.`, goTo: null, tone: 'good' };
+  return { ...of, worn, tone: 'good' };
 }

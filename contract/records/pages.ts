@@ -19,13 +19,14 @@ import { Programme, StageMove, StageResult } from './programme.ts';
 import { Lift, Screening } from './screening.ts';
 import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
+import { MadeUp } from '../standing/made-up.ts';
 import { Weighing } from './weighing.ts';
 
 /** A dog with what its card shows: the latest measure of each site, its fits as they stand, and its screening. */
 export const DogCard = z.object({
   dog: Dog,
   girths: z.array(Taping),
-  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable() })),
+  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable() })),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
 });
@@ -51,6 +52,8 @@ export const DogPage = z.object({
   places: z.array(Place),
   gear: z.array(Gear),
   links: z.array(LinkBalance),
+  /** For whom each collar of the kennel is made up now. */
+  madeUp: z.array(MadeUp),
   unreadable: z.array(UnreadableRecord),
 });
 export type DogPage = z.infer<typeof DogPage>;

@@ -1,4 +1,4 @@
-import { lawOf, type Hazard, type LawResult } from '@banter/core';
+import { lawOf, type Hazard, type LawResult, DAY_MS } from '@banter/core';
 import { COLLAR_KIND_NAMES, type CollarKindName } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Instant, line, namedLine, RecordId } from './common.ts';
@@ -21,7 +21,11 @@ export type PlaceFacts = z.infer<typeof PlaceFacts>;
 export const Place = z.object({ ...PlaceFacts.shape, id: RecordId, version: z.number().int() });
 export type Place = z.infer<typeof Place>;
 
-const DAY_MS = 86_400_000;
+/** Where a dog's collars are worn until something else is said: its own place, else the only one a kennel has. */
+export function placeOf({ dog, places }: { dog: { placeId: string | null }; places: readonly Place[] }): string | null {
+  const here = places.filter(({ retiredAt }) => retiredAt === null);
+  return dog.placeId ?? (here.length === 1 ? here[0]!.id : null);
+}
 
 /** What the law of a place says of a kind, as of a day (`2026-03-01`). */
 export function lawAt(kind: CollarKindName, hazards: readonly Hazard[], place: PlaceFacts | null, today: string, lawCheckDays: number): LawResult {

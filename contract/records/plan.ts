@@ -1,4 +1,4 @@
-import { girthsThroughCoat, NECK_BUILDS, USUAL_FINGER, type Finger, type FittingDog } from '@banter/core';
+import { girthsThroughCoat, NECK_BUILDS, USUAL_FINGER, type Finger, type FittingDog, DAY_MS } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
@@ -58,8 +58,6 @@ export const Plan = z.object({
   ...Kept.shape,
 });
 export type Plan = z.infer<typeof Plan>;
-
-const DAY_MS = 86_400_000;
 
 /** A dog as collars are fitted to it, from its record, its latest measures, the finger of whoever fits it, and today. */
 export function fittingDog(

@@ -5,14 +5,14 @@ import { carryIssues } from '../nested-issues.ts';
 import { between, z } from '../plain-words.ts';
 import { Instant, Kept, line, RecordId } from './common.ts';
 
-/** One site read two to ten times, as it is sent to be kept. `typed` holds the readings as the person wrote them. */
+/** One site read once to ten times, as it is sent to be kept. `typed` holds the readings as the person wrote them. */
 export const NewTaping = z
   .strictObject({
     dogId: RecordId,
     site: z.enum(TAPE_SITES),
     /** With a tape, or with a string that is then laid on a ruler. */
     way: z.enum(['tape', 'string']),
-    readingsMm: z.array(z.number()).min(2).max(10),
+    readingsMm: z.array(z.number()).min(1).max(10),
     typed: z.array(line(40)).max(10),
     overCoat: z.boolean(),
     coatDepthMm: CoatDepthMm.nullable(),
@@ -20,6 +20,8 @@ export const NewTaping = z
     neckBuild: z.enum(NECK_BUILDS),
     at: Instant,
     correctsId: RecordId.nullable(),
+    /** Asked whether it was taken lower down, somebody has said: no, behind the ears. It settles that doubt for this taping. */
+    settled: z.boolean().default(false),
   })
   .check(({ value, issues }) => {
     if (!value.overCoat && value.coatDepthMm !== null) {

@@ -5,6 +5,7 @@ import { Instant, RecordId } from './common.ts';
 export const TODAY_CODES = [
   'worn-wrong',
   'skin-off',
+  'mend',
   'level-up',
   'move-place',
   'still-on',

@@ -1,7 +1,8 @@
-import { clockWords, GROWING_LOOK_DAYS } from '@banter/core';
+import { collarKind } from '../collars/collar-kinds.ts';
+import { clockWords, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
 import { nextStep } from '../records/next-step.ts';
-import { DAY_MS, HOUR_MS, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** Skin whose rest is over within so long is looked at today. From memory. */
 const SKIN_AHEAD_MS = 12 * HOUR_MS;
@@ -33,9 +34,9 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFact
     }
     if (!growing.has(dog.id)) return [];
     return worn.flatMap(({ plan, check }): TodayFound[] => {
-      const links = plan.kind === 'prong';
-      if (plan.kind === 'remote' || plan.kind === 'fence') return [];
-      const every = (links ? GROWING_LOOK_DAYS.links : GROWING_LOOK_DAYS.buckle) * DAY_MS;
+      const { growing: look } = collarKind(plan.kind).traits;
+      if (!look) return [];
+      const every = look.everyDays * DAY_MS;
       const last = Date.parse(check?.at ?? plan.at);
       if (now - last < every) return [];
       return [
@@ -44,7 +45,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFact
           code: 'growing-look',
           tone: 'open',
           title: `${dog.name} grows: look at «${plan.inputs.collar.name}».`,
-          why: `${links ? 'Links every week' : 'A buckle every day'}; last looked at ${momentOn(last, now, kennel.timeZone)}.`,
+          why: `${look.why}; last looked at ${momentOn(last, now, kennel.timeZone)}.`,
           to: `/dogs/${dog.id}/check?kind=${plan.kind}`,
           does: 'Check',
           at: last + every,
@@ -62,11 +63,39 @@ export function devicesDue({ field, rules, now, kennel }: TodayFacts): TodayFoun
       const own = { dogId: dog.id, dogName: dog.name };
       const found: TodayFound[] = [];
       if (skin && skin.grade >= 2)
-        found.push({ ...own, code: 'skin-off', tone: 'stop', title: `${dog.name}: nothing on the neck.`, why: `The skin at ${clockWords(skin.clock)} is red or broken: a vet is asked, and it stays off until a later look says clear or pink.`, to: `/dogs/${dog.id}/neck/skin`, does: 'Look again', key: 'skin off' }); // prettier-ignore
+        found.push({
+          ...own,
+          code: 'skin-off',
+          tone: 'stop',
+          title: `${dog.name}: nothing on the neck.`,
+          why: `The skin at ${clockWords(skin.clock)} is red or broken: a vet is asked, and it stays off until a later look says clear or pink.`,
+          to: `/dogs/${dog.id}/neck/skin`,
+          does: 'Look again',
+          key: 'skin off',
+        });
       else if (skin?.until && Date.parse(skin.until) - now < SKIN_AHEAD_MS)
-        found.push({ ...own, code: 'skin-again', tone: 'open', title: `Look at ${dog.name}’s skin at ${clockWords(skin.clock)} again.`, why: `It was pink; its rest is over ${momentOn(Date.parse(skin.until), now, kennel.timeZone)}.`, to: `/dogs/${dog.id}/neck/skin`, does: 'Look', at: Date.parse(skin.until), key: `skin ${skin.clock}` }); // prettier-ignore
+        found.push({
+          ...own,
+          code: 'skin-again',
+          tone: 'open',
+          title: `Look at ${dog.name}’s skin at ${clockWords(skin.clock)} again.`,
+          why: `It was pink; its rest is over ${momentOn(Date.parse(skin.until), now, kennel.timeZone)}.`,
+          to: `/dogs/${dog.id}/neck/skin`,
+          does: 'Look',
+          at: Date.parse(skin.until),
+          key: `skin ${skin.clock}`,
+        });
       if (battery && battery.percent <= rules.chargePercent)
-        found.push({ ...own, code: 'charge', tone: 'open', title: `Charge «${name}».`, why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`, to: `/dogs/${dog.id}/neck/wear`, does: 'See it', key: `${collarId} charge` }); // prettier-ignore
+        found.push({
+          ...own,
+          code: 'charge',
+          tone: 'open',
+          title: `Charge «${name}».`,
+          why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`,
+          to: `/dogs/${dog.id}/neck/wear`,
+          does: 'See it',
+          key: `${collarId} charge`,
+        });
       return found;
     }),
   );

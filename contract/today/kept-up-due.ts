@@ -1,10 +1,17 @@
-import { countOf, NEEDED_REASON_WORDS, wordReason } from '@banter/core';
-import { capital, DAY_MS, nobody, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { countOf, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
+import { notUsable } from '../records/gear.ts';
+import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** What growth will need within so long comes up today, days. From memory. */
 const GROWTH_AHEAD_DAYS = 14;
 
 const dogOf = ({ dogId, dogName }: { dogId: string; dogName: string }) => ({ dogId, dogName });
+
+const NOT_USABLE_TITLES = {
+  mend: (dog: string, name: string) => `${dog}: mend «${name}» before it goes on.`,
+  worn: (dog: string, name: string) => `${dog}: «${name}» is worn out. Take another.`,
+  scrapped: (dog: string, name: string) => `${dog}: «${name}» is scrapped. Take another.`,
+} as const;
 
 /** What keeps: levels that rose, links that growth will need, gear, law and screenings. */
 export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak, now, today }: TodayFacts): TodayFound[] {
@@ -12,7 +19,7 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
     ...dogOf(one),
     code: 'level-up',
     tone: 'mind',
-    title: `Check the contact: ${one.dogName} needs more in ${one.setting}.`,
+    title: `${one.contactFelt ? 'Check skin and place' : 'Check the contact'}: ${one.dogName} needs more in ${one.setting}.`,
     why: wordReason(NEEDED_REASON_WORDS, one.reason, speak).text,
     to: `/dogs/${one.dogId}/levels`,
     does: 'See why',
@@ -41,20 +48,43 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
       ];
     }),
   );
-  const due = pieces.filter(({ scrapped, due: { why } }) => !scrapped && why !== null);
+  /** What a dog wears and is to be mended comes before all that is only to be looked at. */
+  const mend = pieces
+    .flatMap((piece) => {
+      const unfit = notUsable(piece);
+      return unfit === null ? [] : [{ ...piece, unfit }];
+    })
+    .flatMap(({ id, name, unfit, worn }) =>
+      worn.map(({ dogId, dogName }): TodayFound => ({
+        dogId,
+        dogName,
+        code: 'mend',
+        tone: 'stop',
+        title: NOT_USABLE_TITLES[unfit](dogName, name),
+        why: 'So it was noted when it was inspected, or in the locker.',
+        to: `/upkeep?piece=${id}`,
+        does: 'Inspect',
+        key: id,
+      })),
+    );
+  const due = pieces.filter(({ id, scrapped, due: { why } }) => !scrapped && why !== null && !mend.some(({ key }) => key === id));
   const upkeep: TodayFound[] =
     due.length === 0
       ? []
       : [
           {
-            ...nobody,
+            ...noDog,
             code: 'upkeep',
-            tone: due.some(({ due: { why }, worn: dogs }) => why === 'mend' && dogs.length > 0) ? 'mind' : 'open',
+            tone: 'open',
             title:
               due.length === 1
                 ? `${due[0]!.due.why === 'mend' ? 'Mend' : 'Look at'} «${due[0]!.name}».`
                 : `${capital(countOf(due.length, 'piece'))} of gear to look at.`,
-            why: due.slice(0, 3).map(({ name }) => `«${name}»`).join(', ') + (due.length > 3 ? ` and ${due.length - 3} more.` : '.'), // prettier-ignore
+            why:
+              due
+                .slice(0, 3)
+                .map(({ name }) => `«${name}»`)
+                .join(', ') + (due.length > 3 ? ` and ${due.length - 3} more.` : '.'),
             to: due.length === 1 ? `/upkeep?piece=${due[0]!.id}` : '/upkeep',
             does: 'Look',
             key: 'upkeep',
@@ -64,7 +94,7 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
   const law = places
     .filter(({ retiredAt, checkedOn }) => retiredAt === null && (checkedOn === null || days(checkedOn) > rules.lawCheckDays))
     .map(({ id, name, checkedOn }): TodayFound => ({
-      ...nobody,
+      ...noDog,
       code: 'law',
       tone: 'open',
       title: `Ask what the law says at ${name}.`,
@@ -76,7 +106,19 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
   const screens = cards.flatMap(({ dog, screenings }): TodayFound[] => {
     const last = screenings.at(-1);
     if (!last || now - Date.parse(last.at) < rules.screenDays * DAY_MS) return [];
-    return [{ dogId: dog.id, dogName: dog.name, code: 'screen-again', tone: 'open', title: `Screen ${dog.name} again.`, why: `Last screened ${countOf(Math.floor((now - Date.parse(last.at)) / DAY_MS), 'day')} ago; it holds for ${rules.screenDays}.`, to: `/dogs/${dog.id}/screen`, does: 'Screen', key: 'screen' }]; // prettier-ignore
+    return [
+      {
+        dogId: dog.id,
+        dogName: dog.name,
+        code: 'screen-again',
+        tone: 'open',
+        title: `Screen ${dog.name} again.`,
+        why: `Last screened ${countOf(Math.floor((now - Date.parse(last.at)) / DAY_MS), 'day')} ago; it holds for ${rules.screenDays}.`,
+        to: `/dogs/${dog.id}/screen`,
+        does: 'Screen',
+        key: 'screen',
+      },
+    ];
   });
-  return [...up, ...outgrown, ...upkeep, ...law, ...screens];
+  return [...up, ...mend, ...outgrown, ...upkeep, ...law, ...screens];
 }

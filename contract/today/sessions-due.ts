@@ -1,5 +1,5 @@
-import { countOf, heldSessions, timeOfDay } from '@banter/core';
-import { capital, MINUTE_MS, nobody, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { countOf, heldSessions, timeOfDay, MINUTE_MS, capital } from '@banter/core';
+import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** So many sessions that nobody logged stand each for itself; more stand together. */
 const MISSED_SHOWN = 2;
@@ -30,7 +30,7 @@ export function sessionsDue({ planned, held, people, stageNames, cards, now }: T
   });
   if (missed.length <= MISSED_SHOWN) return each;
   const together: TodayFound = {
-    ...nobody,
+    ...noDog,
     code: 'session-missed',
     tone: 'mind',
     title: `${capital(countOf(missed.length, 'session'))} of today were not logged.`,

@@ -8,10 +8,6 @@ import type { Place } from '../records/place.ts';
 import type { TodayItem } from '../records/today-page.ts';
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
 
-export const MINUTE_MS = 60_000;
-export const HOUR_MS = 60 * MINUTE_MS;
-export const DAY_MS = 24 * HOUR_MS;
-
 /** What is known of a kennel at an instant (ms), for Today to be made of. */
 export type TodayFacts = NextStepToday & {
   now: number;
@@ -26,7 +22,7 @@ export type TodayFacts = NextStepToday & {
   people: readonly { id: string; name: string }[];
   /** What each planned session is for, by its id. */
   stageNames: Readonly<Record<string, string>>;
-  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason }[];
+  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; contactFelt: boolean }[];
   growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
   growing: ReadonlySet<string>;
   pieces: readonly UpkeepPiece[];
@@ -37,5 +33,4 @@ export type TodayFacts = NextStepToday & {
 export type TodayFound = Omit<TodayItem, 'id' | 'at'> & { key: string; at?: number | null };
 
 /** What is of no one dog. */
-export const nobody = { dogId: null, dogName: null };
-export const capital = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}`;
+export const noDog = { dogId: null, dogName: null };

@@ -69,7 +69,14 @@ describe('what is due today', () => {
     const found = codes({
       wearing: [on({ alarms: [{ code: 'at-night', tone: 'stop', text: 'Never overnight.', from: iso(NOON - HOUR) }] }), on({ collarId: 'e', ask: true })],
       levels: [
-        { dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason: { code: 'needs-more', by: 6, since: '2 May', contactChecked: '1 May' } },
+        {
+          dogId: 'd',
+          dogName: 'Moss',
+          device: 'Grey',
+          setting: 'yard',
+          reason: { code: 'needs-more', by: 6, since: '2 May', contactChecked: '1 May' },
+          contactFelt: false,
+        },
       ],
       planned: [session('s', 13)],
       cards: [dog],
@@ -122,10 +129,33 @@ describe('what is due today', () => {
   });
 
   it('gear to be looked at is one line, not twenty', () => {
-    const piece = (name: string) => ({ id: name, of: 'collar', name, scrapped: false, due: { why: 'days', at: NOON }, worn: [] }) as never;
+    const piece = (name: string) => ({ id: name, of: 'collar', name, scrapped: false, condition: 'sound', due: { why: 'days', at: NOON }, worn: [] }) as never;
     const items = todayItems({ ...nothing, pieces: ['A', 'B', 'C', 'D'].map(piece) });
     expect(items).toMatchObject([{ code: 'upkeep', title: 'Four pieces of gear to look at.', why: '«A», «B», «C» and 1 more.', to: '/upkeep' }]);
     expect(todayItems({ ...nothing, pieces: [piece('A')] })[0]!.to).toBe('/upkeep?piece=A');
+  });
+
+  it('once the contact was felt, a level that rose asks for skin and place', () => {
+    const rose = (contactFelt: boolean) => {
+      const reason = { code: 'needs-more', by: 6, since: '2 May', contactChecked: null } as const;
+      return todayItems({ ...nothing, levels: [{ dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason, contactFelt }] })[0]!.title;
+    };
+    expect(rose(false)).toBe('Check the contact: Moss needs more in yard.');
+    expect(rose(true)).toBe('Check skin and place: Moss needs more in yard.');
+  });
+
+  it('a piece to be mended that a dog wears comes first, with the dog’s name', () => {
+    const piece = (name: string, condition: string, worn: object[], scrapped = false) =>
+      ({ id: name, of: 'collar', name, scrapped, condition, due: { why: 'days', at: NOON }, worn }) as never;
+    const moss = [{ collarId: 'Hazel', dogId: 'd', dogName: 'Moss' }];
+    const items = todayItems({ ...nothing, pieces: [piece('A', 'sound', []), piece('Hazel', 'mend', moss)] });
+    expect(items.map(({ code }) => code)).toEqual(['mend', 'upkeep']);
+    expect(items[0]).toMatchObject({ tone: 'stop', dogId: 'd', title: 'Moss: mend «Hazel» before it goes on.', to: '/upkeep?piece=Hazel' });
+    expect(items[1]).toMatchObject({ title: 'Look at «A».' });
+    const title = (condition: string, scrapped = false) => todayItems({ ...nothing, pieces: [piece('Hazel', condition, moss, scrapped)] })[0]!.title;
+    expect(title('worn')).toBe('Moss: «Hazel» is worn out. Take another.');
+    expect(title('sound', true)).toBe('Moss: «Hazel» is scrapped. Take another.');
+    expect(title('sound')).toBe('Look at «Hazel».');
   });
 
   it('the same facts make the same list, each thing once', () => {

@@ -1,8 +1,9 @@
+import { HOUR_MS } from '@banter/core';
 import { TODAY_CODES, type TodayItem, type TodayPage } from '../records/today-page.ts';
 import { devicesDue, fitsDue } from './dogs-due.ts';
 import { keptUpDue } from './kept-up-due.ts';
 import { sessionsDue } from './sessions-due.ts';
-import { HOUR_MS, type TodayFacts } from './today-facts.ts';
+import { type TodayFacts } from './today-facts.ts';
 import { wornDue } from './worn-due.ts';
 
 const TONES = { stop: 0, mind: 1, open: 2, good: 3 } as const;

@@ -1,6 +1,6 @@
-import { clockWords } from '@banter/core';
+import { clockWords, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
-import { HOUR_MS, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** A place to be moved within so long is due today. From memory. */
 const MOVE_AHEAD_MS = 2 * HOUR_MS;

@@ -1,13 +1,13 @@
-import { inspectionDue, type HouseRules, type InspectionDue, type InspectionGroup } from '@banter/core';
+import { inspectionDue, type HouseRules, type InspectionDue, type InspectionSpec, capital } from '@banter/core';
 import { collarKind } from '../collars/collar-kinds.ts';
-import { GEAR_GROUPS, inspectionGroupOf, type Inspection } from '../records/inspection.ts';
+import { GEAR_INSPECTIONS, inspectionOf, type Inspection } from '../records/inspection.ts';
 import type { UpkeepPage } from '../records/upkeep-page.ts';
 
 /** A piece of gear as upkeep sees it: what it is, how it was found last, when it is looked at again, and who wears it. */
 export type UpkeepPiece = {
   id: string;
   of: 'collar' | 'gear';
-  group: InspectionGroup;
+  inspection: InspectionSpec;
   name: string;
   what: string;
   condition: 'sound' | 'mend' | 'worn';
@@ -27,13 +27,14 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
   const counts = new Map(page.wears.map(({ collarId, count }) => [collarId, count]));
   const due = (last: Inspection | null, wears: number) =>
     inspectionDue({ lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }, now, rules);
-  const collars = page.collars.map(({ id, kind, name, condition, retiredAt }): UpkeepPiece => {
+  const owned = page.collars.filter((collar) => collar.owned);
+  const collars = owned.map(({ id, kind, numbers, name, condition, retiredAt }): UpkeepPiece => {
     const last = lastOf('collarId', id);
     const wears = counts.get(id) ?? 0;
     return {
       id,
       of: 'collar',
-      group: inspectionGroupOf(kind),
+      inspection: inspectionOf({ kind, numbers }),
       name,
       what: collarKind(kind).name,
       condition,
@@ -49,9 +50,9 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
     return {
       id,
       of: 'gear',
-      group: GEAR_GROUPS[what],
+      inspection: GEAR_INSPECTIONS[what],
       name,
-      what: `${what[0]!.toUpperCase()}${what.slice(1)}`,
+      what: capital(what),
       condition,
       scrapped: retiredAt !== null,
       last,

@@ -1,18 +1,10 @@
+import { FLAT_CHECK } from '../collars/flat/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  checkBySpec,
-  electronicCheck,
-  fingerSlack,
-  HEAD_COLLAR_CHECK,
-  houseRules,
-  MARTINGALE_CHECK,
-  slackOfFingersUnder,
-  strapCheck,
-  type CheckSpec,
-  type FittingDog,
-  type Setting,
-} from '../index.ts';
+import { checkBySpec, fingerSlack, houseRules, slackOfFingersUnder, type CheckSpec, type FittingDog, type Setting } from '../index.ts';
+import { electronicCheck } from '../collars/electronic/index.ts';
+import { HEAD_COLLAR_CHECK } from '../collars/head-collar/index.ts';
+import { MARTINGALE_CHECK } from '../collars/martingale/index.ts';
 
 const rules = houseRules();
 const finger = { thicknessMm: 15, widthMm: 18 };
@@ -53,6 +45,7 @@ function follow<Numbers, Options>(
   start: Setting,
   lengthOf: (on: Setting) => number,
   context: { numbers: Numbers; options: Options },
+  find: (slackMm: number) => Record<string, string> = () => ({}),
 ) {
   const dog = dogOf(girthMm);
   const steps: string[] = [];
@@ -61,7 +54,7 @@ function follow<Numbers, Options>(
   let on = start;
   for (let turn = 0; turn < 12; turn += 1) {
     const slackMm = lengthOf(on) - (girthMm + errorMm);
-    const answers = { ...right, under: fingersThatGoUnder(slackMm, girthMm) };
+    const answers = { ...right, under: fingersThatGoUnder(slackMm, girthMm), ...find(slackMm) };
     const result = checkBySpec(spec, answers, { dog, on, rules, ...context }, earlier);
     earlier.push({ on, answers });
     steps.push(result.step);
@@ -78,12 +71,12 @@ const offs = fc.integer({ min: -40, max: 60 });
 
 describe('a fit check that is followed, on a dog whose tape was some millimetres out', () => {
   it('ends with two fingers under a flat collar that slides, in a few steps', () => {
-    const right = { breathing: 'free', sits: 'high', comesOver: 'no', buckle: 'sound' };
+    const right = { breathing: 'free', sits: 'high', shake: 'stays', comesOver: 'no', buckle: 'sound' };
     fc.assert(
       fc.property(girths, errors, offs, (girthMm, errorMm, off) => {
         const numbers = { minMm: 150, maxMm: 800, widthMm: 20, buckle: 'metal tongue' as const, holePitchMm: null };
         const start = { setMm: girthMm + fingerSlack(girthMm, 2, finger) + off };
-        const { steps, slackMm } = follow(strapCheck('flat'), right, girthMm, errorMm, start, (on) => on.setMm!, { numbers, options: { fingers: 2 } });
+        const { steps, slackMm } = follow(FLAT_CHECK, right, girthMm, errorMm, start, (on) => on.setMm!, { numbers, options: { fingers: 2, role: 'safety' } });
         expect(steps.at(-1)).toBe('good');
         expect(steps.length).toBeLessThanOrEqual(6);
         expect(Number(fingersThatGoUnder(slackMm, girthMm))).toBe(2);
@@ -92,14 +85,14 @@ describe('a fit check that is followed, on a dog whose tape was some millimetres
   });
 
   it('never goes back and forth between two holes', () => {
-    const right = { breathing: 'free', sits: 'high', comesOver: 'no', buckle: 'sound' };
+    const right = { breathing: 'free', sits: 'high', shake: 'stays', comesOver: 'no', buckle: 'sound' };
     fc.assert(
       fc.property(girths, errors, (girthMm, errorMm) => {
         const numbers = { minMm: 200, maxMm: 700, widthMm: 20, buckle: 'metal tongue' as const, holePitchMm: 25.4 };
         const hole = Math.round((girthMm + 16 - 200) / 25.4);
-        const { lengths } = follow(strapCheck('flat'), right, girthMm, errorMm, { setMm: 200 + hole * 25.4 }, (on) => on.setMm!, {
+        const { lengths } = follow(FLAT_CHECK, right, girthMm, errorMm, { setMm: 200 + hole * 25.4 }, (on) => on.setMm!, {
           numbers,
-          options: { fingers: 2 },
+          options: { fingers: 2, role: 'safety' },
         });
         expect(new Set(lengths.map(Math.round)).size).toBe(lengths.length);
       }),
@@ -146,26 +139,38 @@ describe('a fit check that is followed, on a dog whose tape was some millimetres
     );
   });
 
-  it('lets a martingale out until two fingers go under', () => {
-    const right = { breathing: 'free', through: 'strap', sits: 'high', rings: 'meet', comesOver: 'no', loop: 'no' };
+  it('sets a martingale by where its rings come, for either school, in a few steps', () => {
+    const right = { breathing: 'free', through: 'strap', sits: 'high', comesOver: 'no', opens: 'yes', loop: 'no', under: '2' };
+    const numbers = { strapMinMm: 100, strapMaxMm: 800, loopMm: 60, widthMm: 38, loop: 'cloth' as const, hardware: 'metal' as const, buckled: false };
     fc.assert(
-      fc.property(girths, errors, fc.integer({ min: -60, max: 0 }), (girthMm, errorMm, off) => {
-        const numbers = { strapMinMm: 100, strapMaxMm: 800, loopMm: 150, widthMm: 38, loop: 'cloth' as const, hardware: 'metal' as const, buckled: false };
-        const start = { strapMm: girthMm + fingerSlack(girthMm, 2, finger) - 75 + off, houseStrapMm: girthMm };
-        const { steps, slackMm } = follow(MARTINGALE_CHECK, right, girthMm, errorMm, start, (on) => on.strapMm! + 75, {
-          numbers,
-          options: { school: 'rings-meet' as const },
-        });
+      fc.property(girths, errors, offs, fc.constantFrom('rings-meet' as const, 'rings-apart' as const), (girthMm, errorMm, off, school) => {
+        const pulled = (closedMm: number) => (closedMm > 6 ? 'meet-loose' : closedMm > -6 ? 'meet' : closedMm > -50.8 ? 'apart' : 'far');
+        const start = { strapMm: girthMm + off, houseStrapMm: girthMm };
+        const context = { numbers, options: { school } };
+        const { steps, slackMm } = follow(
+          MARTINGALE_CHECK,
+          right,
+          girthMm,
+          errorMm,
+          start,
+          (on) => on.strapMm!,
+          context,
+          (closedMm) => ({
+            rings: pulled(closedMm),
+            under: '2',
+          }),
+        );
         expect(steps.at(-1)).toBe('good');
-        expect(slackMm).toBeGreaterThanOrEqual(fingerSlack(girthMm, 2, finger) - 1);
+        expect(steps.length).toBeLessThanOrEqual(6);
+        expect(pulled(slackMm)).toBe(school === 'rings-meet' ? 'meet' : 'apart');
       }),
     );
   });
 
   it('says when the collar has no more to give, and asks for another size', () => {
-    const right = { breathing: 'free', sits: 'high', comesOver: 'no', buckle: 'sound' };
+    const right = { breathing: 'free', sits: 'high', shake: 'stays', comesOver: 'no', buckle: 'sound' };
     const numbers = { minMm: 330, maxMm: 410, widthMm: 20, buckle: 'metal tongue' as const, holePitchMm: null };
-    const { steps } = follow(strapCheck('flat'), right, 405, 0, { setMm: 408 }, (on) => on.setMm!, { numbers, options: { fingers: 2 } });
+    const { steps } = follow(FLAT_CHECK, right, 405, 0, { setMm: 408 }, (on) => on.setMm!, { numbers, options: { fingers: 2, role: 'safety' } });
     expect(steps).toEqual(['another-size']);
   });
 });

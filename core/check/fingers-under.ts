@@ -2,6 +2,7 @@ import { FLAT_HAND_FINGERS, fingerSlack, type Finger } from '../measure/finger-s
 import type { CheckQuestion } from './check-question.ts';
 import type { Setting } from '../fit/sizer.ts';
 import type { SlackInterval } from './slack-interval.ts';
+import { above, below } from '../units/tolerance.ts';
 
 /** How many fingers go under, laid flat side by side: the most that do. Common practice. */
 export const FINGERS_UNDER_ANSWERS = [
@@ -39,5 +40,5 @@ export function slackOfFingersUnder(count: number, girthMm: number, finger: Fing
  */
 export function slideStrap(on: Setting, name: string, byMm: number, [shortestMm, longestMm]: [number, number]): Setting | null {
   const setMm = Math.round(on[name]! + byMm);
-  return setMm > longestMm + 1e-9 || setMm < shortestMm - 1e-9 ? null : { ...on, [name]: setMm };
+  return above(setMm, longestMm) || below(setMm, shortestMm) ? null : { ...on, [name]: setMm };
 }

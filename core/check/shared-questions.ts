@@ -1,5 +1,5 @@
 import type { CheckQuestion } from './check-question.ts';
-import type { CheckFault } from './check-spec.ts';
+import type { CheckFault, StepWords } from './check-spec.ts';
 
 /** Questions that several kinds ask in the same words. Common practice. */
 export const BREATHING: CheckQuestion = {
@@ -43,13 +43,15 @@ export const SITS_FAULT: CheckFault<unknown, unknown> = {
   when: (answers) => answers.sits === 'low',
   verdict: 'adjust',
   step: 'move-up',
+  withLoose: true,
   says: 'Lower down the neck is wider: what feels right there is too big where it belongs.',
 };
 export const SHARED_STEPS = {
-  good: 'Good. Leave it as it is.',
-  'open-it': 'Open it now.',
-  'move-up': 'Move it up, directly behind the ears and the jaw, and check again.',
-  between: 'It lies between two: make a hole between them, or take a collar that slides.',
-  'another-size': 'Take another size: this one has no more to give.',
-  'another-collar': 'Do not use it on this dog: choose another kind of collar.',
-} as const;
+  good: { do: 'Good. Leave it as it is' },
+  'open-it': { do: 'Open it now' },
+  'move-up': { do: 'Move it up, directly behind the ears and the jaw', again: true },
+  'ask-again': { do: 'Look again: two of the answers contradict each other' },
+  between: { do: 'It lies between two: make a hole between them, or take a collar that slides', bench: true },
+  'another-size': { do: 'Take another size: this one has no more to give', bench: true },
+  'another-collar': { do: 'Do not use it on this dog: choose another kind of collar', bench: true },
+} as const satisfies Record<string, StepWords>;

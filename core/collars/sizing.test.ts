@@ -1,19 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  chartSize,
-  contactPosts,
-  fingerSlack,
-  houseRules,
-  judgeMartingale,
-  loopHang,
-  mostCentralSize,
-  sizeClipOnSlip,
-  sizeHeadCollar,
-  sizeMartingale,
-  sizeSlip,
-  sizeStrap,
-} from '../index.ts';
+import { chartSize, sizeHeadCollar } from './head-collar/index.ts';
+import { contactPosts } from './electronic/index.ts';
+import { fingerSlack, houseRules } from '../index.ts';
+import { judgeMartingale, loopHang, sizeMartingale } from './martingale/index.ts';
+import { mostCentralSize, sizeStrap } from './strap/index.ts';
+import { sizeClipOnSlip } from './clip-on-slip/index.ts';
+import { sizeSlip } from './slip/index.ts';
 
 const rules = houseRules();
 const INCH = 25.4;

@@ -5,6 +5,7 @@ import { listWords } from '../units/count-words.ts';
 import { speakHours } from '../units/speak-hours.ts';
 import type { ContactWear, RotationFound } from './rotation-case.ts';
 import { SKIN_GRADE_WORDS, type SkinFlag, type SkinGrade } from './skin-flags.ts';
+import { HOUR_MS } from '../units/durations.ts';
 
 export type RotationReason =
   | { code: 'skin-off'; clock: number; grade: SkinGrade }
@@ -45,8 +46,6 @@ export const ROTATION_REASON_WORDS: ReasonWords<RotationReason> = {
   'hours-left': (r) => `Worn ${hours(r.wornHours)} in the last 24 h: ${hours(r.capacityHours)} left.`,
   'day-full': (r) => `Worn ${hours(r.wornHours)} in the last 24 h: nothing left today.`,
 };
-
-const HOUR_MS = 3_600_000;
 
 /** What decided a rotation, in the order in which it is told. */
 export function rotationReasons(

@@ -3,6 +3,8 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import type { ContactWear, PlaceBar, RotationCase, RotationFound, RotationPlace } from './rotation-case.ts';
 import { rotationReasons, type RotationReason } from './rotation-reasons.ts';
 import { placesOverlap, skinFlags } from './skin-flags.ts';
+import { below } from '../units/tolerance.ts';
+import { HOUR_MS } from '../units/durations.ts';
 
 /** The places between which contacts are moved: the whole hours. Common practice. */
 export const CONTACT_PLACES = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
@@ -10,11 +12,7 @@ export const CONTACT_PLACES = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 /** What was found, and why. */
 export type Rotation = RotationFound & { reasons: RotationReason[] };
 
-const HOUR_MS = 3_600_000;
 const DAY_HOURS = 24;
-/** Slack for floating point where a footprint just touches the windpipe, mm. */
-const ROUNDING_MM = 1e-9;
-
 /** Hours of the wears that lie within a span, both ms; two receivers at once count twice. */
 export function hoursWorn(worn: readonly ContactWear[], from: number, to: number): number {
   const ms = worn.reduce((sum, wear) => sum + Math.max(0, Math.min(wear.to ?? to, to) - Math.max(wear.from, from)), 0);
@@ -59,7 +57,7 @@ export function rotateContacts(
   };
   const barredBy = (clock: number): PlaceBar => {
     if (!placeInSchool(clock, school)) return 'school';
-    if (clearOfWindpipe(clock, girthMm, footprintMm) < -ROUNDING_MM) return 'windpipe';
+    if (below(clearOfWindpipe(clock, girthMm, footprintMm), 0)) return 'windpipe';
     return off || flags.some((flag) => overlap(clock, flag.clock)) ? 'skin' : null;
   };
   const rested = CONTACT_PLACES.map((clock) => ({ clock, barred: barredBy(clock), ms: restedMs(clock) }));

@@ -1,5 +1,7 @@
 import { hoursApart } from '../neck/contact-place.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
+import { below } from '../units/tolerance.ts';
+import { HOUR_MS } from '../units/durations.ts';
 
 /** Skin under a collar: 0 clear, 1 pink, 2 red or hairless, 3 broken. Common practice. */
 export const SKIN_GRADES = [0, 1, 2, 3] as const;
@@ -11,8 +13,6 @@ export type SkinLook = { clock: number; grade: SkinGrade; at: number };
 
 /** What the latest look at a place forbids: `rests` until an instant (ms), `off` until a later look says 0 or 1. */
 export type SkinFlag = { clock: number; grade: 1 | 2 | 3; at: number; untilMs: number | null };
-
-const HOUR_MS = 3_600_000;
 
 /** The latest look at each clock place up to `now` (ms); of two at the same instant the worse counts. */
 export function latestLooks(looks: readonly SkinLook[], now: number): SkinLook[] {
@@ -41,14 +41,11 @@ export function skinFlags(looks: readonly SkinLook[], now: number, rules: Pick<H
   });
 }
 
-/** Slack for floating point where two places just touch, mm. */
-const ROUNDING_MM = 1e-9;
-
 /**
  * Whether two contact places share skin: their distance round the neck, girth · hours apart ÷ 12, is under the footprint; mm.
  *
  * @example placesOverlap(9, 10, 400, 60) // 33.3 mm apart: true
  */
 export function placesOverlap(a: number, b: number, girthMm: number, footprintMm: number): boolean {
-  return (girthMm * hoursApart(a, b)) / 12 < footprintMm - ROUNDING_MM;
+  return below((girthMm * hoursApart(a, b)) / 12, footprintMm);
 }

@@ -1,4 +1,5 @@
 import type { DeviceEvent } from './device-event.ts';
+import { HOUR_MS } from '../units/durations.ts';
 
 /** A device as its events leave it: what is known of it at an instant, null where nothing has been told. */
 export type DeviceState = {
@@ -15,8 +16,6 @@ export const UNKNOWN_DEVICE: DeviceState = { percent: null, coversShut: null, pa
 
 /** A receiver that is on drains by this much in an hour, in percent of a full battery; off, by a hundredth of it. From memory. */
 export const DRAIN_PERCENT_PER_HOUR = 100 / 36;
-
-const HOUR_MS = 3_600_000;
 
 /** The state at a later instant with nothing told meanwhile: the battery drains, and one that is flat is off. */
 export function deviceLater(state: DeviceState, now: number): DeviceState {

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../rules/house-rules.ts';
+import { contactStanding } from '../standing/contact-standing.ts';
 import type { DeviceEvent } from './device-event.ts';
 
 /** The morning routine of a device, in the order the hands go. Common practice. */
@@ -36,12 +37,13 @@ const stepOf = (event: DeviceEvent, rules: Pick<HouseRules, 'chargePercent'>): {
 
 /**
  * How far the morning routine of a device is, from the events of its day and the first wear of it. Before the collar is on, a
- * step not done is open; on the dog without it, it is skipped. Contact is felt on the dog, so it is open until the wear ends.
+ * step not done is open; on the dog without it, it is skipped. Contact is felt on the dog, so it is open until the wear ends, and
+ * counts since the collar sits where it sits (`placeSince`).
  * Of several tries the last before the collar went on counts. Times in ms. Common practice.
  */
 export function morningRoutine(
   events: readonly DeviceEvent[],
-  wear: { from: number; to: number | null } | null,
+  wear: { from: number; to: number | null; placeSince?: number } | null,
   rules: Pick<HouseRules, 'chargePercent'>,
 ): RoutineStep[] {
   const told = [...events].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -52,8 +54,9 @@ export function morningRoutine(
   return ROUTINE_STEPS.map(({ id }): RoutineStep => {
     const own = tries.filter((one) => one.id === id);
     if (id === 'contact') {
-      const last = own.filter(({ at }) => wear !== null && at >= wear.from && (wear.to === null || at <= wear.to)).at(-1);
-      if (last) return { id, state: last.right ? 'done' : 'failed', at: last.at };
+      const within = own.filter(({ at }) => wear === null || wear.to === null || at <= wear.to).map(({ at, right }) => ({ at, made: right }));
+      const contact = contactStanding(wear && (wear.placeSince ?? wear.from), within);
+      if ('at' in contact) return { id, state: contact.state === 'good' ? 'done' : 'failed', at: contact.at };
       return { id, state: wear !== null && wear.to !== null ? 'skipped' : 'open', at: null };
     }
     const before = own.filter(({ at }) => wear === null || at <= wear.from).at(-1);

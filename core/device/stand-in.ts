@@ -1,6 +1,7 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { deviceLater, type DeviceState } from './device-state.ts';
 import type { DeviceEvent } from './device-event.ts';
+import { isWhole } from '../units/tolerance.ts';
 
 /**
  * The stand-in for a transmitter and receiver: a machine that does what a real device would, so that the day's work can be
@@ -116,7 +117,7 @@ export function standIn(
       const bar = live();
       if (bar) return refused(bar);
       const steps = (command.level - profile.scaleMin) / profile.scaleStep;
-      if (command.level < profile.scaleMin || command.level > profile.scaleMax || Math.abs(steps - Math.round(steps)) > 1e-9) return refused('off-scale');
+      if (command.level < profile.scaleMin || command.level > profile.scaleMax || !isWhole(steps)) return refused('off-scale');
       return { events: command.seconds >= LONG_PRESS_SECONDS ? [{ event: 'locked-out', seconds: LOCK_OUT_SECONDS }] : [] };
     }
   }

@@ -2,12 +2,13 @@ import type { FitTone } from '../fit/fit-row.ts';
 import { listWords } from '../units/count-words.ts';
 
 /** What is looked at before going out of the door, in the order it is read. */
-export const DOOR_LINES = ['stack', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const;
+export const DOOR_LINES = ['stack', 'gear', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const;
 export type DoorLineName = (typeof DOOR_LINES)[number];
 
 /** What each line is called in a sentence. */
 export const DOOR_NAMES: Record<DoorLineName, string> = {
   stack: 'stack',
+  gear: 'gear',
   fit: 'fit',
   ring: 'ring',
   side: 'side',
@@ -24,6 +25,8 @@ export type DoorLine = { what: DoorLineName; tone: FitTone | 'none'; says: strin
 /** What is known of a dog about to go out; null wherever nothing has been recorded. */
 export type DoorFacts = {
   stack: { tone: FitTone; says: string } | null;
+  /** How what is worn was found when it was looked at last; null: nothing of ours is worn. */
+  gear: { tone: FitTone; says: string } | null;
   /** Each collar that is worn, with what its last check found; null: never checked. */
   fits: readonly { name: string; verdict: 'good' | 'adjust' | 'stop' | 'unclear' | null }[];
   ring: { says: string } | null;
@@ -53,6 +56,7 @@ function fitLine(fits: DoorFacts['fits']): DoorLine {
 
 const UNKNOWN: Record<DoorLineName, string> = {
   stack: 'Nobody has laid out what goes on.',
+  gear: 'Nothing of ours is worn.',
   fit: 'Nothing fitted.',
   ring: 'No ring chosen.',
   side: 'No side chosen.',
@@ -74,6 +78,7 @@ export function doorCheck(facts: DoorFacts): DoorVerdict {
     facts.electronic ? line(what, facts[what]) : { what, tone: 'none', says: 'No electronic collar.' };
   const lines: DoorLine[] = [
     line('stack', facts.stack),
+    facts.gear ? line('gear', facts.gear) : { what: 'gear', tone: 'none', says: UNKNOWN.gear },
     fitLine(facts.fits),
     line('ring', facts.ring),
     line('side', facts.side),

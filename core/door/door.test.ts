@@ -5,6 +5,7 @@ import { DOOR_LINES, doorCheck, SORE_WORDS, soreStep, type DoorFacts, type SoreC
 const good = { tone: 'good', says: 'Good.' } as const;
 const ready: DoorFacts = {
   stack: good,
+  gear: good,
   fits: [{ name: 'Prong «Hazel»', verdict: 'good' }],
   ring: { says: 'Live ring.' },
   side: { says: 'On the left.' },
@@ -17,6 +18,7 @@ const ready: DoorFacts = {
 };
 const nothing: DoorFacts = {
   stack: null,
+  gear: null,
   fits: [],
   ring: null,
   side: null,
@@ -33,6 +35,12 @@ describe('check before we go', () => {
     expect(doorCheck(ready)).toMatchObject({ go: true, tone: 'good' });
     for (const what of ['stack', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const)
       expect(doorCheck({ ...ready, [what]: null }), what).toMatchObject({ go: false, tone: 'open' });
+    // A piece that is to be mended stops it, whatever else is good.
+    expect(doorCheck({ ...ready, gear: { tone: 'stop', says: '«Hazel» is to be mended.' } })).toMatchObject({
+      go: false,
+      tone: 'stop',
+      sentence: 'Not yet: gear.',
+    });
     expect(doorCheck({ ...ready, fits: [{ name: 'Prong', verdict: null }] })).toMatchObject({ go: false, tone: 'open' });
     expect(doorCheck({ ...ready, fits: [{ name: 'Prong', verdict: 'stop' }] })).toMatchObject({ go: false, tone: 'stop' });
   });

@@ -32,6 +32,9 @@ export const WORK_SETTINGS = [
   { id: 'strong-distraction', name: 'strong distraction' },
 ] as const;
 
+/** The setting in which a level is found first. */
+export const HOME_SETTING = 'home';
+
 /** What a session is for: work, or finding the level a dog notices. */
 export const SESSION_PURPOSES = ['work', 'finding'] as const;
 export type SessionPurpose = (typeof SESSION_PURPOSES)[number];

@@ -2,12 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   askWhetherEnded,
-  ceilingOf,
   contractSpeaker,
   correctionsPerTenMinutes,
   houseRules,
   joinedSessions,
-  ladderRung,
   neededDrift,
   overlapping,
   PRESS_GUARD_TONES,
@@ -20,7 +18,6 @@ import {
   wordReason,
   type DogResponse,
   type FieldEvent,
-  type FindingTrial,
   type PressFacts,
 } from '../index.ts';
 
@@ -118,7 +115,7 @@ describe('what a session comes to', () => {
     const presses = [press(1, 4), press(2, 6), press(3, 8), press(4, 30), press(5, 0, { mode: 'tone' })];
     const said: DogResponse[] = ['none', 'small', 'did', 'too-much', 'did'];
     const tally = sessionTally(story(...presses, ...presses.map((one, i) => respond(10 + i, one, said[i]!))));
-    expect(tally.needed).toEqual([{ collarId: 'c', setting: 'yard', level: 7, presses: 2 }]);
+    expect(tally.needed).toEqual([{ collarId: 'c', setting: 'yard', level: 7, atEnd: 6, presses: 2 }]);
     expect(tally.tooMuch).toEqual([{ collarId: 'c', level: 30 }]);
     expect(tally.responses).toEqual({ none: 1, small: 1, did: 2, 'too-much': 1 });
   });
@@ -129,7 +126,9 @@ const known: PressFacts = {
   ceiling: null,
   cap: null,
   usual: null,
-  worn: true,
+  lastNeeded: null,
+  alarm: null,
+  isWorn: true,
   contactMade: true,
   triedToday: true,
   hoursInPlace: 1,
@@ -138,7 +137,7 @@ const known: PressFacts = {
   percent: 80,
   lockedOut: false,
 };
-const codes = (level: number, more: Partial<PressFacts>) => pressGuards(level, { ...known, ...more }).map(({ code }) => code);
+const codes = (level: number, more: Partial<PressFacts>) => pressGuards(level, { ...known, ...more }, houseRules()).map(({ code }) => code);
 
 describe('what speaks against a press', () => {
   it.each([
@@ -149,7 +148,7 @@ describe('what speaks against a press', () => {
     [7, { cap: 6 }, ['above-cap']],
     [5, { contactMade: null }, ['contact-unknown']],
     [5, { contactMade: false }, ['contact-lost']],
-    [5, { worn: false }, ['not-worn']],
+    [5, { isWorn: false }, ['not-worn']],
     [5, { triedToday: false }, ['not-tried']],
     [5, { hoursInPlace: 5.99 }, []],
     [5, { hoursInPlace: 6 }, ['wear-over']],
@@ -157,6 +156,10 @@ describe('what speaks against a press', () => {
     [5, { skin: { clock: 3, grade: 1 } }, ['place-pink']],
     [5, { usual: 5 }, []],
     [6, { usual: 5 }, ['more-than-usual']],
+    [8, { lastNeeded: 5 }, []],
+    [9, { lastNeeded: 5 }, ['level-jump']],
+    [9, { usual: 6, lastNeeded: 5 }, ['level-jump']],
+    [5, { alarm: { by: 3, since: '5 Nov' } }, ['level-alarm']],
     [61, {}, ['off-scale']],
     [0.5, {}, ['off-scale']],
     [5.5, {}, ['off-scale']],
@@ -175,7 +178,7 @@ describe('what speaks against a press', () => {
       ceiling: 9,
       cap: 8,
       usual: 5,
-      worn: false,
+      isWorn: false,
       contactMade: null,
       triedToday: false,
       hoursInPlace: 9,
@@ -183,66 +186,13 @@ describe('what speaks against a press', () => {
       percent: 0,
       lockedOut: true,
     };
-    for (const guard of pressGuards(12, facts)) {
+    for (const guard of pressGuards(12, facts, houseRules())) {
       const { text } = wordReason(PRESS_GUARD_WORDS, guard, contractSpeaker);
       expect(text).not.toMatch(/higher|turn (it )?up|increase|raise/i);
-      if (['at-ceiling', 'above-cap', 'more-than-usual'].includes(guard.code))
+      if (['at-ceiling', 'above-cap', 'more-than-usual', 'level-jump'].includes(guard.code))
         for (const [n] of text.matchAll(/\d+/g)) expect(Number(n)).toBeLessThanOrEqual(12);
     }
     expect(new Set(Object.values(PRESS_GUARD_TONES))).toEqual(new Set(['stop', 'mind']));
-  });
-});
-
-describe('the dog’s ladder', () => {
-  const rules = houseRules();
-  const scale = { min: 1, max: 60, step: 1 };
-  const trials = (level: number, noticed: number, missed: number): FindingTrial[] => [
-    ...Array.from({ length: noticed }, () => ({ level, response: 'small' as const, at: 0 })),
-    ...Array.from({ length: missed }, () => ({ level, response: 'none' as const, at: 0 })),
-  ];
-  /** 1 of 4 at 8, 3 of 4 at 12, even at 10: half at 10, 75 % at exactly 12 by symmetry of the logistic curve. */
-  const some = [...trials(8, 4, 12), ...trials(10, 8, 8), ...trials(12, 12, 4)];
-
-  it('working level: the lowest of the scale that is noticed with the house’s chance', () => {
-    const rung = ladderRung(some, { scale, ceiling: null, cap: null, rules });
-    expect(rung.threshold.level).toBeCloseTo(10, 6);
-    expect(rung.working).toBe(12);
-    expect(ladderRung(some, { scale: { min: 0, max: 60, step: 5 }, ceiling: null, cap: null, rules }).working).toBe(15);
-    expect(ladderRung(some, { scale, ceiling: null, cap: null, rules: houseRules({ workingChance: 0.5 }) }).working).toBe(10);
-  });
-  it('never at or above a ceiling, above a cap, or off the scale', () => {
-    expect(ladderRung(some, { scale, ceiling: 12, cap: null, rules })).toMatchObject({ working: null, workingReason: { code: 'working-at-ceiling' } });
-    expect(ladderRung(some, { scale, ceiling: 13, cap: null, rules }).working).toBe(12);
-    expect(ladderRung(some, { scale, ceiling: null, cap: 11, rules })).toMatchObject({ working: null, workingReason: { code: 'working-above-cap' } });
-    expect(ladderRung(some, { scale: { ...scale, max: 11 }, ceiling: null, cap: null, rules })).toMatchObject({
-      working: null,
-      workingReason: { code: 'working-off-scale' },
-    });
-    fc.assert(
-      fc.property(
-        fc.array(fc.record({ level: fc.integer({ min: 1, max: 15 }), response: fc.constantFrom('none', 'small', 'did', 'too-much'), at: fc.constant(0) }), {
-          maxLength: 30,
-        }),
-        fc.option(fc.integer({ min: 1, max: 15 })),
-        (runs, cap) => {
-          const ceiling = ceilingOf(runs);
-          const { working, wanted, workingReason } = ladderRung(runs, { scale: { min: 1, max: 15, step: 1 }, ceiling, cap, rules });
-          if (working !== null && ceiling !== null) expect(working).toBeLessThan(ceiling);
-          if (working !== null && cap !== null) expect(working).toBeLessThanOrEqual(cap);
-          if (workingReason.code === 'lowest-noticed' && ceiling !== null) expect(workingReason.level).toBeLessThan(ceiling);
-          for (const level of wanted?.at ?? []) expect(runs.some((run) => run.response !== 'none' && run.level >= level)).toBe(true);
-        },
-      ),
-    );
-  });
-  it('one trial, none, all noticed: no level, and what to do', () => {
-    expect(ladderRung([], { scale, ceiling: null, cap: null, rules })).toMatchObject({ working: null, workingReason: { code: 'no-curve' } });
-    expect(ladderRung(trials(5, 1, 0), { scale, ceiling: null, cap: null, rules })).toMatchObject({
-      working: null,
-      workingReason: { code: 'lowest-noticed', level: 5 },
-    });
-    expect(ladderRung(trials(5, 1, 0), { scale, ceiling: 5, cap: null, rules }).workingReason.code).toBe('no-curve');
-    expect(ladderRung(trials(5, 0, 3), { scale, ceiling: null, cap: null, rules }).threshold.reasons[0]!.code).toBe('none-noticed');
   });
 });
 
@@ -287,6 +237,23 @@ describe('the level needed, session by session', () => {
     const same = neededDrift(sessions([...Array<number>(8).fill(10), 10, 10, 10]), 1, rules);
     expect(same.baseline!.sd).toBeCloseTo(1 / Math.sqrt(12), 12);
     expect(same.alarm).toBeNull();
+  });
+});
+
+describe('a session’s end', () => {
+  const needed = (...told: [number, DogResponse][]) => {
+    const presses = told.map(([level], index) => press(index, level));
+    const [one] = sessionTally(story(...presses, ...presses.map((own, index) => respond(50 + index, own, told[index]![1])))).needed;
+    return one?.atEnd;
+  };
+  it('is the lowest level noticed after the last press that drew nothing', () => {
+    expect(needed([4, 'none'], [6, 'small'], [5, 'did'], [7, 'did'])).toBe(5);
+    expect(needed([9, 'small'], [5, 'none'], [6, 'small'])).toBe(6);
+    // It ended on none: the last that drew a sign.
+    expect(needed([9, 'small'], [7, 'small'], [5, 'none'])).toBe(7);
+    // What was too much is no sign of what it needs.
+    expect(needed([6, 'small'], [12, 'too-much'])).toBe(6);
+    expect(needed([6, 'none'])).toBeUndefined();
   });
 });
 

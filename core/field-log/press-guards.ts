@@ -5,6 +5,9 @@ import { levelWords } from '../levels/level-words.ts';
 import type { LevelScale } from '../levels/staircase.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import { speakHours } from '../units/speak-hours.ts';
+import { countOf } from '../units/count-words.ts';
+import { above, isWhole, wholeAbove } from '../units/tolerance.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 
 /** What is known of a device on a dog before a press; null wherever nothing has been told. */
 export type PressFacts = {
@@ -14,7 +17,11 @@ export type PressFacts = {
   cap: number | null;
   /** The working level here, or what was last needed here. */
   usual: number | null;
-  worn: boolean;
+  /** What the latest session needed here that fell under no alarm. */
+  lastNeeded: number | null;
+  /** The level needed here has risen by so much since a day, and nobody has felt the contact since. */
+  alarm: { by: number; since: string } | null;
+  isWorn: boolean;
   /** Whether the contacts were felt to touch since it was put on or moved; null: not looked. */
   contactMade: boolean | null;
   triedToday: boolean;
@@ -41,7 +48,9 @@ export type PressGuard =
   | { code: 'wear-over'; hours: number; moveByHours: number }
   | { code: 'battery-flat' }
   | { code: 'locked-out' }
-  | { code: 'more-than-usual'; level: number; usual: number };
+  | { code: 'more-than-usual'; level: number; usual: number }
+  | { code: 'level-jump'; level: number; lastNeeded: number; steps: number }
+  | { code: 'level-alarm'; by: number; since: string };
 
 export const PRESS_GUARD_TONES: Record<PressGuard['code'], Extract<FitTone, 'stop' | 'mind'>> = {
   'off-scale': 'stop',
@@ -57,7 +66,12 @@ export const PRESS_GUARD_TONES: Record<PressGuard['code'], Extract<FitTone, 'sto
   'battery-flat': 'mind',
   'locked-out': 'mind',
   'more-than-usual': 'mind',
+  'level-jump': 'mind',
+  'level-alarm': 'mind',
 };
+
+/** What is asked about before a press is logged: a tap says that it is meant. */
+export const ASKED_GUARDS: ReadonlySet<PressGuard['code']> = new Set(['level-jump', 'level-alarm', 'contact-unknown']);
 
 export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
   'off-scale': (r) =>
@@ -73,6 +87,9 @@ export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
   'wear-over': (r) => `It has sat in one place for ${speakHours(r.hours)}; after ${speakHours(r.moveByHours)} it is moved.`,
   'battery-flat': () => 'The battery is flat.',
   'locked-out': () => 'The receiver has locked itself after a long press.',
+  'level-jump': (r) =>
+    `${levelWords(r.level)} is ${countOf(r.steps, 'step')} over ${levelWords(r.lastNeeded)}, last needed here. Feel the contact first: a jump is more often a contact that fails.`,
+  'level-alarm': (r) => `The level needed here rose by ${levelWords(r.by)} since ${r.since}, and nobody has felt the contact since. Feel it first.`,
   'more-than-usual': (r) =>
     `${levelWords(r.usual)} is what this dog needs here. Needs it more today? First the contact, then skin and place, then the battery, then what distracts it.`,
 };
@@ -82,18 +99,22 @@ export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
  * never to go higher: more than usual is answered with contact, skin and place, battery, distraction, in that order.
  * Common practice: a loose collar is the commonest fault. Steps within rounding of the scale are on it.
  */
-export function pressGuards(level: number, facts: PressFacts): PressGuard[] {
+export function pressGuards(level: number, facts: PressFacts, rules: Pick<HouseRules, 'levelJumpSteps'>): PressGuard[] {
   const guards: PressGuard[] = [];
   const { scale, ceiling, cap, usual, skin } = facts;
   const steps = (level - scale.min) / scale.step;
-  if (!(level >= scale.min && level <= scale.max) || Math.abs(steps - Math.round(steps)) > 1e-9) guards.push({ code: 'off-scale', level, scale });
+  if (!(level >= scale.min && level <= scale.max) || !isWhole(steps)) guards.push({ code: 'off-scale', level, scale });
   if (skin && skin.grade >= 2) guards.push({ code: 'skin-off', clock: skin.clock, grade: skin.grade });
   if (ceiling !== null && level >= ceiling) guards.push({ code: 'at-ceiling', level, ceiling });
   if (cap !== null && level > cap) guards.push({ code: 'above-cap', level, cap });
   if (facts.contactMade === false) guards.push({ code: 'contact-lost' });
-  if (!facts.worn) guards.push({ code: 'not-worn' });
+  if (!facts.isWorn) guards.push({ code: 'not-worn' });
   if (facts.contactMade === null) guards.push({ code: 'contact-unknown' });
-  if (usual !== null && level > usual) guards.push({ code: 'more-than-usual', level, usual });
+  if (facts.alarm) guards.push({ code: 'level-alarm', ...facts.alarm });
+  const jump = facts.lastNeeded === null ? 0 : (level - facts.lastNeeded) / scale.step;
+  if (facts.lastNeeded !== null && above(jump, rules.levelJumpSteps))
+    guards.push({ code: 'level-jump', level, lastNeeded: facts.lastNeeded, steps: wholeAbove(jump) });
+  else if (usual !== null && level > usual) guards.push({ code: 'more-than-usual', level, usual });
   if (skin && skin.grade === 1) guards.push({ code: 'place-pink', clock: skin.clock });
   if (facts.hoursInPlace !== null && facts.hoursInPlace >= facts.moveByHours)
     guards.push({ code: 'wear-over', hours: facts.hoursInPlace, moveByHours: facts.moveByHours });

@@ -1,5 +1,6 @@
 import type { StimulationMode } from '../collars/electronic/fit-electronic.ts';
 import type { DogResponse, FieldEvent, SessionPurpose } from './field-event.ts';
+import { HOUR_MS } from '../units/durations.ts';
 
 /** A press with what came of it. */
 export type SessionPress = {
@@ -114,5 +115,5 @@ export function overlapping(one: Span, other: Span): boolean {
 
 /** Whether a session that nobody ended is asked about: nothing was told for `askEndHours`. It is never ended by itself. */
 export function askWhetherEnded(story: Pick<SessionStory, 'endedAt' | 'lastAt'>, now: number, { askEndHours }: { askEndHours: number }): boolean {
-  return story.endedAt === null && now - story.lastAt >= askEndHours * 3_600_000;
+  return story.endedAt === null && now - story.lastAt >= askEndHours * HOUR_MS;
 }

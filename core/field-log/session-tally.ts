@@ -1,14 +1,18 @@
 import { median } from '../measure/median.ts';
 import { DIRECTIONS, RESPONSES, type Direction, type DogResponse } from './field-event.ts';
 import type { SessionStory } from './session-story.ts';
+import { MINUTE_MS } from '../units/durations.ts';
 
 /** What a session comes to. Times ms; levels on the device's own scale. */
 export type SessionTally = {
   lastedMs: number;
   presses: number;
   responses: Record<DogResponse, number>;
-  /** Median level of the presses that drew a small sign or what was asked, by device; one entry a device and setting. */
-  needed: { collarId: string; setting: string; level: number; presses: number }[];
+  /**
+   * What was needed, one entry a device and setting: the median level of the presses that drew a small sign or what was asked, and
+   * the lowest of those after the last press that drew none (of the last one that drew a sign, where the session ended on none).
+   */
+  needed: { collarId: string; setting: string; level: number; atEnd: number; presses: number }[];
   /** Lowest level that was too much, by device. */
   tooMuch: { collarId: string; level: number }[];
   latencyMs: number | null;
@@ -24,17 +28,26 @@ export type SessionTally = {
   pushedUp: number;
 };
 
-const MINUTE_MS = 60_000;
 const TEN_MINUTES_MS = 10 * MINUTE_MS;
 
 /** Levels needed and too much by one grouping. */
 function grouped<Key extends string>(story: SessionStory, keyOf: (press: SessionStory['presses'][number]) => Key, of: (response: DogResponse) => boolean) {
   const groups = new Map<Key, number[]>();
   for (const press of story.presses) {
-    if (press.response === null || !of(press.response) || press.mode === 'tone' || press.mode === 'vibration') continue;
+    if (press.response === null || !of(press.response) || !felt(press)) continue;
     groups.set(keyOf(press), [...(groups.get(keyOf(press)) ?? []), press.level]);
   }
   return groups;
+}
+
+const felt = (press: SessionStory['presses'][number]) => press.mode !== 'tone' && press.mode !== 'vibration';
+const drewSign = ({ response }: SessionStory['presses'][number]) => response === 'small' || response === 'did';
+
+/** The lowest level that was noticed at the end of a session, on a device in a setting where any was. */
+function neededAtEnd({ presses }: SessionStory, collarId: string, setting: string): number {
+  const own = presses.filter((press) => press.collarId === collarId && press.setting === setting && press.response !== null && felt(press));
+  const signs = own.slice(own.findLastIndex(({ response }) => response === 'none') + 1).filter(drewSign);
+  return signs.length > 0 ? Math.min(...signs.map(({ level }) => level)) : own.findLast(drewSign)!.level;
 }
 
 /**
@@ -75,7 +88,8 @@ export function sessionTally(story: SessionStory): SessionTally {
     responses,
     needed: [...needed].map(([key, levels]) => {
       const cut = key.indexOf(' ');
-      return { collarId: key.slice(0, cut), setting: key.slice(cut + 1), level: median(levels), presses: levels.length };
+      const [collarId, setting] = [key.slice(0, cut), key.slice(cut + 1)];
+      return { collarId, setting, level: median(levels), atEnd: neededAtEnd(story, collarId, setting), presses: levels.length };
     }),
     tooMuch: [...tooMuch].map(([collarId, levels]) => ({ collarId, level: Math.min(...levels) })),
     latencyMs: latencies.length === 0 ? null : median(latencies),

@@ -1,6 +1,9 @@
+import { small } from '../units/sentence-case.ts';
+import { HOUSE_RULES, type HouseRuleName } from '../rules/house-rules.ts';
 import { percent } from '../units/percent.ts';
 import { countOf } from '../units/count-words.ts';
-import type { Speaker } from '../units/speaker.ts';
+import { spokenSpan, type Speaker } from '../units/speaker.ts';
+import { below } from '../units/tolerance.ts';
 
 /** A quantity that knows how it is spoken: a girth or a small gap in mm, a share, a factor, a mass in g, or a count of things. */
 export type Quantity =
@@ -18,7 +21,9 @@ export type FitRow = {
   aim?: Quantity | undefined;
   /** The limit where it is no number. */
   limit?: string | undefined;
-  rule: string;
+  /** The house rule that set the limit, by its name; null where it is the trade's own, in `practice`. */
+  rule: HouseRuleName | null;
+  practice?: string | undefined;
   tone: FitTone;
 };
 
@@ -39,7 +44,7 @@ export function speakQuantity(quantity: Quantity, speak: Speaker): string {
     case 'factor':
       return `${quantity.ratio.toFixed(2)} ×`;
     case 'mass':
-      return `${Math.round(quantity.g)} g`;
+      return speak.mass(quantity.g);
     case 'count':
       return countOf(quantity.count, quantity.thing);
   }
@@ -48,8 +53,14 @@ export function speakQuantity(quantity: Quantity, speak: Speaker): string {
 /** A limit in words: `12 mm to 63 mm, aim 38 mm`, `at least 1.02 ×`, or the row's own words. */
 export function speakLimit({ low, high, aim, limit }: FitRow, speak: Speaker): string {
   const say = (quantity: Quantity) => speakQuantity(quantity, speak);
-  const range = low && high ? `${say(low)} to ${say(high)}` : low ? `at least ${say(low)}` : high ? `at most ${say(high)}` : '';
+  const range = low && high ? spokenSpan(say(low), say(high)) : low ? `at least ${say(low)}` : high ? `at most ${say(high)}` : '';
   return [range, aim && `aim ${say(aim)}`, limit].filter(Boolean).join(', ');
+}
+
+/** The rule of a row in words: the house rule's own title, or the trade's practice. Rows that were kept with words for a rule still say them. */
+export function ruleWords({ rule, practice }: Pick<FitRow, 'rule' | 'practice'>): string {
+  if (rule === null) return practice ?? 'common practice';
+  return Object.hasOwn(HOUSE_RULES, rule) ? `house rule: ${small(HOUSE_RULES[rule].title)}` : `house rule: ${String(rule)}`;
 }
 
 const WORST: FitTone[] = ['stop', 'mind', 'open', 'good'];
@@ -61,14 +72,14 @@ export function worstTone(rows: readonly { tone: FitTone }[]): FitTone {
 
 /** The row for holding a head: head girth over the closed collar against both house limits. Common practice. */
 export function holdRow(headMm: number | null, closedMm: number, rules: { backOutMin: number; backOutNarrow: number }): FitRow {
-  const base = { what: 'Head over the closed collar', low: factor(rules.backOutMin), rule: 'head over closed collar, to hold' };
+  const base = { what: 'Head over the closed collar', low: factor(rules.backOutMin), rule: 'backOutMin' as const };
   if (headMm === null) return { ...base, measure: null, limit: 'head not taped', tone: 'open' };
   const ratio = headMm / closedMm;
-  const narrow = ratio < rules.backOutNarrow - 1e-9;
+  const narrow = below(ratio, rules.backOutNarrow);
   return {
     ...base,
     measure: factor(ratio),
-    limit: ratio < rules.backOutMin - 1e-9 ? 'the dog can back out' : narrow ? `holds only high and tight, under ${rules.backOutNarrow.toFixed(2)}` : undefined,
-    tone: ratio < rules.backOutMin - 1e-9 ? 'stop' : narrow ? 'mind' : 'good',
+    limit: below(ratio, rules.backOutMin) ? 'the dog can back out' : narrow ? `holds only high and tight, under ${rules.backOutNarrow.toFixed(2)}` : undefined,
+    tone: below(ratio, rules.backOutMin) ? 'stop' : narrow ? 'mind' : 'good',
   };
 }

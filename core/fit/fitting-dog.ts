@@ -2,7 +2,7 @@ import type { Finger } from '../measure/finger-slack.ts';
 import type { NeckBuild } from '../measure/neck-build.ts';
 import { skinGirth } from '../measure/skin-girth.ts';
 import type { Pull } from '../collars/prong/gauge-schools.ts';
-import type { WorkingSide } from '../collars/prong/prong-hardware.ts';
+import type { WorkingSide } from '../rig/ring-and-side.ts';
 
 /**
  * What is known of a dog when a collar is fitted to it. Lengths mm, weight kg, age days; null while not known. Prong tips

@@ -15,3 +15,8 @@ export function girthFactor(curve: GompertzCurve, girths: readonly AgedGirth[]):
   const squares = roots.reduce((sum, root) => sum + root * root, 0);
   return squares === 0 ? null : girths.reduce((sum, { girthMm }, index) => sum + girthMm * roots[index]!, 0) / squares;
 }
+
+/** The girth, mm, of a dog of this weight, kg, by its own factor, mm per kg^⅓. Source: cube-root law. */
+export const girthAtWeight = (factor: number, weightKg: number): number => factor * Math.cbrt(weightKg);
+/** The weight, kg, at which it has a girth, mm: the same law the other way round. */
+export const weightAtGirth = (factor: number, girthMm: number): number => (girthMm / factor) ** 3;

@@ -6,12 +6,12 @@ import type { GompertzCurve } from './gompertz.ts';
  * Journal of Nutrition 134 (2004), 2027S–2030S: small dogs are half grown at three months, giants at five. Numbers from memory.
  */
 export const SIZE_CLASSES = [
-  { id: 'toy', name: 'up to 6.5 kg', toKg: 6.5, halfDays: 80, grownDays: 280 },
-  { id: 'small', name: '6.5 to 9 kg', toKg: 9, halfDays: 90, grownDays: 310 },
-  { id: 'small-middle', name: '9 to 15 kg', toKg: 15, halfDays: 102, grownDays: 350 },
-  { id: 'middle', name: '15 to 30 kg', toKg: 30, halfDays: 115, grownDays: 400 },
-  { id: 'large', name: '30 to 40 kg', toKg: 40, halfDays: 125, grownDays: 440 },
-  { id: 'giant', name: 'over 40 kg', toKg: Infinity, halfDays: 145, grownDays: 540 },
+  { id: 'toy', fromKg: 0, toKg: 6.5, halfDays: 80, grownDays: 280 },
+  { id: 'small', fromKg: 6.5, toKg: 9, halfDays: 90, grownDays: 310 },
+  { id: 'small-middle', fromKg: 9, toKg: 15, halfDays: 102, grownDays: 350 },
+  { id: 'middle', fromKg: 15, toKg: 30, halfDays: 115, grownDays: 400 },
+  { id: 'large', fromKg: 30, toKg: 40, halfDays: 125, grownDays: 440 },
+  { id: 'giant', fromKg: 40, toKg: Infinity, halfDays: 145, grownDays: 540 },
 ] as const;
 export type SizeClass = (typeof SIZE_CLASSES)[number];
 

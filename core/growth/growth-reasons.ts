@@ -1,26 +1,29 @@
 import type { ReasonWords } from '../reasons/reason.ts';
 import { countOf } from '../units/count-words.ts';
+import { spokenSpan, type Speaker } from '../units/speaker.ts';
 import { FEWEST_AGES, type GrowthFit, type WeighIn } from './fit-growth.ts';
 import { sizeClassOf } from './growth-prior.ts';
 import { oddWeighings } from './odd-weighings.ts';
 
 export type GrowthReason =
   | { code: 'own-curve'; weighings: number; asymptoteKg: number; halfDays: number }
-  | { code: 'few-weighings'; ages: number; wanted: number; size: string; asymptoteKg: number }
-  | { code: 'end-not-told'; weighings: number; size: string; asymptoteKg: number }
+  | { code: 'few-weighings'; ages: number; wanted: number; fromKg: number; toKg: number | null; asymptoteKg: number }
+  | { code: 'end-not-told'; weighings: number; fromKg: number; toKg: number | null; asymptoteKg: number }
   | { code: 'odd-weighing'; index: number; weightKg: number; expectedKg: number; slip: 'tenfold' | 'tenth' | 'pounds' | null }
   | { code: 'no-girth' };
 
-const kg = (value: number) => `${value < 10 ? value.toFixed(2) : value.toFixed(1)} kg`;
 const SLIP_WORDS = { tenfold: ' A point left out?', tenth: ' A point too early?', pounds: ' Pounds for kilograms?' } as const;
+const sizeWords = ({ fromKg, toKg }: { fromKg: number; toKg: number | null }, speak: Speaker): string =>
+  toKg === null ? `over ${speak.weight(fromKg)}` : fromKg === 0 ? `up to ${speak.weight(toKg)}` : spokenSpan(speak.weight(fromKg), speak.weight(toKg));
 export const GROWTH_REASON_WORDS: ReasonWords<GrowthReason> = {
-  'own-curve': (r) => `By its own ${countOf(r.weighings, 'weighing')} it ends at about ${kg(r.asymptoteKg)}, half of it at ${Math.round(r.halfDays)} days.`,
-  'few-weighings': (r) =>
-    `Weighed at ${countOf(r.ages, 'age')}; a curve of its own wants ${r.wanted}. Until then it grows as dogs of ${r.size} do, to about ${kg(r.asymptoteKg)}.`,
-  'end-not-told': (r) =>
-    `Its ${countOf(r.weighings, 'weighing')} do not yet say where it ends: it is taken to grow as dogs of ${r.size} do, to about ${kg(r.asymptoteKg)}.`,
-  'odd-weighing': (r) =>
-    `Weighing ${r.index + 1}, ${kg(r.weightKg)}, is not what the others say (about ${kg(r.expectedKg)}): look whether it was typed wrong.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
+  'own-curve': (r, speak) =>
+    `By its own ${countOf(r.weighings, 'weighing')} it ends at about ${speak.weight(r.asymptoteKg)}, half of it at ${Math.round(r.halfDays)} days.`,
+  'few-weighings': (r, speak) =>
+    `Weighed at ${countOf(r.ages, 'age')}; a curve of its own wants ${r.wanted}. Until then it grows as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
+  'end-not-told': (r, speak) =>
+    `Its ${countOf(r.weighings, 'weighing')} do not yet say where it ends: it is taken to grow as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
+  'odd-weighing': (r, speak) =>
+    `Weighing ${r.index + 1}, ${speak.weight(r.weightKg)}, is not what the others say (about ${speak.weight(r.expectedKg)}): look whether it was typed wrong.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
   'no-girth': () => 'Without a tape of its own nothing is said of the girth.',
 };
 
@@ -34,13 +37,14 @@ function slipOf(weightKg: number, expectedKg: number) {
 /** What a fit of weighings rests on, and which of them to look at again. */
 export function growthReasons(fit: GrowthFit, weighIns: readonly WeighIn[]): GrowthReason[] {
   const ages = new Set(weighIns.map(({ ageDays }) => ageDays)).size;
-  const size = sizeClassOf(fit.asymptoteKg).name;
+  const { fromKg, toKg } = sizeClassOf(fit.asymptoteKg);
+  const size = { fromKg, toKg: Number.isFinite(toKg) ? toKg : null };
   const { asymptoteKg } = fit;
   const rests: GrowthReason =
     fit.by === 'weighings'
       ? { code: 'own-curve', weighings: weighIns.length, asymptoteKg, halfDays: fit.inflectionDays - Math.log(Math.LN2) / fit.ratePerDay }
       : ages < FEWEST_AGES
-        ? { code: 'few-weighings', ages, wanted: FEWEST_AGES, size, asymptoteKg }
-        : { code: 'end-not-told', weighings: weighIns.length, size, asymptoteKg };
+        ? { code: 'few-weighings', ages, wanted: FEWEST_AGES, ...size, asymptoteKg }
+        : { code: 'end-not-told', weighings: weighIns.length, ...size, asymptoteKg };
   return [rests, ...oddWeighings(weighIns).map((odd): GrowthReason => ({ code: 'odd-weighing', ...odd, slip: slipOf(odd.weightKg, odd.expectedKg) }))];
 }

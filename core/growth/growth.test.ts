@@ -2,6 +2,7 @@ import { randomNormal, randomLcg } from 'd3-random';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  benchSpeaker,
   classCurve,
   contractSpeaker,
   fitByWeighings,
@@ -133,6 +134,15 @@ describe('while weighings are few', () => {
     expect(months(65)).toBeLessThan(5.5);
     for (let kg = 2; kg < 80; kg += 1) expect(months(kg + 1)).toBeGreaterThanOrEqual(months(kg));
     expect([6.5, 6.6, 9, 15, 30, 40, 41].map((kg) => sizeClassOf(kg).id)).toEqual(['toy', 'small', 'small', 'small-middle', 'middle', 'large', 'giant']);
+  });
+
+  it('says the size of dogs in the weight that its reader thinks in', () => {
+    const weighing = [{ ageDays: 200, weightKg: 12 }];
+    const [reason] = growthReasons(fitGrowth(weighing), weighing);
+    const say = (mass: 'lb' | 'kg') => wordReason(GROWTH_REASON_WORDS, reason!, benchSpeaker('in', mass)).text;
+    expect(say('kg')).toMatch(/dogs of \d+ to \d+ kg do/);
+    expect(say('lb')).toMatch(/dogs of \d+ to \d+ lb do/);
+    expect(say('lb')).not.toContain('kg');
   });
   it('a grown dog that is weighed once stays about what it weighs', () => {
     for (const kg of [3, 12, 28, 55]) {

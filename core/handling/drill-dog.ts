@@ -1,4 +1,5 @@
-import { AFTER_MS, GIVEN_MS, LEAVES_MS, RETURNS_MS, type DrillCollar, type DrillPace, type DrillScene } from './drill-scene.ts';
+import type { CorrectionWays } from './correction-ways.ts';
+import { AFTER_MS, GIVEN_MS, LEAVES_MS, RETURNS_MS, type DrillPace, type DrillScene } from './drill-scene.ts';
 import { yieldsAt, type Pressure } from './judge-drill.ts';
 
 /** Where the dog is against its place beside the leg: ahead (negative: behind) and out from the leg, in body lengths; and where the other dog is, if any (0 to 1 across the drawing). */
@@ -16,10 +17,10 @@ export const sceneEnds = (scene: DrillScene, yieldedAt: number | null): number =
  * The dog of a scene at a moment, ms from its beginning, under the pressures so far; a pressure that lasts still ends at that
  * moment. Pure, so that what is drawn and what is judged are the same dog.
  */
-export function drillDog(scene: DrillScene, pressures: readonly Pressure[], at: number, { collar, pace }: { collar: DrillCollar; pace: DrillPace }): DrillDog {
+export function drillDog(scene: DrillScene, pressures: readonly Pressure[], at: number, { ways, pace }: { ways: CorrectionWays; pace: DrillPace }): DrillDog {
   const since = at - scene.quietMs;
   const leaves = LEAVES_MS[pace];
-  const yieldedAt = yieldsAt(scene, pressures, collar);
+  const yieldedAt = yieldsAt(scene, pressures, ways);
   const [ahead, out] = FAR[scene.happening];
   const gone = (moment: number) => ease((moment - scene.quietMs) / leaves);
   const share = yieldedAt === null || at < yieldedAt ? gone(at) : gone(yieldedAt) * (1 - ease((at - yieldedAt) / RETURNS_MS));

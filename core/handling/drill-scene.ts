@@ -1,5 +1,4 @@
 import { randomLcg } from 'd3-random';
-import type { Direction } from '../field-log/field-event.ts';
 
 /** What a dog does beside the leg, or what comes by. */
 export const HAPPENINGS = ['ahead', 'wide', 'lags', 'drawn', 'steady'] as const;
@@ -8,13 +7,9 @@ export const HAPPENING_WORDS: Record<Happening, { name: string; says: string }> 
   ahead: { name: 'comes ahead', says: 'The dog comes ahead of the leg.' },
   wide: { name: 'goes wide', says: 'The dog goes wide.' },
   lags: { name: 'lags', says: 'The dog lags.' },
-  drawn: { name: 'drawn to another dog', says: 'Another dog passes, and yours is drawn to it.' },
-  steady: { name: 'steady past another dog', says: 'Another dog passes, and yours stays: nothing to correct, much to pay.' },
+  drawn: { name: 'is drawn to another dog', says: 'Another dog passes, and yours is drawn to it.' },
+  steady: { name: 'is steady past another dog', says: 'Another dog passes, and yours stays: nothing to correct, much to pay.' },
 };
-
-/** The collars that a drill is for: what is right differs. */
-export const DRILL_COLLARS = ['slip-or-prong', 'martingale', 'head-collar'] as const;
-export type DrillCollar = (typeof DRILL_COLLARS)[number];
 
 /** How hard it comes: how long is walked in peace, and how fast a dog leaves its place. */
 export const DRILL_PACES = ['calm', 'brisk'] as const;
@@ -46,19 +41,4 @@ export function drillScenes({ seed, count, pace }: { seed: number; count: number
   }
   const [least, most] = pace === 'calm' ? [2000, 5000] : [900, 3200];
   return deck.map((happening) => ({ happening, quietMs: between(least, most, random()), yieldsMs: between(250, 700, random()) }));
-}
-
-/** Ways that are right for what happened, the best first. Common practice: handling by collar, see `docs/sources.md`. */
-export function rightDirections(happening: Happening, collar: DrillCollar): readonly Direction[] {
-  if (happening === 'steady') return [];
-  // A head collar is lifted straight up, whatever the dog did; a martingale goes sideways, never straight back on the throat.
-  if (collar === 'head-collar') return ['up'];
-  if (happening === 'wide' || happening === 'drawn') return collar === 'martingale' ? ['across', 'in'] : ['in'];
-  if (happening === 'ahead') return collar === 'martingale' ? ['across'] : ['back'];
-  return ['forward'];
-}
-
-/** Ways that are wrong whatever happened, with the reason. Common practice. */
-export function neverDirection(direction: Direction, collar: DrillCollar): 'throat' | null {
-  return collar === 'martingale' && direction === 'back' ? 'throat' : null;
 }

@@ -1,8 +1,9 @@
+import { HEAD_COLLAR_TRAITS } from '../collars/head-collar/index.ts';
+import { MARTINGALE_TRAITS } from '../collars/martingale/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   contractSpeaker,
-  DRILL_COLLARS,
   drillDog,
   drillScenes,
   drillScore,
@@ -10,24 +11,25 @@ import {
   HAPPENINGS,
   houseRules,
   judgeScene,
-  rightDirections,
   SCENE_REASON_WORDS,
   sceneEnds,
   wordReason,
   yieldsAt,
   type DrillAnswer,
-  type DrillCollar,
   type DrillScene,
   type Happening,
+  BACK_AND_IN,
 } from '../index.ts';
 
 const rules = houseRules({});
+const WAYS = { 'slip-or-prong': BACK_AND_IN, martingale: MARTINGALE_TRAITS.ways!, 'head-collar': HEAD_COLLAR_TRAITS.ways! };
 const scene = (happening: Happening): DrillScene => ({ happening, quietMs: 2000, yieldsMs: 400 });
 const answer = (...pressures: [direction: 'back' | 'in' | 'forward' | 'up' | 'across' | 'down', from: number, to: number][]): DrillAnswer => ({
   pressures: pressures.map(([direction, from, to]) => ({ direction, from, to })),
   paidAt: null,
 });
-const judge = (happening: Happening, given: DrillAnswer, collar: DrillCollar = 'slip-or-prong') => judgeScene(scene(happening), given, { collar, rules });
+const judge = (happening: Happening, given: DrillAnswer, collar: keyof typeof WAYS = 'slip-or-prong') =>
+  judgeScene(scene(happening), given, { ways: WAYS[collar], rules });
 const codes = (...given: Parameters<typeof judge>) => judge(...given).reasons.map(({ code }) => code);
 
 describe('which way pressure goes (handling, common practice)', () => {
@@ -41,11 +43,11 @@ describe('which way pressure goes (handling, common practice)', () => {
     ['ahead', 'head-collar', 'up'],
     ['lags', 'head-collar', 'up'],
   ] as const)('%s on a %s: %s', (happening, collar, direction) => {
-    expect(rightDirections(happening, collar)[0]).toBe(direction);
+    expect(WAYS[collar].right[happening][0]).toBe(direction);
   });
   it('a martingale never straight back on the throat; a steady dog no way at all', () => {
-    for (const happening of HAPPENINGS) expect(rightDirections(happening, 'martingale')).not.toContain('back');
-    for (const collar of DRILL_COLLARS) expect(rightDirections('steady', collar)).toEqual([]);
+    for (const happening of HAPPENINGS) expect(WAYS.martingale.right[happening]).not.toContain('back');
+    for (const ways of Object.values(WAYS)) expect(ways.right.steady).toEqual([]);
     expect(codes('ahead', answer(['back', 2500, 3000]), 'martingale')).toContain('on-the-throat');
   });
 });
@@ -94,11 +96,11 @@ describe('a drill', () => {
       drillScore(
         scenes,
         scenes.map((one) => {
-          const [right] = rightDirections(one.happening, 'slip-or-prong');
+          const [right] = BACK_AND_IN.right[one.happening];
           const from = one.quietMs + late;
           const to = from + one.yieldsMs + holds;
           const given = { pressures: right ? [{ direction: right, from, to }] : [], paidAt: to + 200 };
-          return judgeScene(one, given, { collar: 'slip-or-prong', rules });
+          return judgeScene(one, given, { ways: BACK_AND_IN, rules });
         }),
       );
     expect(run(400, 100)).toMatchObject({ toTell: 12, inTime: 12, rightWay: 12, letGo: 12, yielded: 12, steady: 3, leftInPeace: 3, paid: 15, workOn: null, medianSeconds: 0.4 }); // prettier-ignore
@@ -107,13 +109,13 @@ describe('a drill', () => {
     expect(run(400, 1400)).toMatchObject({ workOn: 'release', longestHeldSeconds: 1.4 });
   });
   it('what is drawn is what is judged: the dog leaves only when it happens, comes back once it has yielded, and stays away while the way is wrong', () => {
-    const how = { collar: 'slip-or-prong', pace: 'calm' } as const;
+    const how = { ways: BACK_AND_IN, pace: 'calm' } as const;
     fc.assert(
       fc.property(fc.constantFrom(...HAPPENINGS), fc.nat(3000), fc.nat(2500), fc.nat(7000), (happening, from, length, at) => {
         const one = scene(happening);
         const pressures = [{ direction: 'back' as const, from, to: Math.min(at, from + length) }];
         const dog = drillDog(one, pressures, at, how);
-        const yielded = yieldsAt(one, pressures, how.collar);
+        const yielded = yieldsAt(one, pressures, how.ways);
         if (at <= one.quietMs || happening === 'steady') expect(Math.abs(dog.ahead) + dog.out).toBe(0);
         expect(dog.yielding).toBe(yielded !== null && at >= yielded);
         expect(dog.over).toBe(at >= sceneEnds(one, yielded));

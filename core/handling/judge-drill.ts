@@ -1,7 +1,8 @@
 import type { Direction } from '../field-log/field-event.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
-import { GIVEN_MS, neverDirection, rightDirections, type DrillCollar, type DrillScene } from './drill-scene.ts';
+import type { CorrectionWays } from './correction-ways.ts';
+import { GIVEN_MS, type DrillScene } from './drill-scene.ts';
 
 /** Pressure from a hand: which way, from when to when, ms from the scene's beginning. */
 export type Pressure = { direction: Direction; from: number; to: number };
@@ -58,8 +59,8 @@ export type SceneJudgement = {
  * When the dog yields to what a hand does, ms from the scene's beginning: once pressure the right way has lasted for as long as
  * this dog takes; null where it never did. Pressure before it happened counts from when it happened.
  */
-export function yieldsAt(scene: DrillScene, pressures: readonly Pressure[], collar: DrillCollar): number | null {
-  const right = rightDirections(scene.happening, collar);
+export function yieldsAt(scene: DrillScene, pressures: readonly Pressure[], ways: CorrectionWays): number | null {
+  const right = ways.right[scene.happening];
   for (const { direction, from, to } of pressures) {
     const begins = Math.max(from, scene.quietMs);
     if (right.includes(direction) && to - begins >= scene.yieldsMs && begins < scene.quietMs + GIVEN_MS) return begins + scene.yieldsMs;
@@ -74,7 +75,7 @@ export function yieldsAt(scene: DrillScene, pressures: readonly Pressure[], coll
 export function judgeScene(
   scene: DrillScene,
   { pressures, paidAt }: DrillAnswer,
-  { collar, rules }: { collar: DrillCollar; rules: Pick<HouseRules, 'tellWithinSeconds' | 'heldSeconds'> },
+  { ways, rules }: { ways: CorrectionWays; rules: Pick<HouseRules, 'tellWithinSeconds' | 'heldSeconds'> },
 ): SceneJudgement {
   const reasons: SceneReason[] = [];
   const begins = scene.quietMs;
@@ -90,7 +91,7 @@ export function judgeScene(
     return { ...nothing, forNothing: early.length + told.length, paidMs, reasons };
   }
   const first = told[0];
-  const [best] = rightDirections(scene.happening, collar);
+  const [best] = ways.right[scene.happening];
   if (!first) {
     reasons.push({ code: 'not-told' });
     return { latencyMs: null, inTime: false, rightWay: null, heldMs: null, letGo: null, forNothing: early.length, yieldedAt: null, paidMs: null, reasons };
@@ -99,9 +100,9 @@ export function judgeScene(
   const limit = rules.tellWithinSeconds;
   const inTime = latencyMs <= limit * 1000;
   reasons.push({ code: inTime ? 'told-in-time' : 'told-late', seconds: latencyMs / 1000, limit });
-  const rightWay = rightDirections(scene.happening, collar).includes(first.direction);
-  if (!rightWay) reasons.push(neverDirection(first.direction, collar) === 'throat' ? { code: 'on-the-throat' } : { code: 'wrong-way', went: first.direction, right: best! }); // prettier-ignore
-  const yieldedAt = yieldsAt(scene, told, collar);
+  const rightWay = ways.right[scene.happening].includes(first.direction);
+  if (!rightWay) reasons.push(first.direction === ways.never ? { code: 'on-the-throat' } : { code: 'wrong-way', went: first.direction, right: best! });
+  const yieldedAt = yieldsAt(scene, told, ways);
   // What was on when it yielded, or came after it, was held for nothing.
   const heldMs = yieldedAt === null ? null : told.reduce((held, { from, to }) => held + Math.max(0, to - Math.max(from, yieldedAt)), 0);
   const letGo = heldMs === null ? null : heldMs <= rules.heldSeconds * 1000;

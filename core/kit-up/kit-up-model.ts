@@ -40,7 +40,9 @@ const sumOf = (all: readonly Term[]): string | null => {
  * of whole numbers; own formulation.
  */
 export function kitUpModel({ dogs, bag }: KitCase): KitModel {
-  const gauges = [...new Set([...bag.map(({ gaugeMm }) => gaugeMm), ...dogs.flatMap(({ options, buys }) => [...options, ...buys].flatMap(({ gaugeMm }) => gaugeMm ?? []))])]; // prettier-ignore
+  const gauges = [
+    ...new Set([...bag.map(({ gaugeMm }) => gaugeMm), ...dogs.flatMap(({ options, buys }) => [...options, ...buys].flatMap(({ gaugeMm }) => gaugeMm ?? []))]),
+  ];
   const take = dogs.map(({ options }, dog) => options.map((option, index) => ({ name: `t${dog}_${index}`, ...option })));
   const buy = dogs.map(({ buys }, dog) => buys.map((one, index) => ({ name: `b${dog}_${index}`, ...one })));
   const none = dogs.map((_one, dog) => `n${dog}`);
@@ -53,7 +55,7 @@ export function kitUpModel({ dogs, bag }: KitCase): KitModel {
     moves: given.map(({ name, change }) => [Math.abs(change), name]),
     others: given.map((one) => ['worn' in one && one.worn ? 0 : 1, one.name]),
   };
-  const each = dogs.map((_dog, index) => `${sumOf([...take[index]!, ...buy[index]!].map(({ name }): Term => [1, name]).concat([[1, none[index]!]]))} = 1`); // prettier-ignore
+  const each = dogs.map((_dog, index) => `${sumOf([...take[index]!, ...buy[index]!].map(({ name }): Term => [1, name]).concat([[1, none[index]!]]))} = 1`);
   const once = [...new Set(take.flat().map(({ collarId }) => collarId))].map(
     (id) => `${sumOf(take.flat().flatMap(({ collarId, name }): Term[] => (collarId === id ? [[1, name]] : [])))} <= 1`,
   );

@@ -3,17 +3,21 @@ import type { ReasonWords } from '../reasons/reason.ts';
 import { driftCharts, type DriftCharts } from './drift.ts';
 import { levelWords } from './level-words.ts';
 
-/** The level needed in a session: the median level that drew a sign, on one device in one setting. */
-export type NeededLevel = { sessionId: string; at: number; level: number };
+/** The level needed in a session, on one device in one setting: the median level that drew a sign. Levels on the device's own scale; `at` ms. */
+export type SessionLevel = { sessionId: string; at: number; level: number };
+/** The same with the lowest level that was noticed at the session's end: what was last needed. */
+export type NeededLevel = SessionLevel & { atEnd: number };
 
 /** What the charts of one device and setting say. */
 export type NeededDrift = {
   /** Mean and scatter of the sessions that say what is usual; null while there are too few. */
-  baseline: { mean: number; sd: number; sessions: number } | null;
+  baseline: { mean: number; sd: number; sessions: number; cusumLimit: number } | null;
   /** Over the sessions after the baseline; indices into `after`. */
   charts: DriftCharts | null;
-  after: NeededLevel[];
+  after: SessionLevel[];
   alarm: NeededAlarm | null;
+  /** Sessions that fell under an alarm of more until it was looked into, or was over: they say nothing of what the dog needs. */
+  underAlarm: readonly string[];
   wants: number;
 };
 
@@ -40,7 +44,7 @@ const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + on
  * Quality Control (6th ed. 2009), §9.1.
  */
 export function neededDrift(
-  levels: readonly NeededLevel[],
+  levels: readonly SessionLevel[],
   step: number,
   rules: Pick<HouseRules, 'baselineSessions' | 'ewmaLambda' | 'ewmaLimit' | 'cusumSlack' | 'cusumLimit'>,
   lookedAt: readonly number[] = [],
@@ -48,12 +52,13 @@ export function neededDrift(
   const ordered = [...levels].sort((a, b) => a.at - b.at);
   const first = ordered.slice(0, rules.baselineSessions).map(({ level }) => level);
   const wants = Math.max(0, rules.baselineSessions - ordered.length);
-  if (wants > 0) return { baseline: null, charts: null, after: [], alarm: null, wants };
+  if (wants > 0) return { baseline: null, charts: null, after: [], alarm: null, underAlarm: [], wants };
   const usual = mean(first);
   const scatter = Math.sqrt(first.reduce((sum, one) => sum + (one - usual) ** 2, 0) / (first.length - 1));
   const sd = Math.max(scatter, step * SMALLEST_SD_STEPS);
+  const baseline = { mean: usual, sd, sessions: first.length, cusumLimit: rules.cusumLimit * sd };
   const after = ordered.slice(rules.baselineSessions);
-  const chartsOf = (part: readonly NeededLevel[]) =>
+  const chartsOf = (part: readonly SessionLevel[]) =>
     driftCharts({
       values: part.map(({ level }) => level),
       mean: usual,
@@ -61,13 +66,13 @@ export function neededDrift(
       lambda: rules.ewmaLambda,
       limit: rules.ewmaLimit,
       k: rules.cusumSlack * sd,
-      h: rules.cusumLimit * sd,
+      h: baseline.cusumLimit,
     });
-  const { charts, begun } = chartedAnew(after, chartsOf, lookedAt);
-  const baseline = { mean: usual, sd, sessions: first.length };
+  const { charts, begun, parts } = chartedAnew(after, chartsOf, lookedAt);
+  const underAlarm = parts.flatMap(([from, to]) => alarmedIn(charts, from, to)).map((index) => after[index]!.sessionId);
   const last = charts.alarms.at(-1);
   // What has come back inside is past: only an alarm that lasts to the latest session is told.
-  if (!last || last.index !== after.length - 1) return { baseline, charts, after, alarm: null, wants: 0 };
+  if (!last || last.index !== after.length - 1) return { baseline, charts, after, alarm: null, underAlarm, wants: 0 };
   const { side } = last;
   const sums = side === 'high' ? charts.cusumHigh : charts.cusumLow;
   const begins = Math.max(begun, sums.findLastIndex((sum, index) => index < last.index && sum === 0) + 1);
@@ -80,20 +85,33 @@ export function neededDrift(
     charts,
     after,
     wants: 0,
+    underAlarm,
     alarm: { side, firstAt: after[firstOut]!.at, sinceAt: after[begins]!.at, by: mean(since) - usual, chart: last.chart },
   };
 }
 
-/** Charts that begin anew with the first session after an alarm was looked into; `begun` is where the last of them began. */
-function chartedAnew(after: readonly NeededLevel[], chartsOf: (part: readonly NeededLevel[]) => DriftCharts, lookedAt: readonly number[]) {
+/** Of the sessions from `from` to before `to`, those between the beginning of a rise and the last alarm of it, by index. */
+function alarmedIn(charts: DriftCharts, from: number, to: number): number[] {
+  const out = charts.alarms.filter(({ index, side }) => side === 'high' && index >= from && index < to).map(({ index }) => index);
+  const under = new Set<number>();
+  for (const alarmed of new Set(out)) {
+    const begins = Math.max(from, charts.cusumHigh.findLastIndex((sum, index) => index < alarmed && sum === 0) + 1);
+    for (let index = begins; index <= alarmed; index += 1) under.add(index);
+  }
+  return [...under].sort((a, b) => a - b);
+}
+
+/** Charts that begin anew with the first session after an alarm was looked into; `begun` is where the last of them began, `parts` all of them. */
+function chartedAnew(after: readonly SessionLevel[], chartsOf: (part: readonly SessionLevel[]) => DriftCharts, lookedAt: readonly number[]) {
   let charts = chartsOf(after);
   let begun = 0;
+  const parts: [number, number][] = [];
   for (;;) {
     const alarmed = charts.alarms.find(({ index, side }) => index >= begun && side === 'high');
-    if (!alarmed) return { charts, begun };
+    if (!alarmed) return { charts, begun, parts: [...parts, [begun, after.length]] as [number, number][] };
     const looked = Math.min(...lookedAt.filter((at) => at > after[alarmed.index]!.at));
     const anew = after.findIndex(({ at }) => at >= looked);
-    if (anew < 0) return { charts, begun };
+    if (anew < 0) return { charts, begun, parts: [...parts, [begun, after.length]] as [number, number][] };
     const rest = chartsOf(after.slice(anew));
     const joined = (key: 'ewma' | 'cusumHigh' | 'cusumLow') => [...charts[key].slice(0, anew), ...rest[key]];
     charts = {
@@ -103,6 +121,7 @@ function chartedAnew(after: readonly NeededLevel[], chartsOf: (part: readonly Ne
       cusumLow: joined('cusumLow'),
       alarms: [...charts.alarms.filter(({ index }) => index < anew), ...rest.alarms.map((alarm) => ({ ...alarm, index: alarm.index + anew }))],
     };
+    parts.push([begun, anew]);
     begun = anew;
   }
 }

@@ -18,6 +18,13 @@ export const STAIRCASE_RULE_WORDS: Record<StaircaseRule, { name: string; says: s
 /** A device's scale: lowest and highest level and the step between two. */
 export type LevelScale = { min: number; max: number; step: number };
 
+/**
+ * The lowest level of a scale that does anything: its first step where it begins at 0, which is off. Common practice.
+ *
+ * @example lowestFelt({ min: 0, max: 100, step: 1 }) // 1
+ */
+export const lowestFelt = ({ min, step }: Pick<LevelScale, 'min' | 'step'>): number => (min > 0 ? min : min + step);
+
 /** Where an up-down run stands. */
 export type StaircaseState = {
   /** Levels at which the run turned, in order. */

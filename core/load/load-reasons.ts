@@ -1,5 +1,6 @@
 import type { ReasonWords } from '../reasons/reason.ts';
 import { percent } from '../units/percent.ts';
+import { spokenSpan } from '../units/speaker.ts';
 import type { CollarLoad, LoadCase } from './collar-load.ts';
 
 export type LoadReason =
@@ -9,18 +10,16 @@ export type LoadReason =
   | { code: 'carries-on-tips'; kPa: number; forceN: number; tipForceN: number; tipAreaMm2: number }
   | { code: 'model-leaves-out' };
 
-const kPaWords = (kPa: number) => `${kPa < 10 ? kPa.toFixed(1) : Math.round(kPa)} kPa`;
-const newtons = (n: number) => `${n < 10 ? n.toFixed(1) : Math.round(n)} N`;
 export const LOAD_REASON_WORDS: ReasonWords<LoadReason> = {
-  'carries-below': (r) =>
-    `At ${newtons(r.forceN)} it presses ${kPaWords(r.kPa)} on the throat and both sides, and stands off at the nape: all the load lies in front.`,
-  'carries-all-round': (r) => `At ${newtons(r.forceN)} it presses ${kPaWords(r.kPa)} all round: half the leash goes each way.`,
-  'carries-at-ring': (r) =>
-    `At ${newtons(r.forceN)} it presses ${kPaWords(r.kPa)} beside the ring; friction of ${r.friction} leaves ${percent(r.leftShare)} of that on the ring’s other side.`,
-  'carries-on-tips': (r) =>
-    `At ${newtons(r.forceN)} each tip carries ${newtons(r.tipForceN)}, ${kPaWords(r.kPa)} on its ${r.tipAreaMm2} mm²; the same all round.`,
-  'model-leaves-out': () =>
-    'An ideal belt on a round, even neck: it leaves out edges, hair, muscle, the windpipe and the jerk. Pressures measured under collars on a neck model were 83 to 832 kPa (Carter and others, Veterinary Record 2020): compare collars by this, do not call one safe.',
+  'carries-below': (r, speak) =>
+    `At ${speak.force(r.forceN)} it presses ${speak.pressure(r.kPa)} on the throat and both sides, and stands off at the nape: all the load lies in front.`,
+  'carries-all-round': (r, speak) => `At ${speak.force(r.forceN)} it presses ${speak.pressure(r.kPa)} all round: half the leash goes each way.`,
+  'carries-at-ring': (r, speak) =>
+    `At ${speak.force(r.forceN)} it presses ${speak.pressure(r.kPa)} beside the ring; friction of ${r.friction} leaves ${percent(r.leftShare)} of that on the ring’s other side.`,
+  'carries-on-tips': (r, speak) =>
+    `At ${speak.force(r.forceN)} each tip carries ${speak.force(r.tipForceN)}, ${speak.pressure(r.kPa)} on its ${speak.area(r.tipAreaMm2)}; the same all round.`,
+  'model-leaves-out': (_r, speak) =>
+    `An ideal belt on a round, even neck: it leaves out edges, hair, muscle, the windpipe and the jerk. Pressures measured under collars on a neck model were ${spokenSpan(speak.pressure(83), speak.pressure(832))} (Carter and others, Veterinary Record 2020): compare collars by this, do not call one safe.`,
 };
 
 /** What a load says, and what it leaves out. */

@@ -102,6 +102,31 @@ describe('a taping', () => {
     }
   });
 
+  it('may be one reading, right to 10 mm or a fortieth of the girth, whichever is more (handbook, from memory)', () => {
+    const one = taping({ site: 'high', readingsMm: [390] }, rules);
+    expect(one).toMatchObject({ girthMm: 390, spreadMm: 0, temMm: null, temPercent: null, plusMinusMm: 10, repeat: true, oddIndex: null });
+    expect(one.reasons).toEqual([{ code: 'one-reading', plusMinusMm: 10 }]);
+    expect(taping({ site: 'high', readingsMm: [600] }, rules).plusMinusMm).toBe(15);
+    expect(taping({ site: 'high', readingsMm: [600] }, houseRules({ oneReadingRatio: 0.05 })).plusMinusMm).toBe(30);
+  });
+
+  it('says with 95 % how far it may be off: 1.96 technical errors over the root of the count, at least 3 mm', () => {
+    // Deviations −4, 0 and 4 of 390: a technical error of √(32/2) = 4, so 1.96·4/√3.
+    expect(taping({ site: 'high', readingsMm: [386, 390, 394] }, rules).plusMinusMm).toBeCloseTo((1.96 * 4) / Math.sqrt(3), 9);
+    expect(taping({ site: 'high', readingsMm: [390, 390, 390] }, rules).plusMinusMm).toBe(3);
+  });
+
+  it('lets a toy of 4.8 lb have 8 in, whatever its build (common practice)', () => {
+    const asks = (mm: number, weightKg: number) =>
+      taping({ site: 'high', readingsMm: [mm, mm, mm], weightKg, neckBuild: 'slender' }, rules).reasons.some(({ code }) => code === 'taken-lower');
+    expect(asks(8 * 25.4, 4.8 * 0.45359237)).toBe(false);
+    // 1.15 · 155 · ∛4.8 lb = 230.8 mm.
+    expect(asks(232, 4.8 * 0.45359237)).toBe(true);
+    // From 5 kg on the build counts: 1.15 · 120 · ∛5 = 236 mm.
+    expect(asks(237, 5)).toBe(true);
+    expect(asks(237, 4.99)).toBe(false);
+  });
+
   it('lies between its readings whatever their order', () => {
     fc.assert(
       fc.property(fc.array(girth, { minLength: 2, maxLength: 10 }), (readingsMm) => {
@@ -110,7 +135,8 @@ describe('a taping', () => {
         expect(result.girthMm).toBeGreaterThanOrEqual(Math.min(...readingsMm));
         expect(result.girthMm).toBeLessThanOrEqual(Math.max(...readingsMm));
         expect(turned.girthMm).toBe(result.girthMm);
-        expect(turned.temMm).toBeCloseTo(result.temMm, 9);
+        expect(turned.temMm).toBeCloseTo(result.temMm!, 9);
+        expect(turned.plusMinusMm).toBeCloseTo(result.plusMinusMm, 9);
         if (result.oddIndex !== null) {
           const off = readingsMm.map((reading) => Math.abs(reading - median(readingsMm)));
           expect(off[result.oddIndex]).toBeCloseTo(Math.max(...off), 6);

@@ -1,3 +1,4 @@
+import { girthAtWeight } from '../growth/grown-girth.ts';
 /** How a neck is built. */
 export const NECK_BUILDS = ['slender', 'average', 'heavy'] as const;
 export type NeckBuild = (typeof NECK_BUILDS)[number];
@@ -11,12 +12,16 @@ export const BASE_TO_HIGH = 1.25;
 /** The broadest part of the head over the high girth of an average dog, for a first guess only. From memory. */
 export const HEAD_TO_HIGH: Record<NeckBuild, number> = { slender: 1.1, average: 1.2, heavy: 1.12 };
 
+/** Toys below this weight, kg, have a neck of at least this factor whatever their build: 8 in on 4.8 lb is ordinary. From memory. */
+const TOY = { belowKg: 5, factor: 15.5 };
+
 /**
  * The high girth in mm that a dog of this weight and build would be expected to have: k · weight^⅓.
- * A first guess and a plausibility check, never a measurement. Source: cube-root law; factors from memory.
+ * Under 5 kg the factor is at least a toy’s. A first guess and a plausibility check, never a measurement. Source: cube-root law; factors from memory.
  *
  * @example expectedHighGirth(27, 'average') // 390
  */
 export function expectedHighGirth(weightKg: number, build: NeckBuild): number {
-  return 10 * GIRTH_FACTOR[build] * Math.cbrt(weightKg);
+  const factor = weightKg < TOY.belowKg ? Math.max(TOY.factor, GIRTH_FACTOR[build]) : GIRTH_FACTOR[build];
+  return 10 * girthAtWeight(factor, weightKg);
 }

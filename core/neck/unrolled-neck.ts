@@ -1,5 +1,6 @@
 import { acrossAtClock } from './clock.ts';
 import { girthAt, girthProfile, type NeckLevel, type NeckTape } from './girth-profile.ts';
+import { atMost } from '../units/tolerance.ts';
 
 /** A point on the unrolled neck in mm: x across from the nape (negative to the dog's left), y down from the ear base. */
 export type NeckPoint = { x: number; y: number };
@@ -66,7 +67,7 @@ export function spansOnNeck(
   const wrap = (x: number) => ((((x + girth / 2) % girth) + girth) % girth) - girth / 2;
   const fromX = wrap((acrossAtClock(collar.middleClock) - 0.5) * girth + startMm * scale);
   const toX = fromX + lengthMm * scale;
-  if (toX <= girth / 2 + 1e-9) return [{ fromX, toX }];
+  if (atMost(toX, girth / 2)) return [{ fromX, toX }];
   return [
     { fromX, toX: girth / 2 },
     { fromX: -girth / 2, toX: toX - girth },

@@ -1,10 +1,11 @@
+import { HOUR_MS } from '../units/durations.ts';
 /** A planned session as it is looked for: whose, and when it was to begin (ms). */
 type Planned = { id: string; dogId: string; at: number };
 /** A session that was held: whose, and when it began (ms). */
 type Held = { id: string; dogId: string; at: number };
 
 /** A session begun further off than this from its time was another one. From memory. */
-const WITHIN_MS = 3 * 3_600_000;
+const WITHIN_MS = 3 * HOUR_MS;
 
 /**
  * Which planned session each held one was: the nearest of its dog within three hours, nearest pairs first, each once. Sessions

@@ -1,15 +1,25 @@
 import type { HouseSchoolName, HouseSchools } from '../rules/house-schools.ts';
 import type { ProgrammeStage } from './stage.ts';
 
-/** The kinds of collar a programme is for. */
-export type ProgrammeKind = 'prong' | 'slip' | 'clip-on-slip' | 'martingale' | 'flat' | 'wide-throat' | 'head-collar' | 'remote' | 'fence';
+/** The programmes of the trade by id; which of them is worked with a kind of collar, the kind says. */
+export const PROGRAMME_IDS = [
+  'wear-first',
+  'loose-to-fitted',
+  'no-tell-tale',
+  'nose-first',
+  'fit-and-walk',
+  'through-the-hoop',
+  'level-finding',
+  'fading',
+  'boundary',
+] as const;
+export type ProgrammeId = (typeof PROGRAMME_IDS)[number];
 
 /** A programme as it is written: started for a dog it is copied, so that a change here changes no dog that is in it. */
 export type ProgrammeTemplate = {
-  id: string;
+  id: ProgrammeId;
   name: string;
   about: string;
-  kinds: readonly ProgrammeKind[];
   /** The school that works so; null where all do. */
   school: { name: HouseSchoolName; side: HouseSchools[HouseSchoolName] } | null;
   stages: readonly ProgrammeStage[];
@@ -45,7 +55,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'wear-first',
     name: 'Wear first',
     about: 'Three days worn at home without a leash, then pressure and release, then walks.',
-    kinds: ['prong'],
     school: { name: 'startSchool', side: 'start-fitted' },
     stages: [
       stage(
@@ -87,7 +96,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'loose-to-fitted',
     name: 'Loose to fitted',
     about: 'One or two links long for the first sessions indoors, a link tighter each session.',
-    kinds: ['prong'],
     school: { name: 'startSchool', side: 'start-loose' },
     stages: [
       stage(
@@ -117,7 +125,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'no-tell-tale',
     name: 'No tell-tale',
     about: 'Two weeks of collars on and off in changing combinations, so that what is worn tells nothing of what follows; then always on around work.',
-    kinds: ['prong', 'slip', 'clip-on-slip', 'martingale', 'head-collar', 'remote'],
     school: null,
     stages: [
       stage(
@@ -155,7 +162,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'nose-first',
     name: 'Nose first',
     about: 'Food by, in and through the nose loop until the dog puts it on by itself.',
-    kinds: ['head-collar'],
     school: { name: 'noseSchool', side: 'nose-first' },
     stages: [
       stage('beside', 'Food beside it', 'The head collar foretells food.', ['Lay it on the floor, food beside it.'], {
@@ -195,7 +201,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'fit-and-walk',
     name: 'Fit and walk',
     about: 'The fast school: it is fitted and walked on with, lifting straight up at each pawing and letting go when it stops.',
-    kinds: ['head-collar'],
     school: { name: 'noseSchool', side: 'fit-and-walk' },
     stages: [
       stage('walk-on', 'Walk on', 'Pawing does not pay.', ['Fit it and walk on at once.', 'At each pawing lift slowly straight up; release when it stops.'], {
@@ -214,7 +219,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'through-the-hoop',
     name: 'Through the hoop',
     about: 'The dog puts its own head through the martingale, then learns to walk in it.',
-    kinds: ['martingale'],
     school: null,
     stages: [
       stage('food-through', 'Food through the loop', 'It puts its own head in.', ['Hold the big loop open, never the control loop.', 'Food through it.'], {
@@ -231,7 +235,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'level-finding',
     name: 'Level finding',
     about: 'Worn without stimulation, then the lowest level it notices, then known cues on a leash.',
-    kinds: ['remote'],
     school: null,
     stages: [
       stage('worn', 'Worn without stimulation', 'It forgets that it wears it.', ['On for an hour at most, contact felt, nothing pressed.'], {
@@ -282,7 +285,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'fading',
     name: 'Fading',
     about: 'The tool goes: slip collar to slip leash, long line dragged, raised bed to mat, leash indoors off.',
-    kinds: ['prong', 'slip', 'clip-on-slip', 'martingale', 'remote'],
     school: null,
     stages: [
       stage('slip-leash', 'Slip leash', 'Lighter in the hand, the same on the dog.', ['The slip leash in place of the collar.'], {
@@ -308,7 +310,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     id: 'boundary',
     name: 'Boundary on lead',
     about: 'It finds the edge itself and turns back by a cue it knows; until then always on a lead.',
-    kinds: ['fence'],
     school: null,
     stages: [
       stage('worn', 'Worn without training', 'The collar means nothing yet.', ['Contacts as always, hair parted, antenna side up.'], {
@@ -337,9 +338,9 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
   },
 ];
 
-/** Programmes for the collars a dog wears, those of its house's school first; the others are offered, too, with their school said. */
-export function programmesFor(kinds: readonly string[], schools: HouseSchools): ProgrammeTemplate[] {
-  const fits = PROGRAMME_TEMPLATES.filter((template) => template.kinds.some((kind) => kinds.includes(kind)));
+/** The named programmes, those of the house's school first; the others are offered, too, with their school said. */
+export function programmesFor(ids: readonly ProgrammeId[], schools: HouseSchools): ProgrammeTemplate[] {
+  const fits = PROGRAMME_TEMPLATES.filter(({ id }) => ids.includes(id));
   const own = ({ school }: ProgrammeTemplate) => school === null || schools[school.name] === school.side;
   return [...fits.filter(own), ...fits.filter((template) => !own(template))];
 }

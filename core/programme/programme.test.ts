@@ -1,3 +1,5 @@
+import { FLAT_TRAITS } from '../collars/flat/index.ts';
+import { PRONG_TRAITS } from '../collars/prong/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -52,10 +54,10 @@ describe('the programmes of the trade', () => {
     expect(stageOf('level-finding', 'find').fallBack.setback).toBe('It cried out or started');
   });
   it('a dog is offered those of its collars, its house’s school first, the other school’s, too', () => {
-    const ids = (school: 'start-fitted' | 'start-loose') => programmesFor(['prong'], houseSchools({ startSchool: school })).map(({ id }) => id);
+    const ids = (school: 'start-fitted' | 'start-loose') => programmesFor(PRONG_TRAITS.programmes, houseSchools({ startSchool: school })).map(({ id }) => id);
     expect(ids('start-fitted')).toEqual(['wear-first', 'no-tell-tale', 'fading', 'loose-to-fitted']);
     expect(ids('start-loose')).toEqual(['loose-to-fitted', 'no-tell-tale', 'fading', 'wear-first']);
-    expect(programmesFor(['flat'], houseSchools())).toEqual([]);
+    expect(programmesFor(FLAT_TRAITS.programmes, houseSchools())).toEqual([]);
   });
 });
 

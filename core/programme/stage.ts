@@ -1,6 +1,8 @@
 import type { ReasonWords } from '../reasons/reason.ts';
 import { countOf } from '../units/count-words.ts';
 import { percent } from '../units/percent.ts';
+import { atLeast } from '../units/tolerance.ts';
+import { DAY_MS } from '../units/durations.ts';
 
 /** One stage of a programme: what it is for, how it goes, how long and how often, and what moves a dog on or back. */
 export type ProgrammeStage = {
@@ -51,7 +53,6 @@ export const STAGE_REASON_WORDS: ReasonWords<StageReason> = {
 /** The verdict of a stage, how many stages back it goes, and why. */
 export type StageJudgement = { verdict: StageVerdict; back: number; reasons: StageReason[] };
 
-const DAY_MS = 86_400_000;
 const share = ({ met, of }: StageResult) => (of === 0 ? 0 : met / of);
 
 /**
@@ -79,7 +80,7 @@ export function judgeStage(
   if (low.length === fallBack.inRow && low.every((one) => share(one) < fallBack.below))
     return goBack({ code: 'below', sessions: fallBack.inRow, below: fallBack.below });
   // Four of five are as good as eight of ten; one of one is too few to tell: at least half as many tries as the mark names.
-  const good = (one: StageResult) => !one.setback && one.of > 0 && 2 * one.of >= pass.of && share(one) >= pass.needed / pass.of - 1e-9;
+  const good = (one: StageResult) => !one.setback && one.of > 0 && 2 * one.of >= pass.of && atLeast(share(one), pass.needed / pass.of);
   const inRow = told.length - 1 - told.findLastIndex((one) => !good(one));
   if (inRow === 0) return { verdict: 'hold', back: 0, reasons: [{ code: 'not-yet', met: last.met, of: last.of, needed: pass.needed, wanted: pass.of }] };
   if (inRow < pass.inRow) return { verdict: 'hold', back: 0, reasons: [{ code: 'one-more', more: pass.inRow - inRow, needed: pass.needed, of: pass.of }] };

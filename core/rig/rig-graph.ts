@@ -120,6 +120,12 @@ function partsThatCarry(parts: readonly RigPart[], steps: ReadonlyMap<string, St
   return block;
 }
 
+/** What is left of the routes once one part has failed. */
+function routesWithout(parts: readonly RigPart[], without: number): number[][] {
+  const left = parts.filter((_part, index) => index !== without);
+  return disjointRoutes(left, stepsByJoint(left));
+}
+
 /**
  * The routes of a rig from hand to dog, and the parts on which everything hangs.
  *
@@ -138,24 +144,8 @@ export function rigRoutes(parts: readonly RigPart[]): RigRoutes {
     sound: routes.length >= 2,
     connected,
     // Where there is one route only, the parts that everything hangs on are on it.
-    singlePoints: routes.length === 1 ? ids(routes[0]!.filter((part) => !hangsTogether(parts, part))) : [],
+    singlePoints: routes.length === 1 ? ids(routes[0]!.filter((part) => routesWithout(parts, part).length === 0)) : [],
     routes: routes.map(ids),
     loose: connected ? ids(parts.map((_part, index) => index).filter((index) => !carry.has(index))) : parts.map(({ id }) => id),
   };
-}
-
-/** Whether hand and dog still hang together without one part. */
-function hangsTogether(parts: readonly RigPart[], without: number): boolean {
-  const steps = stepsByJoint(parts.filter((_part, index) => index !== without));
-  const seen = new Set([HAND]);
-  const queue = [HAND];
-  for (let joint = queue.pop(); joint !== undefined; joint = queue.pop()) {
-    for (const { to } of steps.get(joint)!) {
-      if (!seen.has(to)) {
-        seen.add(to);
-        queue.push(to);
-      }
-    }
-  }
-  return seen.has(DOG);
 }

@@ -1,11 +1,76 @@
 /** What a part of a rig is to the whole: on the hand's side, a tie between joints, or on the neck. */
 export type RigPartPlace = 'hand' | 'tie' | 'neck';
 
-/** One row of the catalogue: what a part is called, where it belongs, and how it fails. Common practice. */
-export type RigPartKind = { name: string; place: RigPartPlace; fails: string };
+/** One row of the catalogue: what a part is called, where it belongs, and how it fails; `counted`: where a collar has it, its rig must have it. Common practice. */
+export type RigPartKind = { name: string; place: RigPartPlace; fails: string; counted?: true };
 
-/** Parts that rigs are made of, and how each fails. Common practice. */
-export const RIG_PART_KINDS = {
+/**
+ * A joint at which parts meet: what it is called, and what must not go to it. `leash` never: a leash there drives contacts into the
+ * neck; `line` never: a run to a long line's end jerks the neck; `backup` never: pulled there, the collar tightens instead of holding
+ * beside it; `last`: only where nothing else holds.
+ */
+export type RigJointKind = { name: string; leash?: 'never'; line?: 'never'; backup?: 'never' | 'last' };
+
+/**
+ * A part as a dog's own rig holds it. `kind`, `from` and `to` are names of the catalogue. `slackMm` is how far a tie can be drawn
+ * before it takes load; `massG` and `loadRated` are null while not logged.
+ */
+export type FittedRigPart = {
+  id: string;
+  kind: string;
+  from: string;
+  to: string;
+  slackMm: number | null;
+  massG: number | null;
+  loadRated: boolean | null;
+};
+
+/** A part with nothing said of it yet. */
+export function rigPart(id: string, kind: string, from: string, to: string, more: Partial<FittedRigPart> = {}): FittedRigPart {
+  return { id, kind, from, to, slackMm: null, massG: null, loadRated: null, ...more };
+}
+
+/** The leash as every rig begins, and the snap at its end on a joint. */
+export const LEASH = rigPart('leash', 'leash', 'hand', 'leash end');
+export const snapTo = (joint: string): FittedRigPart => rigPart('snap', 'snap', 'leash end', joint);
+
+/** A usual rig of a collar: what it is for, which others it needs on the neck, and how it is tied; its leash, or a line, and all ties. Common practice. */
+export type RigTemplate = { id: string; name: string; says: string; needs: readonly string[]; ties: readonly FittedRigPart[] };
+/** A part that could be added to a rig; `needs` are collars that must be on the neck for it, those that come with it too. */
+export type RigAddition = { id: string; says: string; needs: readonly string[]; parts: readonly FittedRigPart[] };
+
+/**
+ * What a collar is in a rig. `id` names it among what is worn; two kinds that are alike in a rig share one. `parts` lead from its
+ * ring to the dog, `leashJoint` is where a leash goes (null: none belongs on it), `holdsAt` where a backup or safety strap may hang.
+ */
+export type RigRole = {
+  id: string;
+  /** With its article: `a longer clip-on slip`. */
+  words: string;
+  joints: Readonly<Record<string, RigJointKind>>;
+  partKinds: Readonly<Record<string, RigPartKind>>;
+  parts: readonly FittedRigPart[];
+  leashJoint: string | null;
+  holdsAt: readonly string[];
+  /** It is never worn without another collar that holds: its safety strap goes there. */
+  needsHold?: true;
+  /** Usual rigs whose leash is on it, the bare one first. */
+  templates: readonly RigTemplate[];
+  /** What can be added to a rig where it is on the neck (`own`), or could be put on it (`others`). */
+  additions: { own: readonly RigAddition[]; others: readonly RigAddition[] };
+};
+
+/** The bare rig of a collar: a leash and nothing else. */
+export const bareRig = (id: string, name: string, joint: string, says = 'Every part is a single point.'): RigTemplate => ({
+  id,
+  name,
+  says,
+  needs: [],
+  ties: [LEASH, snapTo(joint)],
+});
+
+/** What rigs are made of, beside collars. Common practice. */
+const PARTS: Readonly<Record<string, RigPartKind>> = {
   leash: { name: 'leash', place: 'hand', fails: 'is dropped, bitten through, or tears at its stitching' },
   'long line': { name: 'long line', place: 'hand', fails: 'is dropped, or burns through the hand' },
   'slip lead': { name: 'slip lead', place: 'hand', fails: 'opens when its stopper slides' },
@@ -15,106 +80,50 @@ export const RIG_PART_KINDS = {
   coupler: { name: 'coupler', place: 'tie', fails: 'tears, or its snap opens' },
   'coupler with spare ring': { name: 'coupler with a spare ring', place: 'tie', fails: 'tears, or its snap opens' },
   'safety strap': { name: 'safety strap', place: 'tie', fails: 'tears, or its snap opens' },
-  'dead ring': { name: 'dead ring in the snap', place: 'tie', fails: 'works out of the snap' },
-  swivel: { name: 'swivel', place: 'neck', fails: 'seizes or breaks' },
-  chain: { name: 'chain', place: 'neck', fails: 'opens at a weld' },
-  links: { name: 'prong links', place: 'neck', fails: 'open at one link' },
-  slip: { name: 'slip collar', place: 'neck', fails: 'opens at a ring weld, or runs off over the head' },
-  'clip-on slip': { name: 'clip-on slip', place: 'neck', fails: 'opens at its clip' },
-  'flat collar': { name: 'flat collar', place: 'neck', fails: 'opens at the buckle, or comes over the head' },
-  'wide-throat collar': { name: 'wide-throat collar', place: 'neck', fails: 'opens at the buckle, or comes over the head' },
-  'control loop': { name: 'control loop', place: 'neck', fails: 'tears at a slide, or hardware bends' },
-  'martingale strap': { name: 'martingale strap', place: 'neck', fails: 'tears at its stitching, or comes over the head' },
-  'head collar': { name: 'head collar', place: 'neck', fails: 'is pawed off, or its strap opens' },
-  'electronic strap': { name: 'electronic collar’s strap', place: 'neck', fails: 'is not made to hold a dog' },
-  harness: { name: 'harness', place: 'neck', fails: 'is backed out of, or its buckle opens' },
-} as const satisfies Record<string, RigPartKind>;
-
-export type RigPartKindName = keyof typeof RIG_PART_KINDS;
-export const RIG_PART_KIND_NAMES = Object.keys(RIG_PART_KINDS) as [RigPartKindName, ...RigPartKindName[]];
-
-/** Joints at which parts meet, and what they are called. */
-export const RIG_JOINTS = {
-  hand: 'hand',
-  dog: 'dog',
-  'leash end': 'end of the leash',
-  'second leash end': 'end of the second leash',
-  'live ring': 'live ring',
-  'dead ring': 'dead ring',
-  'swivel ring': 'ring behind the swivel',
-  'slip ring': 'live ring of the slip',
-  'backup ring': 'ring of the backup slip',
-  'flat ring': 'ring of the flat collar',
-  'wide ring': 'ring of the wide-throat collar',
-  'loop ring': 'ring of the control loop',
-  'body ring': 'body ring of the martingale',
-  'chin ring': 'ring under the chin',
-  'electronic strap': 'strap of the electronic collar',
-  'harness ring': 'ring of the harness',
-  'spare ring': 'spare ring of the coupler',
-} as const;
-export type RigJoint = keyof typeof RIG_JOINTS;
-export const RIG_JOINT_NAMES = Object.keys(RIG_JOINTS) as [RigJoint, ...RigJoint[]];
-
-/**
- * A part as a dog's own rig holds it. `slackMm` is how far a tie can be drawn before it takes load; `massG`, `loadRated` and
- * `plastic` are null while nobody has said.
- */
-export type FittedRigPart = {
-  id: string;
-  kind: RigPartKindName;
-  from: RigJoint;
-  to: RigJoint;
-  slackMm: number | null;
-  massG: number | null;
-  loadRated: boolean | null;
+};
+const JOINTS: Readonly<Record<string, RigJointKind>> = {
+  hand: { name: 'hand' },
+  dog: { name: 'dog' },
+  'leash end': { name: 'end of the leash' },
+  'second leash end': { name: 'end of the second leash' },
+  'spare ring': { name: 'spare ring of the coupler' },
 };
 
-/** A part with nothing said of it yet. */
-export function rigPart(id: string, kind: RigPartKindName, from: RigJoint, to: RigJoint, more: Partial<FittedRigPart> = {}): FittedRigPart {
-  return { id, kind, from, to, slackMm: null, massG: null, loadRated: null, ...more };
-}
-
-/** What may lie on a neck as the anchor of a rig. */
-export const RIG_COLLARS = ['prong', 'slip', 'clip-on-slip', 'martingale', 'flat', 'wide-throat', 'head-collar', 'electronic', 'harness'] as const;
-export type RigCollar = (typeof RIG_COLLARS)[number];
-
-/** The joint that a leash goes to on each, in its usual use. */
-export const LEASH_JOINT: Record<Exclude<RigCollar, 'electronic'>, RigJoint> = {
-  prong: 'live ring',
-  slip: 'slip ring',
-  'clip-on-slip': 'backup ring',
-  martingale: 'loop ring',
-  flat: 'flat ring',
-  'wide-throat': 'wide ring',
-  'head-collar': 'chin ring',
-  harness: 'harness ring',
+/** A harness, worn beside collars. Common practice. */
+export const HARNESS_RIG: RigRole = {
+  id: 'harness',
+  words: 'a harness',
+  joints: { 'harness ring': { name: 'ring of the harness' } },
+  partKinds: { harness: { name: 'harness', place: 'neck', fails: 'is backed out of, or its buckle opens' } },
+  parts: [rigPart('harness', 'harness', 'harness ring', 'dog')],
+  leashJoint: 'harness ring',
+  holdsAt: ['harness ring'],
+  templates: [bareRig('bare-harness', 'Leash and harness', 'harness ring')],
+  additions: { own: [], others: [] },
 };
 
-/** The parts of a collar between its ring and the dog. Common practice: on a prong the swivel and chain come before the dead ring. */
-export function collarParts(collar: RigCollar): FittedRigPart[] {
-  switch (collar) {
-    case 'prong':
-      return [
-        rigPart('swivel', 'swivel', 'live ring', 'swivel ring'),
-        rigPart('chain', 'chain', 'swivel ring', 'dead ring'),
-        rigPart('links', 'links', 'dead ring', 'dog'),
-      ];
-    case 'martingale':
-      return [rigPart('loop', 'control loop', 'loop ring', 'body ring'), rigPart('strap', 'martingale strap', 'body ring', 'dog')];
-    case 'slip':
-      return [rigPart('slip', 'slip', 'slip ring', 'dog')];
-    case 'clip-on-slip':
-      return [rigPart('backup-slip', 'clip-on slip', 'backup ring', 'dog')];
-    case 'flat':
-      return [rigPart('flat', 'flat collar', 'flat ring', 'dog')];
-    case 'wide-throat':
-      return [rigPart('wide', 'wide-throat collar', 'wide ring', 'dog')];
-    case 'head-collar':
-      return [rigPart('head', 'head collar', 'chin ring', 'dog')];
-    case 'electronic':
-      return [rigPart('electronic', 'electronic strap', 'electronic strap', 'dog')];
-    case 'harness':
-      return [rigPart('harness', 'harness', 'harness ring', 'dog')];
-  }
+/** Everything that rigs are made of: general parts and joints with those of every role. */
+export type RigCatalogue = {
+  parts: Readonly<Record<string, RigPartKind>>;
+  joints: Readonly<Record<string, RigJointKind>>;
+  roles: readonly RigRole[];
+};
+
+/** The catalogue of the roles that there are; the harness is always among them. A role that two kinds share is taken once. */
+export function rigCatalogue(roles: readonly RigRole[]): RigCatalogue {
+  const once = [...new Map([...roles, HARNESS_RIG].map((role) => [role.id, role])).values()];
+  return {
+    parts: Object.assign({}, PARTS, ...once.map(({ partKinds }) => partKinds)) as RigCatalogue['parts'],
+    joints: Object.assign({}, JOINTS, ...once.map(({ joints }) => joints)) as RigCatalogue['joints'],
+    roles: once,
+  };
 }
+
+/** A catalogue for a dog: the collars it wears with the parts that they have by their own numbers, by the id of the role. */
+export const catalogueFor = (catalogue: RigCatalogue, own: ReadonlyMap<string, readonly FittedRigPart[]>): RigCatalogue => ({
+  ...catalogue,
+  roles: catalogue.roles.map((role) => ({ ...role, parts: own.get(role.id) ?? role.parts })),
+});
+
+/** The parts of a worn collar between its ring and the dog; none for one that the catalogue does not know. */
+export const partsOfRole = (id: string, { roles }: RigCatalogue): readonly FittedRigPart[] => roles.find((role) => role.id === id)?.parts ?? [];

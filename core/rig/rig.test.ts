@@ -1,28 +1,42 @@
+import { REMOTE_TRAITS } from '../collars/remote/index.ts';
+import { HEAD_COLLAR_TRAITS } from '../collars/head-collar/index.ts';
+import { WIDE_THROAT_TRAITS } from '../collars/wide-throat/index.ts';
+import { FLAT_TRAITS } from '../collars/flat/index.ts';
+import { MARTINGALE_TRAITS } from '../collars/martingale/index.ts';
+import { CLIP_ON_SLIP_TRAITS } from '../collars/clip-on-slip/index.ts';
+import { SLIP_TRAITS } from '../collars/slip/index.ts';
+import { PRONG_TRAITS } from '../collars/prong/index.ts';
 import fc from 'fast-check';
 import { UndirectedGraph, MultiUndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
 import { describe, expect, it } from 'vitest';
 import {
   benchSpeaker,
-  collarParts,
   contractSpeaker,
   houseRules,
   judgeRig,
   RIG_REASON_WORDS,
-  RIG_TEMPLATES,
   rigOfTemplate,
   rigPart,
   rigProposals,
   rigRoutes,
-  ringAndSide,
   templatesFor,
   wordReason,
   type FittedRigPart,
   type RigOnDog,
   type RigPart,
+  partsOfRole,
+  rigCatalogue,
+  rigTemplates,
+  type RigAnchor,
 } from '../index.ts';
 
 const rules = houseRules();
+const catalogue = rigCatalogue(
+  [PRONG_TRAITS, SLIP_TRAITS, CLIP_ON_SLIP_TRAITS, MARTINGALE_TRAITS, FLAT_TRAITS, WIDE_THROAT_TRAITS, HEAD_COLLAR_TRAITS, REMOTE_TRAITS].map(({ rig }) => rig),
+);
+const RIG_TEMPLATES = rigTemplates(catalogue);
+const collarParts = (id: string) => [...partsOfRole(id, catalogue)];
 const part = (id: string, from: string, to: string): RigPart => ({ id, kind: id, from, to });
 
 /** Whether hand and dog lie in one component, by a general-purpose graph library. */
@@ -136,7 +150,10 @@ describe('routes from hand to dog', () => {
 
 describe('the rigs of the trade', () => {
   const of = (id: string) => {
-    const parts = rigOfTemplate(RIG_TEMPLATES.find((template) => template.id === id)!);
+    const parts = rigOfTemplate(
+      RIG_TEMPLATES.find((template) => template.id === id)!,
+      catalogue,
+    );
     return { parts, ...rigRoutes(parts) };
   };
   const kinds = ({ parts, singlePoints }: { parts: FittedRigPart[]; singlePoints: string[] }) =>
@@ -161,7 +178,7 @@ describe('the rigs of the trade', () => {
     for (const { id } of RIG_TEMPLATES) expect(of(id), id).toMatchObject({ connected: true, loose: [] });
   });
   it('offers what the worn collars allow first, and what one more would allow after', () => {
-    const offered = templatesFor(['prong']);
+    const offered = templatesFor(['prong'], catalogue);
     expect(offered[0]).toMatchObject({ template: { id: 'bare-prong' }, wants: [] });
     expect(offered.find(({ template }) => template.id === 'carabiner-to-flat')?.wants).toEqual(['flat']);
     expect(offered.some(({ template }) => template.id === 'bare-slip')).toBe(false);
@@ -171,9 +188,9 @@ describe('the rigs of the trade', () => {
 describe('what could be added', () => {
   it('says what each part would mend, and mends just that', () => {
     for (const template of RIG_TEMPLATES) {
-      const parts = rigOfTemplate(template);
+      const parts = rigOfTemplate(template, catalogue);
       const before = rigRoutes(parts).singlePoints;
-      for (const proposal of rigProposals(parts, template.collars)) {
+      for (const proposal of rigProposals(parts, template.collars, catalogue)) {
         const after = rigRoutes([...parts, ...proposal.parts]);
         expect(after.singlePoints).toEqual(proposal.left);
         expect(proposal.fixes.every((id) => before.includes(id) && !after.singlePoints.includes(id))).toBe(true);
@@ -184,23 +201,33 @@ describe('what could be added', () => {
     }
   });
   it('puts a second connection from the hand first, and proposes nothing for a sound rig', () => {
-    const bare = rigOfTemplate(RIG_TEMPLATES[0]!);
-    expect(rigProposals(bare, ['prong'])[0]!.left).toEqual([]);
-    expect(rigProposals(rigOfTemplate(RIG_TEMPLATES.find(({ id }) => id === 'second-leash')!), ['prong', 'flat'])).toEqual([]);
+    const bare = rigOfTemplate(RIG_TEMPLATES[0]!, catalogue);
+    expect(rigProposals(bare, ['prong'], catalogue)[0]!.left).toEqual([]);
+    expect(
+      rigProposals(
+        rigOfTemplate(
+          RIG_TEMPLATES.find(({ id }) => id === 'second-leash')!,
+          catalogue,
+        ),
+        ['prong', 'flat'],
+        catalogue,
+      ),
+    ).toEqual([]);
   });
 });
 
 describe('what the trade asks of a backup', () => {
   const dog: RigOnDog = {
-    worn: ['prong', 'flat'],
+    wornRoles: ['prong', 'flat'],
     weightKg: 30,
-    prong: { closingMm: 28, ring: 'live' },
-    backupOverMm: null,
-    flat: { holds: true, plastic: false },
+    closing: { byMm: 28, travelMm: 152.4, deadJoint: 'dead ring' },
+    backup: null,
+    anchors: [{ joint: 'flat ring', called: 'flat collar', holds: true, plastic: false }],
   };
+  const anchor = (more: Partial<RigAnchor>): RigAnchor => ({ ...dog.anchors[0]!, ...more });
   const prong = [rigPart('leash', 'leash', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'live ring'), ...collarParts('prong')];
   const codes = (ties: FittedRigPart[], more: Partial<RigOnDog> = {}) =>
-    judgeRig([...prong, ...collarParts('flat'), ...ties], { ...dog, ...more }, rules).reasons.map(({ code }) => code);
+    judgeRig([...prong, ...collarParts('flat'), ...ties], { ...dog, ...more }, rules, catalogue).reasons.map(({ code }) => code);
   const clip = (more: Partial<FittedRigPart>) => rigPart('clip', 'carabiner', 'dead ring', 'flat ring', { loadRated: true, slackMm: 60, ...more });
 
   it('a clip on the dead ring needs more slack than the prong’s closing', () => {
@@ -212,7 +239,7 @@ describe('what the trade asks of a backup', () => {
     const snap = (slackMm: number) => rigPart('snap2', 'second snap', 'leash end', 'flat ring', { slackMm });
     expect(codes([snap(152)])).toContain('backup-loads-early');
     expect(codes([snap(153)])).toContain('backup-hangs-free');
-    expect(codes([snap(60)], { prong: { closingMm: 28, ring: 'both' } })).toContain('backup-hangs-free');
+    expect(codes([snap(60)], { closing: { byMm: 28, travelMm: 50.8, deadJoint: 'dead ring' } })).toContain('backup-hangs-free');
   });
   it('a slip lead clipped to the leash needs the travel, too; one held in the hand beside it does not', () => {
     const lead = (from: 'leash end' | 'hand') => rigPart('lead', 'slip lead', from, 'dog', { slackMm: 100 });
@@ -221,17 +248,18 @@ describe('what the trade asks of a backup', () => {
   });
   it('never on a martingale’s control loop; on its body ring it may', () => {
     const on = (joint: 'loop ring' | 'body ring') =>
-      judgeRig([...prong, ...collarParts('martingale'), clip({ to: joint })], { ...dog, worn: ['prong', 'martingale'] }, rules);
+      judgeRig([...prong, ...collarParts('martingale'), clip({ to: joint })], { ...dog, wornRoles: ['prong', 'martingale'] }, rules, catalogue);
     expect(on('loop ring')).toMatchObject({ tone: 'stop' });
-    expect(on('loop ring').reasons.map(({ code }) => code)).toContain('backup-on-control-loop');
-    expect(on('body ring').reasons.map(({ code }) => code)).not.toContain('backup-on-control-loop');
+    expect(on('loop ring').reasons.map(({ code }) => code)).toContain('backup-where-it-closes');
+    expect(on('body ring').reasons.map(({ code }) => code)).not.toContain('backup-where-it-closes');
   });
   it('on the electronic collar’s strap only where there is nothing else, and never a leash', () => {
-    const on = (worn: RigOnDog['worn']) => judgeRig([...prong, ...collarParts('electronic'), clip({ to: 'electronic strap' })], { ...dog, worn }, rules);
+    const on = (worn: RigOnDog['wornRoles']) =>
+      judgeRig([...prong, ...collarParts('electronic'), clip({ to: 'electronic strap' })], { ...dog, wornRoles: worn }, rules, catalogue);
     expect(on(['prong', 'electronic', 'flat'])).toMatchObject({ tone: 'stop' });
     expect(on(['prong', 'electronic'])).toMatchObject({ tone: 'mind' });
     const leash = [rigPart('leash', 'leash', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'electronic strap'), ...collarParts('electronic')];
-    expect(judgeRig(leash, { ...dog, worn: ['electronic'], prong: null }, rules)).toMatchObject({ tone: 'stop' });
+    expect(judgeRig(leash, { ...dog, wornRoles: ['electronic'], closing: null }, rules, catalogue)).toMatchObject({ tone: 'stop' });
   });
   it('the carabiner is rated for load, and light enough for the dog', () => {
     expect(codes([clip({ loadRated: false })])).toContain('not-load-rated');
@@ -244,20 +272,22 @@ describe('what the trade asks of a backup', () => {
     expect(codes([clip({})])).not.toContain('clip-on-small-dog');
   });
   it('a flat collar that comes over the head, or nobody has checked, is no known anchor; a plastic buckle is weak', () => {
-    expect(codes([clip({})], { flat: { holds: false, plastic: false } })).toContain('anchor-comes-off');
-    expect(codes([clip({})], { flat: { holds: null, plastic: true } })).toEqual(expect.arrayContaining(['anchor-unchecked', 'plastic-buckle']));
+    expect(codes([clip({})], { anchors: [anchor({ holds: false })] })).toContain('anchor-comes-off');
+    expect(codes([clip({})], { anchors: [anchor({ holds: null, plastic: true })] })).toEqual(expect.arrayContaining(['anchor-unchecked', 'plastic-buckle']));
   });
   it('a backup slip under 3 in over the neck would tighten', () => {
     const slip = [...collarParts('clip-on-slip'), rigPart('snap2', 'second snap', 'leash end', 'backup ring', { slackMm: 200 })];
-    expect(codes(slip, { backupOverMm: 50 })).toContain('backup-slip-tightens');
-    expect(codes(slip, { backupOverMm: 76.2 })).not.toContain('backup-slip-tightens');
+    expect(codes(slip, { backup: { partKind: 'clip-on slip', overMm: 50, neededMm: 76.2 } })).toContain('backup-slip-tightens');
+    expect(codes(slip, { backup: { partKind: 'clip-on slip', overMm: 76.2, neededMm: 76.2 } })).not.toContain('backup-slip-tightens');
   });
   it('never a long line on a head collar', () => {
     const line = [rigPart('line', 'long line', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'chin ring'), ...collarParts('head-collar')];
-    expect(judgeRig(line, { ...dog, worn: ['head-collar'], prong: null }, rules).reasons.map(({ code }) => code)).toContain('line-on-head-collar');
+    expect(judgeRig(line, { ...dog, wornRoles: ['head-collar'], closing: null }, rules, catalogue).reasons.map(({ code }) => code)).toContain(
+      'line-where-it-jerks',
+    );
   });
   it('is worded for every reason, with its measure and limit, in either unit', () => {
-    const judged = judgeRig([...prong, ...collarParts('flat'), clip({ slackMm: 20, massG: 300, loadRated: false })], dog, rules);
+    const judged = judgeRig([...prong, ...collarParts('flat'), clip({ slackMm: 20, massG: 300, loadRated: false })], dog, rules, catalogue);
     for (const speak of [contractSpeaker, benchSpeaker('in', 'lb')])
       for (const reason of judged.reasons) expect(wordReason(RIG_REASON_WORDS, reason, speak).text).toMatch(/^[A-Z].*\.$/s);
     const early = judged.reasons.find(({ code }) => code === 'backup-loads-early')!;
@@ -267,19 +297,19 @@ describe('what the trade asks of a backup', () => {
 });
 
 describe('ring and side', () => {
-  const by = (worksOn: 'left' | 'right', ringPlace: 'nape' | 'near-side') => ringAndSide('prong', { ring: 'live', ringPlace, worksOn });
+  const by = (worksOn: 'left' | 'right', ringPlace: 'nape' | 'near-side') => PRONG_TRAITS.ring!({ ring: 'live', ringPlace, worksOn, rules });
   it('worked on the left the near side is the dog’s right ear, the leash on its right; mirrored on the right', () => {
     expect(by('left', 'near-side')).toMatchObject({ clock: 1.5, leashSide: 'right' });
     expect(by('right', 'near-side')).toMatchObject({ clock: 10.5, leashSide: 'left' });
     expect(by('right', 'nape').clock).toBe(12);
   });
-  it('travel is 4 to 6 in on the live ring, about 2 on both', () => {
-    expect(by('left', 'nape').travelMm).toEqual([101.6, 152.4]);
-    const [low, high] = ringAndSide('prong', { ring: 'both', ringPlace: 'nape', worksOn: 'left' }).travelMm!;
-    expect((low + high) / 2 / 25.4).toBeCloseTo(2, 1);
+  it('travel is by the house rules: up to 6 in on the live ring, 2 on both (common practice)', () => {
+    expect(by('left', 'nape').travelMm! / 25.4).toBeCloseTo(6, 6);
+    expect(PRONG_TRAITS.ring!({ ring: 'both', ringPlace: 'nape', worksOn: 'left', rules }).travelMm! / 25.4).toBeCloseTo(2, 6);
+    expect(PRONG_TRAITS.ring!({ ring: 'live', ringPlace: 'nape', worksOn: 'left', rules: houseRules({ liveTravelMm: 127 }) }).travelMm).toBe(127);
   });
   it('a slip is a P on the left, mirrored on the right', () => {
-    expect(ringAndSide('slip', { ring: 'live', ringPlace: 'nape', worksOn: 'left' }).letter).toBe('P');
-    expect(ringAndSide('slip', { ring: 'live', ringPlace: 'nape', worksOn: 'right' }).letter).toBe('mirrored P');
+    expect(SLIP_TRAITS.ring!({ ring: 'live', ringPlace: 'nape', worksOn: 'left', rules }).letter).toBe('P');
+    expect(SLIP_TRAITS.ring!({ ring: 'live', ringPlace: 'nape', worksOn: 'right', rules }).letter).toBe('mirrored P');
   });
 });

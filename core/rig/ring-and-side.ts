@@ -1,8 +1,24 @@
-import { ringClock, type RingPlace, type WorkingSide } from '../collars/prong/prong-hardware.ts';
-import { loopLetter } from '../collars/slip/slip-strength.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 
-/** How far the leash hand moves before a prong closes, from and to, mm: live ring 4 to 6 in, both rings about 2 in. Common practice. */
-export const RING_TRAVEL_MM: Record<'live' | 'both', [number, number]> = { live: [101.6, 152.4], both: [45, 57] };
+/** Where the ring sits: at the nape, or behind the ear nearest the handler. Common practice. */
+export const RING_PLACES = ['nape', 'near-side'] as const;
+export type RingPlace = (typeof RING_PLACES)[number];
+
+/** The side of the handler that the dog works on. */
+export const WORKING_SIDES = ['left', 'right'] as const;
+export type WorkingSide = (typeof WORKING_SIDES)[number];
+
+/**
+ * The clock place of the ring, in hours, 12 the nape as seen from behind the dog: nape 12; near side 1½ for a dog on
+ * the handler's left (the dog's right ear), 10½ on the right. Common practice.
+ */
+export function ringClock(place: RingPlace, worksOn: WorkingSide): number {
+  if (place === 'nape') return 12;
+  return worksOn === 'left' ? 1.5 : 10.5;
+}
+
+/** How a collar is held: which of its rings the leash is on where it has two, where the ring sits, and on which side the dog works. */
+export type RingHow = { ring: 'live' | 'both'; ringPlace: RingPlace; worksOn: WorkingSide; rules: Pick<HouseRules, 'liveTravelMm' | 'bothTravelMm'> };
 
 /** How a training collar is turned and held: where its ring sits, on which side the leash runs, and what to see to. */
 export type RingAndSide = {
@@ -10,55 +26,27 @@ export type RingAndSide = {
   clock: number;
   /** The dog's own side on which the leash runs to the hand. */
   leashSide: WorkingSide;
-  travelMm: readonly [number, number] | null;
+  /** Which of two rings the leash is on, and that in words; null where there is only one. */
+  ring: RingHow['ring'] | null;
+  leashOn: string | null;
+  /** How far the leash hand moves at most before the collar closes, mm; null for what does not close so. */
+  travelMm: number | null;
   letter: 'P' | 'mirrored P' | null;
   /** What to look at before walking off, as sentences. */
   see: string[];
 };
 
-/**
- * Ring and side by what is worn, school and working side. A dog on the handler's left has the leash on its own right side; its
- * near-side ring lies at 1½, and a slip is put on as a P. Common practice.
- */
-export function ringAndSide(
-  collar: 'prong' | 'slip' | 'clip-on-slip' | 'martingale' | 'flat' | 'wide-throat' | 'head-collar',
-  { ring, ringPlace, worksOn }: { ring: 'live' | 'both'; ringPlace: RingPlace; worksOn: WorkingSide },
-): RingAndSide {
+/** Ring and side as they are for any collar, with what its kind has of its own. A dog on the handler's left has the leash on its own right side. Common practice. */
+export function ringAndSide({ ringPlace, worksOn }: RingHow, own: Partial<RingAndSide>): RingAndSide {
   const leashSide: WorkingSide = worksOn === 'left' ? 'right' : 'left';
-  const base = { clock: ringClock(ringPlace, worksOn), leashSide, travelMm: null, letter: null };
-  const side = `The dog works on the handler’s ${worksOn}: the leash runs on the dog’s ${leashSide} side.`;
-  switch (collar) {
-    case 'prong':
-      return {
-        ...base,
-        travelMm: RING_TRAVEL_MM[ring],
-        see: [
-          side,
-          'The chain is untwisted and hangs as an open triangle.',
-          ring === 'live'
-            ? 'The live ring is outside, the dead ring on the dog’s side; the leash is on the live ring alone.'
-            : 'The leash’s snap holds both rings.',
-        ],
-      };
-    case 'slip':
-    case 'clip-on-slip': {
-      const letter = loopLetter(worksOn);
-      return {
-        ...base,
-        letter: collar === 'slip' ? letter : null,
-        see: [
-          side,
-          collar === 'slip'
-            ? `Facing the dog the loop is a ${letter}: the running part crosses the top of the neck and lets go with the leash.`
-            : 'The floating ring runs freely, the clip is shut on it.',
-        ],
-      };
-    }
-    case 'martingale':
-      return { ...base, clock: 12, see: [side, 'The control loop lies on top of the neck, the head has gone through the strap, not through the loop.'] };
-    case 'head-collar':
-      return { ...base, clock: 6, see: [side, 'The leash hangs from under the chin in a slack curve; the safety strap goes to the flat collar.'] };
-    default:
-      return { ...base, see: [side, 'The ring lies where the leash does not turn the collar.'] };
-  }
+  return {
+    clock: ringClock(ringPlace, worksOn),
+    leashSide,
+    ring: null,
+    leashOn: null,
+    travelMm: null,
+    letter: null,
+    ...own,
+    see: [`The dog works on the handler’s ${worksOn}: the leash runs on the dog’s ${leashSide} side.`, ...(own.see ?? [])],
+  };
 }

@@ -1,9 +1,13 @@
-import { CLIP_ON_USES } from '../collars/clip-on-slip/size-clip-on-slip.ts';
+import { BACKUP_EXTRA_MM, CLIP_ON_USES } from '../collars/clip-on-slip/size-clip-on-slip.ts';
 import { MARTINGALE_SCHOOLS } from '../collars/martingale/size-martingale.ts';
-import { BETWEEN_SCHOOLS, GAUGE_SCHOOLS } from '../collars/prong/gauge-schools.ts';
-import { RING_PLACES } from '../collars/prong/prong-hardware.ts';
+import { BETWEEN_SCHOOLS, GAUGE_SCHOOLS, STRONG_DOG_KG } from '../collars/prong/gauge-schools.ts';
+import { RING_PLACES } from '../rig/ring-and-side.ts';
 import { BETWEEN_SCHOOL_WORDS, GAUGE_SCHOOL_WORDS } from '../collars/prong/school-words.ts';
 import { SLIP_SCHOOLS } from '../collars/slip/size-slip.ts';
+import { capital } from '../units/sentence-case.ts';
+import { spokenSpan, type Speaker } from '../units/speaker.ts';
+import type { HouseRules } from './house-rules.ts';
+import type { SchoolSide } from './school-side.ts';
 
 /** The schools between which trainers differ, each with its options; the first is a new kennel's. Common practice. */
 export const HOUSE_SCHOOL_OPTIONS = {
@@ -20,6 +24,7 @@ export const HOUSE_SCHOOL_OPTIONS = {
   crateSchool: ['off-in-crate', 'always-on'],
   noseSchool: ['nose-first', 'fit-and-walk'],
   headCollarSchool: ['walking-aid', 'training-collar'],
+  reactiveSchool: ['harness', 'high-slip', 'turn-the-head', 'prong-once-taught'],
 } as const;
 
 export type HouseSchoolName = keyof typeof HOUSE_SCHOOL_OPTIONS;
@@ -29,10 +34,10 @@ export const HOUSE_SCHOOL_NAMES = Object.keys(HOUSE_SCHOOL_OPTIONS) as HouseScho
 /** What a kennel starts with; its people change it whenever they like. */
 export const DEFAULT_HOUSE_SCHOOLS = Object.fromEntries(Object.entries(HOUSE_SCHOOL_OPTIONS).map(([name, options]) => [name, options[0]])) as HouseSchools;
 
-export type SchoolWords = { title: string; options: Record<string, { name: string; says: string }> };
+export type SchoolWords = { title: string; options: Record<string, SchoolSide> };
 
 /** What each school is about, what its sides are called, and what each says. Common practice. */
-export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; options: Record<HouseSchools[Name], { name: string; says: string }> } } = {
+export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; options: Record<HouseSchools[Name], SchoolSide> } } = {
   gaugeSchool: { title: 'Gauge of a prong', options: GAUGE_SCHOOL_WORDS },
   betweenSchool: { title: 'Prong between two sizes', options: BETWEEN_SCHOOL_WORDS },
   startSchool: {
@@ -45,8 +50,8 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
   ringSchool: {
     title: 'Ring of a prong',
     options: {
-      live: { name: 'live ring', says: 'The leash hand moves 4 to 6 in before it closes.' },
-      both: { name: 'both rings', says: 'About 2 in of travel; firmer, and less told by the arm.' },
+      live: { name: 'live ring', says: 'The leash hand moves further before it closes.' },
+      both: { name: 'both rings', says: 'Less travel; firmer, and less told by the arm.' },
     },
   },
   ringPlace: {
@@ -60,13 +65,13 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
     title: 'Which dogs a prong is for',
     options: {
       'any-size': { name: 'any size', says: 'Small ones too, never to overpower.' },
-      'strong-dogs': { name: 'strong dogs', says: 'Strong dogs from about 55 to 60 lb that outpull their handler.' },
+      'strong-dogs': { name: 'strong dogs', says: (_rules, speak) => `Strong dogs from about ${speak.weight(STRONG_DOG_KG)} that outpull their handler.` },
     },
   },
   slipSchool: {
     title: 'Length of a slip',
     options: {
-      slack: { name: 'ring gap', says: 'Neck and about an inch and a half between the rings.' },
+      slack: { name: 'ring gap', says: ({ slipAimMm }, speak) => `Neck and about ${speak.gap(slipAimMm)} between the rings.` },
       'over-the-head': { name: 'over the head', says: 'Just long enough to pass the head, no chain to spare.' },
     },
   },
@@ -74,14 +79,20 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
     title: 'What a clip-on slip is for',
     options: {
       training: { name: 'training', says: 'Bought at the high girth exactly.' },
-      backup: { name: 'backup', says: 'Three to four inches longer, below a prong.' },
+      backup: {
+        name: 'backup',
+        says: (_rules, speak) => `${capital(spokenSpan(speak.gap(BACKUP_EXTRA_MM[0]), speak.gap(BACKUP_EXTRA_MM[1])))} longer, below another collar.`,
+      },
     },
   },
   martingaleSchool: {
     title: 'Setting a martingale',
     options: {
       'rings-meet': { name: 'rings meet', says: 'Set to the girth: it holds and never squeezes.' },
-      'rings-apart': { name: 'rings apart', says: 'Rings one to two inches apart when pulled: pressure all round, and no backing out.' },
+      'rings-apart': {
+        name: 'rings apart',
+        says: ({ ringGapMm }, speak) => `Rings about ${speak.gap(ringGapMm)} apart when pulled: pressure all round, and no backing out.`,
+      },
     },
   },
   placementSchool: {
@@ -105,6 +116,15 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
       'training-collar': { name: 'training collar', says: 'It counts as one, with its own programme.' },
     },
   },
+  reactiveSchool: {
+    title: 'Collar of a reactive dog',
+    options: {
+      harness: { name: 'harness', says: 'A harness; on a long neck a wide-throat collar beside it.' },
+      'high-slip': { name: 'clip-on slip', says: 'A clip-on slip, high behind the ears.' },
+      'turn-the-head': { name: 'head collar', says: 'A head collar, to turn it away.' },
+      'prong-once-taught': { name: 'prong once taught', says: 'A prong, once it is taught away from other dogs.' },
+    },
+  },
   noseSchool: {
     title: 'First time in a head collar',
     options: {
@@ -119,3 +139,18 @@ export function houseSchools(own: Partial<HouseSchools> = {}): HouseSchools {
   const given = Object.entries(own).filter(([, value]) => value !== undefined);
   return { ...DEFAULT_HOUSE_SCHOOLS, ...Object.fromEntries(given) } as HouseSchools;
 }
+
+/** What one side of a school is called. */
+export const schoolName = (school: HouseSchoolName, side: string): string => sideOf(school, side).name;
+
+/** What one side of a school says, by the limits of the house and in the units of whoever reads it. */
+export function schoolSays(school: HouseSchoolName, side: string, rules: HouseRules, speak: Speaker): string {
+  const { says } = sideOf(school, side);
+  return typeof says === 'string' ? says : says(rules, speak);
+}
+
+const sideOf = (school: HouseSchoolName, side: string): SchoolSide => (HOUSE_SCHOOL_WORDS[school] as SchoolWords).options[side]!;
+
+/** The sides of a school as answers to choose from. */
+export const schoolAnswers = (school: HouseSchoolName): { value: string; label: string }[] =>
+  HOUSE_SCHOOL_OPTIONS[school].map((value) => ({ value, label: schoolName(school, value) }));

@@ -12,7 +12,7 @@ export type Screening = {
 };
 
 /** One item that speaks against a collar, with how far it goes; `lifted` when somebody has taken it back with a note. */
-export type ScreenFinding = { id: ScreenItemId; ask: string; why: string; level: ScreenLevel; lifted: boolean; unknown: boolean };
+export type ScreenFinding = { id: ScreenItemId; name: string; why: string; level: ScreenLevel; lifted: boolean; unknown: boolean };
 
 /** What screening says of one kind of collar. `blocked`: it cannot be planned. */
 export type ScreenResult = { blocked: boolean; notScreened: boolean; level: ScreenLevel; findings: ScreenFinding[] };
@@ -24,13 +24,13 @@ export type ScreenResult = { blocked: boolean; notScreened: boolean; level: Scre
  */
 export function screenCollar(hazards: readonly Hazard[], screening: Screening, house: HouseScreen = {}): ScreenResult {
   const findings: ScreenFinding[] = [];
-  for (const { id, ask, why } of SCREEN_ITEMS) {
+  for (const { id, name, why } of SCREEN_ITEMS) {
     const answer = screening.answers[id];
     if (answer === undefined || answer === 'no') continue;
     const worst = hazards.map((hazard) => levelOf(id, hazard, house)).reduce((a, b) => (rank(b) > rank(a) ? b : a), 'none' as ScreenLevel);
     if (worst === 'none') continue;
     const unknown = answer === 'unknown';
-    findings.push({ id, ask, why, level: unknown ? 'caution' : worst, lifted: screening.lifted.includes(id), unknown });
+    findings.push({ id, name, why, level: unknown ? 'caution' : worst, lifted: screening.lifted.includes(id), unknown });
   }
   findings.sort((a, b) => rank(b.level) - rank(a.level));
   const open = findings.filter((finding) => !finding.lifted);
@@ -42,7 +42,7 @@ export function screenCollar(hazards: readonly Hazard[], screening: Screening, h
 const rank = (level: ScreenLevel) => SCREEN_LEVELS.indexOf(level);
 
 /**
- * Items that a dog's record answers by itself: under about six months by its birth date, a flat face by a taped muzzle. They
+ * Items that a dog's record answers by itself: a pup by its birth date and the house’s rule, a flat face by a taped muzzle. They
  * stand beside what people answer and are never a silent «no». Common practice.
  */
 export function answersOfRecord(

@@ -7,53 +7,54 @@ export const SCREEN_LEVEL_WORDS: Record<ScreenLevel, string> = { none: 'nothing'
 
 export type ScreenLevels = Partial<Record<Hazard, ScreenLevel>>;
 
-/** One question asked of a dog before a collar is chosen, and what a «yes» means for each hazard, unless the house says otherwise. */
-export type ScreenItem = { id: string; ask: string; why: string; levels: ScreenLevels };
+/** One question asked of a dog before a collar is chosen (its name, with a question mark), and what a «yes» means for each hazard, unless the house says otherwise. */
+export type ScreenItem = { id: string; name: string; why: string; levels: ScreenLevels };
 
 /** The questions of screening. The items are common practice; which level each hazard gets is from memory, and the house's to change. */
 export const SCREEN_ITEMS = [
   {
     id: 'windpipe',
-    ask: 'Windpipe or neck disease?',
+    name: 'Windpipe or neck disease',
     why: 'Coughing on the leash, a collapsing windpipe, a bad disc.',
     levels: { pinch: 'stop', closes: 'stop', 'neck-load': 'ask-vet', 'nose-loop': 'ask-vet', stimulates: 'ask-vet' },
   },
   {
     id: 'flat-face',
-    ask: 'Flat face?',
+    name: 'Flat face',
     why: 'No nose for a loop, and breathing that bears no pressure on the neck.',
     levels: { 'nose-loop': 'stop', pinch: 'stop', closes: 'stop', 'neck-load': 'caution', stimulates: 'ask-vet' },
   },
   {
     id: 'toy-throat',
-    ask: 'Toy breed throat?',
+    name: 'Toy breed throat',
     why: 'Small windpipes collapse easily.',
     levels: { closes: 'stop', pinch: 'caution', 'neck-load': 'caution', stimulates: 'ask-vet' },
   },
   {
     id: 'eye-pressure',
-    ask: 'Raised eye pressure, or eyes that stand out?',
+    name: 'Raised eye pressure, or eyes that stand out',
     why: 'Pressure on the neck raises it further.',
     levels: { closes: 'stop', pinch: 'ask-vet', 'neck-load': 'ask-vet', 'nose-loop': 'caution' },
   },
-  { id: 'pregnant', ask: 'Pregnant or nursing?', why: 'No time for pressure.', levels: { pinch: 'stop', stimulates: 'stop', closes: 'ask-vet' } },
-  { id: 'heart', ask: 'Heart disease?', why: 'Startle and strain are not for this dog.', levels: { stimulates: 'stop', pinch: 'ask-vet', closes: 'ask-vet' } },
+  { id: 'pregnant', name: 'Pregnant or nursing', why: 'No time for pressure.', levels: { pinch: 'stop', stimulates: 'stop', closes: 'ask-vet' } },
+  { id: 'heart', name: 'Heart disease', why: 'Startle and strain are not for this dog.', levels: { stimulates: 'stop', pinch: 'ask-vet', closes: 'ask-vet' } },
   {
     id: 'skin',
-    ask: 'Sore or broken skin where it would sit?',
+    name: 'Sore or broken skin where it would sit',
     why: 'Nothing goes on it until it has healed.',
     levels: { pinch: 'stop', contacts: 'stop', closes: 'caution', 'neck-load': 'caution' },
   },
-  { id: 'deaf', ask: 'Deaf?', why: 'It does not hear the warning of chain or tone.', levels: { 'warns-by-sound': 'caution', stimulates: 'caution' } },
+  { id: 'deaf', name: 'Deaf', why: 'It does not hear the warning of chain or tone.', levels: { 'warns-by-sound': 'caution', stimulates: 'caution' } },
   {
     id: 'under-six-months',
-    ask: 'Under about six months?',
+    // How old that is, is a house rule (`pupDays`).
+    name: 'Still a pup',
     why: 'Too young for a pinch or stimulation.',
     levels: { pinch: 'stop', stimulates: 'stop' },
   },
   {
     id: 'collar-fear',
-    ask: 'Fear or aggression tied to pressure at the collar?',
+    name: 'Fear or aggression tied to pressure at the collar',
     why: 'A pinch during a greeting can be taken for a bite.',
     levels: { pinch: 'stop', stimulates: 'stop', closes: 'ask-vet', 'neck-load': 'caution', 'nose-loop': 'caution' },
   },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { answersOfRecord, houseRules, lawOf, SCREEN_ITEMS, screenCollar, type Hazard } from '../index.ts';
+import { answersOfRecord, houseRules, lawOf, risksOfBreed, SCREEN_ITEMS, screenCollar, type Hazard } from '../index.ts';
 
 const prong: Hazard[] = ['pinch', 'neck-load', 'contacts'];
 const nose: Hazard[] = ['nose-loop'];
@@ -45,10 +45,16 @@ describe('screening', () => {
     expect(answersOfRecord({ ageDays: null, muzzleLengthMm: null }, rules)).toEqual({});
   });
 
+  it('knows what a breed is known for, and knows nothing of the others (from memory)', () => {
+    expect(risksOfBreed('Pug')).toEqual(expect.arrayContaining(['flat-face', 'eye-pressure']));
+    expect(risksOfBreed('yorkshire terrier')).toEqual(['windpipe', 'toy-throat']);
+    expect([risksOfBreed('Labrador Retriever'), risksOfBreed('nobody’s breed'), risksOfBreed('')]).toEqual([[], [], []]);
+  });
+
   it('asks each item once, with a reason', () => {
     expect(new Set(SCREEN_ITEMS.map(({ id }) => id)).size).toBe(SCREEN_ITEMS.length);
-    for (const { ask, why, levels } of SCREEN_ITEMS) {
-      expect(ask).toMatch(/\?$/);
+    for (const { name, why, levels } of SCREEN_ITEMS) {
+      expect(name).toMatch(/\w$/);
       expect(why).toMatch(/\.$/);
       expect(Object.keys(levels).length).toBeGreaterThan(0);
     }
@@ -58,11 +64,12 @@ describe('screening', () => {
 describe('local law', () => {
   const place = (collars: object, checkedDaysAgo: number | null = 10) => ({ name: 'East bog', collars: collars as never, checkedDaysAgo });
 
-  it('blocks what is not allowed, and what is restricted somewhere while nobody has looked', () => {
+  it('blocks what is not allowed; what is restricted somewhere while nobody has looked is a caution and no lock', () => {
     expect(lawOf('prong', prong, place({ prong: 'not-allowed' }), 365)).toEqual({ status: 'not-allowed', blocked: true });
-    expect(lawOf('prong', prong, place({}), 365)).toEqual({ status: 'never-checked', blocked: true });
-    expect(lawOf('prong', prong, null, 365)).toEqual({ status: 'never-checked', blocked: true });
-    expect(lawOf('prong', prong, place({ prong: 'allowed' }, null), 365).blocked).toBe(true);
+    expect(lawOf('prong', prong, place({}), 365)).toEqual({ status: 'never-checked', blocked: false });
+    expect(lawOf('prong', prong, null, 365)).toEqual({ status: 'never-checked', blocked: false });
+    expect(lawOf('prong', prong, place({ prong: 'allowed' }, null), 365)).toEqual({ status: 'never-checked', blocked: false });
+    expect(lawOf('prong', prong, place({ prong: 'not-allowed' }, null), 365).blocked).toBe(true);
     expect(lawOf('flat', flat, place({ flat: 'not-allowed' }), 365).blocked).toBe(true);
   });
   it('lets what is allowed be planned, and asks again after a year', () => {

@@ -2,6 +2,7 @@ import type { FitTone } from '../fit/fit-row.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { countWord, listWords } from '../units/count-words.ts';
+import { above, atMost } from '../units/tolerance.ts';
 
 /** Layers of a stack from the ears down: what trains, what has contacts, what backs up or identifies, and the rest. Common practice. */
 export const STACK_LAYERS = ['training', 'electronic', 'holding', 'other'] as const;
@@ -37,6 +38,10 @@ export const STACK_REASON_TONES: Record<StackReason['code'], FitTone> = {
   'right-order': 'good',
   'nothing-on': 'open',
 };
+
+/** What is said of a stack whose things do not lie in the right order. */
+const WRONG_ORDER: readonly StackReason['code'][] = ['electronic-above-training', 'holding-above-training', 'holding-above-electronic', 'other-above'];
+export const isWrongOrder = ({ code }: Pick<StackReason, 'code'>): boolean => WRONG_ORDER.includes(code);
 
 export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   room: (r, speak) =>
@@ -87,14 +92,8 @@ export function leaveOff(items: readonly StackItem[], lengthMm: number, gapMm: n
   for (let mask = 0; mask < 1 << may.length; mask += 1) {
     const off = may.filter((_item, index) => mask & (1 << index));
     if (off.length === items.length) continue;
-    if (
-      stackHeight(
-        items.filter((item) => !off.includes(item)),
-        gapMm,
-      ) >
-      lengthMm + 1e-9
-    )
-      continue;
+    const kept = items.filter((item) => !off.includes(item));
+    if (above(stackHeight(kept, gapMm), lengthMm)) continue;
     if (best === null || cost(off) < cost(best)) best = off;
   }
   return best && best.sort((a, b) => givenUp(a) - givenUp(b) || b.widthMm - a.widthMm);
@@ -124,7 +123,7 @@ export function stackOnNeck(
   let off: StackItem[] = [];
   if (items.length === 0) reasons.push({ code: 'nothing-on' });
   else if (lengthMm === null) reasons.push({ code: 'length-unknown', neededMm });
-  else if (neededMm <= lengthMm + 1e-9) reasons.push({ code: 'room', neededMm, lengthMm, gapMm, count: items.length });
+  else if (atMost(neededMm, lengthMm)) reasons.push({ code: 'room', neededMm, lengthMm, gapMm, count: items.length });
   else {
     const found = leaveOff(items, lengthMm, gapMm);
     off = found ?? [];

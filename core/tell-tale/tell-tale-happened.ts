@@ -1,4 +1,5 @@
 import type { Counts } from './mutual-information.ts';
+import { MINUTE_MS } from '../units/durations.ts';
 
 /** Instants in ms; `to` null: still on. */
 export type WornSpan = { collarId: string; from: number; to: number | null };
@@ -9,7 +10,7 @@ export type AwakeSpan = { from: number; to: number };
 export type WornOccasion = { from: number; to: number; worn: string[]; work: boolean };
 
 /** Shorter than this and without work, a stretch is but one collar going on after another. From memory. */
-const CHANGING_MS = 10 * 60_000;
+const CHANGING_MS = 10 * MINUTE_MS;
 
 /**
  * What was worn and whether work followed, out of what happened: each stretch of the open hours in which the same was on, nothing

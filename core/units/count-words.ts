@@ -14,11 +14,16 @@ export function countWord(count: number): string {
   return WORDS[count] ?? String(count);
 }
 
+const LISTS = {
+  and: new Intl.ListFormat('en-GB', { type: 'conjunction' }),
+  or: new Intl.ListFormat('en-GB', { type: 'disjunction' }),
+} as const;
+
 /**
  * Things in a row as they are said: `a`, `a and b`, `a, b and c`.
  *
  * @example listWords(['9', '12', '3']) // '9, 12 and 3'
  */
-export function listWords(things: readonly string[], joint = 'and'): string {
-  return things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} ${joint} ${things.at(-1)}`;
+export function listWords(things: readonly string[], joint: 'and' | 'or' = 'and'): string {
+  return LISTS[joint].format(things);
 }

@@ -1,3 +1,4 @@
+import { atLeast, atMost, below } from './tolerance.ts';
 /** From so many hours on a length of time is said in days. */
 const DAYS_FROM_HOURS = 72;
 
@@ -7,7 +8,7 @@ const DAYS_FROM_HOURS = 72;
  * @example speakHours(6.25) // '6½ h'
  */
 export function speakHours(hours: number): string {
-  if (hours < 2 - 1e-9 && Math.abs(hours - 1) > 1e-9) return `${Math.round(hours * 60)} min`;
+  if (below(hours, 2) && !(atLeast(hours, 1) && atMost(hours, 1))) return `${Math.round(hours * 60)} min`;
   const [amount, unit] = hours < DAYS_FROM_HOURS ? [hours, 'h'] : [hours / 24, 'days'];
   const halves = Math.round(amount * 2);
   return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} ${unit}`;

@@ -46,6 +46,16 @@ export function speakGap(mm: number, unit: KennelLengthUnit): string {
 }
 
 /**
+ * A length as somebody would type it, without losing what was kept: `0.75 in`, `12.7 mm`, from 100 mm up `39.1 cm`. Takes mm.
+ *
+ * @example typedLength(12.7, 'in') // '0.5 in'
+ */
+export function typedLength(mm: number, unit: KennelLengthUnit): string {
+  if (unit === 'in') return `${+(mm / MM_PER_UNIT.in).toFixed(3)} in`;
+  return Math.abs(mm) < 100 ? `${+mm.toFixed(2)} mm` : `${+(mm / 10).toFixed(3)} cm`;
+}
+
+/**
  * A taped length without rounding it to the bench's step: `15.38 in` or `39.1 cm`. Takes mm.
  *
  * @example exactLength(391, 'cm') // '39.1 cm'

@@ -1,4 +1,5 @@
-import { INSPECTION_ITEMS, INSPECTION_OUTCOMES, type InspectionGroup, type InspectionOutcome } from './inspection-items.ts';
+import { INSPECTION_OUTCOMES, type InspectionOutcome, type InspectionSpec } from './inspection-items.ts';
+import { DAY_MS } from '../units/durations.ts';
 
 /** What was found, by item. */
 export type InspectionAnswers = Readonly<Record<string, string>>;
@@ -9,11 +10,11 @@ export type Inspected = { outcome: InspectionOutcome; copy: boolean; does: { ite
  * What becomes of a piece of gear by what was found on it: the worst find decides. A single bent link that will not hold scraps the
  * link and not the collar. `copy`: it is a poor copy, and not used on any dog. Common practice.
  *
- * @example inspect('snap', { click: 'good', hardware: 'good', rating: 'good' }).outcome // 'ok'
+ * @example inspect(INSPECT_SNAP, { click: 'good', hardware: 'good', rating: 'good' }).outcome // 'ok'
  */
-export function inspect(group: InspectionGroup, answers: InspectionAnswers): Inspected {
+export function inspect({ items }: InspectionSpec, answers: InspectionAnswers): Inspected {
   const found: Inspected = { outcome: 'ok', copy: false, does: [], open: [] };
-  for (const item of INSPECTION_ITEMS[group]) {
+  for (const item of items) {
     const find = item.finds.find(({ value }) => value === answers[item.id]);
     if (!find) {
       found.open.push(item.id);
@@ -29,8 +30,6 @@ export function inspect(group: InspectionGroup, answers: InspectionAnswers): Ins
 
 /** When a piece is looked at whole again: what brings it up, and the instant (ms). */
 export type InspectionDue = { why: 'never' | 'days' | 'wears' | 'mend' | null; at: number };
-
-const DAY_MS = 86_400_000;
 
 /**
  * When a piece is due: at once where it never was, or was to be mended and has not been looked at since; else so many days after its
@@ -49,8 +48,20 @@ export function inspectionDue(
   return { why: byDays <= now ? 'days' : null, at: byDays };
 }
 
-/** How often a look is taken at what a growing dog wears, in days: every day at a buckle, every week at links. Common practice. */
-export const GROWING_LOOK_DAYS = { buckle: 1, links: 7 } as const;
+/** How often a look is taken at what a growing dog wears, in days, and why: every day at a buckle, every week at links. Common practice. */
+export type GrowingLook = { everyDays: number; why: string; ownerKey: string; ownerText: string };
+export const GROWING_BUCKLE: GrowingLook = {
+  everyDays: 1,
+  why: 'A buckle every day',
+  ownerKey: 'growing-buckle',
+  ownerText: 'Still growing: the strap is not tighter than yesterday; if it is, one hole or a little looser today.',
+};
+export const GROWING_LINKS: GrowingLook = {
+  everyDays: 7,
+  why: 'Links every week',
+  ownerKey: 'growing-links',
+  ownerText: 'Still growing: once a week, does a link have to go back in? Ask us before you put one in.',
+};
 
 /** What to do when a collar breaks on the way. Common practice. */
 export const IF_IT_BREAKS =

@@ -1,13 +1,25 @@
+import { INSPECT_ELECTRONIC } from '../collars/electronic/index.ts';
+import { INSPECT_SLIP } from '../collars/slip/index.ts';
+import { INSPECT_PRONG } from '../collars/prong/index.ts';
 import { describe, expect, it } from 'vitest';
-import { inspect, INSPECTION_GROUPS, INSPECTION_ITEMS, inspectionDue, type InspectionGroup } from '../index.ts';
+import { inspect, inspectionDue, INSPECT_BED, INSPECT_CLOTH, INSPECT_LEASH, INSPECT_SNAP, type InspectionSpec } from '../index.ts';
 
 const DAY = 86_400_000;
-const allGood = (group: InspectionGroup) => Object.fromEntries(INSPECTION_ITEMS[group].map(({ id }) => [id, 'good']));
+const allGood = ({ items }: InspectionSpec) => Object.fromEntries(items.map(({ id }) => [id, 'good']));
+const SPECS = {
+  prong: INSPECT_PRONG,
+  slip: INSPECT_SLIP,
+  electronic: INSPECT_ELECTRONIC,
+  cloth: INSPECT_CLOTH,
+  leash: INSPECT_LEASH,
+  snap: INSPECT_SNAP,
+  bed: INSPECT_BED,
+};
 
 describe('a piece of gear looked at whole', () => {
-  it.each(INSPECTION_GROUPS)('%s: all good is sound, and every find leads somewhere', (group) => {
+  it.each(Object.entries(SPECS))('%s: all good is sound, and every find leads somewhere', (_name, group) => {
     expect(inspect(group, allGood(group))).toEqual({ outcome: 'ok', copy: false, does: [], open: [] });
-    for (const { id, finds, ask, how } of INSPECTION_ITEMS[group]) {
+    for (const { id, finds, ask, how } of group.items) {
       expect(ask).toMatch(/\?$/);
       expect(how.length).toBeGreaterThan(5);
       expect(finds[0]).toMatchObject({ value: 'good', outcome: 'ok' });
@@ -28,10 +40,10 @@ describe('a piece of gear looked at whole', () => {
     ['chain', 'bad', 'mend', false],
     ['swivel', 'worse', 'scrap', false],
   ] as const)('a prong with %s %s: %s', (item, value, outcome, copy) => {
-    expect(inspect('prong', { ...allGood('prong'), [item]: value })).toMatchObject({ outcome, copy });
+    expect(inspect(INSPECT_PRONG, { ...allGood(INSPECT_PRONG), [item]: value })).toMatchObject({ outcome, copy });
   });
   it('the worst find decides, and what has not been looked at is named', () => {
-    const found = inspect('leash', { click: 'bad', stitching: 'worse' });
+    const found = inspect(INSPECT_LEASH, { click: 'bad', stitching: 'worse' });
     expect(found.outcome).toBe('scrap');
     expect(found.does).toHaveLength(2);
     expect(found.open).toEqual(['grip', 'edges']);

@@ -9,16 +9,20 @@ import { clearOfWindpipe, placeInSchool } from '../neck/contact-place.ts';
 import { placesOverlap, type SkinLook } from '../contacts/skin-flags.ts';
 import { speakHours } from '../units/speak-hours.ts';
 import type { Span, Wear } from './wear-ledger.ts';
-import { WEAR_STATE_WORDS, type WearState, type WornAs } from './wear-states.ts';
+import { askOffAfterHours, type WearRule } from './wear-rule.ts';
+import { WEAR_STATE_WORDS, type WearState } from './wear-states.ts';
+import { above, below } from '../units/tolerance.ts';
+import { DAY_MS, HOUR_MS } from '../units/durations.ts';
 
 /** A rule of wearing that was broken, from when until when (ms); `to` null while it still is. */
 export type WearMark = { from: number; to: number | null } & (
-  | { code: 'unsupervised'; as: WornAs; state: WearState }
-  | { code: 'not-for-free-time' }
-  | { code: 'at-house-setting-only'; state: WearState }
-  | { code: 'off-in-the-crate' }
-  | { code: 'at-night'; as: WornAs }
-  | { code: 'long-in-the-crate'; hours: number }
+  | { code: 'unsupervised'; subject: string; state: WearState }
+  | { code: 'not-for-free-time'; subject: string }
+  | { code: 'for-the-leash'; subject: string }
+  | { code: 'at-house-setting-only'; subject: string; state: WearState }
+  | { code: 'off-in-the-crate'; subject: string }
+  | { code: 'at-night'; subject: string }
+  | { code: 'long-in-the-crate'; subject: string; hours: number }
   | { code: 'place-over'; clock: number; hours: number }
   | { code: 'day-over'; hours: number }
   | { code: 'on-the-windpipe'; clock: number }
@@ -29,6 +33,7 @@ export type WearMark = { from: number; to: number | null } & (
 export const WEAR_MARK_TONES: Record<WearMark['code'], FitTone> = {
   unsupervised: 'stop',
   'not-for-free-time': 'mind',
+  'for-the-leash': 'mind',
   'at-house-setting-only': 'mind',
   'off-in-the-crate': 'mind',
   'at-night': 'stop',
@@ -40,32 +45,21 @@ export const WEAR_MARK_TONES: Record<WearMark['code'], FitTone> = {
   'skin-says-off': 'stop',
 };
 
-const AS_WORDS: Record<WornAs, string> = {
-  pinch: 'A prong',
-  closing: 'A slip',
-  nose: 'A head collar',
-  loop: 'A martingale',
-  strap: 'A flat collar',
-  contacts: 'An electronic collar',
-};
-
 export const WEAR_MARK_WORDS: ReasonWords<WearMark> = {
-  unsupervised: (r) => `${AS_WORDS[r.as]} is worn only while supervised, and the dog is ${WEAR_STATE_WORDS[r.state].name}: take it off.`,
-  'not-for-free-time': () => 'A prong is for the walk or the session, not for free time; only in its first days is it worn at home, watched.',
+  unsupervised: (r) => `${r.subject} is worn only while supervised, and the dog is ${WEAR_STATE_WORDS[r.state].name}: take it off.`,
+  'not-for-free-time': (r) => `${r.subject} is for the walk or the session, not for free time; only in its first days is it worn at home, watched.`,
+  'for-the-leash': (r) => `${r.subject} is for the leash, not for free time: take it off.`,
   'at-house-setting-only': (r) =>
-    `A martingale on a dog that is ${WEAR_STATE_WORDS[r.state].name}: only at its house setting, with no loop that a paw or tooth can catch.`,
-  'off-in-the-crate': () => 'This house takes the flat collar off in the crate.',
-  'at-night': (r) => `${AS_WORDS[r.as]} is not worn at night: take it off.`,
-  'long-in-the-crate': (r) => `An electronic collar comes off in the crate for longer than ${speakHours(r.hours)}.`,
+    `${r.subject} on a dog that is ${WEAR_STATE_WORDS[r.state].name}: only at its house setting, with no loop that a paw or tooth can catch.`,
+  'off-in-the-crate': (r) => `${r.subject} comes off in the crate in this house: take it off.`,
+  'at-night': (r) => `${r.subject} is not worn at night: take it off.`,
+  'long-in-the-crate': (r) => `${r.subject} comes off in the crate for longer than ${speakHours(r.hours)}.`,
   'place-over': (r) => `Its contacts have been at ${clockWords(r.clock)} for more than ${speakHours(r.hours)}: move it.`,
   'day-over': (r) => `Worn more than ${speakHours(r.hours)} in 24 h: take it off.`,
   'on-the-windpipe': (r) => `Its contacts are at ${clockWords(r.clock)}, over the windpipe (5 to 7): move it.`,
   'on-flagged-skin': (r) => `Its contacts are at ${clockWords(r.clock)}, on skin flagged at ${clockWords(r.flagged)} (grade ${r.grade}): move it.`,
   'skin-says-off': (r) => `The skin at ${clockWords(r.clock)} is grade ${r.grade}: the collar stays off, and a vet is asked.`,
 };
-
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 
 /** What wearing is judged by: now, the nights of the kennel's zone as spans in ms, the dog's skin and neck, and the house. */
 export type WearContext = {
@@ -102,31 +96,30 @@ function together(a: { from: number; to: number | null }, b: { from: number; to:
 
 const UNSUPERVISED: readonly WearState[] = ['crated', 'alone', 'playing', 'overnight'];
 
-function stateMarks(span: Span<WearState>, as: WornAs, { now, rules, schools }: WearContext): WearMark[] {
+function stateMarks(span: Span<WearState>, { subject, loose, unwatched }: WearRule, { now, rules, schools }: WearContext): WearMark[] {
   const { from, to, value: state } = span;
   const when = { from, to };
-  switch (as) {
-    case 'pinch':
-      if (state === 'supervised') return [{ code: 'not-for-free-time', ...when }];
-      return UNSUPERVISED.includes(state) ? [{ code: 'unsupervised', as, state, ...when }] : [];
-    case 'closing':
-    case 'nose':
-      return UNSUPERVISED.includes(state) ? [{ code: 'unsupervised', as, state, ...when }] : [];
-    case 'loop':
-      return UNSUPERVISED.includes(state) ? [{ code: 'at-house-setting-only', state, ...when }] : [];
-    case 'strap':
-      return state === 'crated' && schools.crateSchool === 'off-in-crate' ? [{ code: 'off-in-the-crate', ...when }] : [];
-    case 'contacts': {
-      if (state === 'overnight') return [{ code: 'at-night', as, ...when }];
+  if (state === 'supervised' && loose === 'first-days') return [{ code: 'not-for-free-time', subject, ...when }];
+  if (state === 'supervised' && loose === 'no') return [{ code: 'for-the-leash', subject, ...when }];
+  if (!UNSUPERVISED.includes(state)) return [];
+  switch (unwatched) {
+    case 'never':
+      return [{ code: 'unsupervised', subject, state, ...when }];
+    case 'house-setting':
+      return [{ code: 'at-house-setting-only', subject, state, ...when }];
+    case 'crate-school':
+      return state === 'crated' && schools.crateSchool === 'off-in-crate' ? [{ code: 'off-in-the-crate', subject, ...when }] : [];
+    case 'device': {
+      if (state === 'overnight') return [{ code: 'at-night', subject, ...when }];
       const over = from + rules.crateHours * HOUR_MS;
-      return state === 'crated' && (to ?? now) > over ? [{ code: 'long-in-the-crate', hours: rules.crateHours, from: over, to }] : [];
+      return state === 'crated' && (to ?? now) > over ? [{ code: 'long-in-the-crate', subject, hours: rules.crateHours, from: over, to }] : [];
     }
   }
 }
 
 /** When the hours worn in the 24 h before pass a limit within a wear, ms; null when they do not. They never fall while it is worn. */
 function dayOverAt(worn: readonly ContactWear[], from: number, end: number, hours: number): number | null {
-  const over = (at: number) => hoursWorn(worn, at - DAY_MS, at) > hours + 1e-9;
+  const over = (at: number) => above(hoursWorn(worn, at - DAY_MS, at), hours);
   if (!over(end)) return null;
   let low = from;
   let high = end;
@@ -141,28 +134,28 @@ function dayOverAt(worn: readonly ContactWear[], from: number, end: number, hour
 /** Whether contacts at a place lie over the windpipe, by their footprint where that is known; mm. Common practice. */
 function overWindpipe(clock: number, girthMm: number | null, footprintMm: number | null): boolean {
   if (!placeInSchool(clock, 'clear-of-throat')) return true;
-  return girthMm !== null && footprintMm !== null && clearOfWindpipe(clock, girthMm, footprintMm) < -1e-9;
+  return girthMm !== null && footprintMm !== null && below(clearOfWindpipe(clock, girthMm, footprintMm), 0);
 }
 
 /**
  * The rules of wearing that a wear breaks or has broken, from when until when. A mark without an end is an alarm now. The wears
  * of the same dog's other electronic collars count for the hours of its day. Common practice; the limits are house rules.
  */
-export function wearMarks(wear: Wear, as: WornAs, contactWears: readonly Wear[], context: WearContext): WearMark[] {
+export function wearMarks(wear: Wear, rule: WearRule, contactWears: readonly Wear[], context: WearContext): WearMark[] {
   const { now, nights, rules, girthMm, footprintMm } = context;
-  const marks = wear.states.flatMap((span) => stateMarks(span, as, context));
-  // A martingale at its house setting, and a flat collar, may stay on through the night.
-  if (as !== 'strap' && as !== 'loop') {
+  const marks = wear.states.flatMap((span) => stateMarks(span, rule, context));
+  // What is set for the house, and what identifies the dog, may stay on through the night.
+  if (rule.unwatched === 'never' || rule.unwatched === 'device') {
     for (const span of wear.states) {
       // Who works a dog at night has it on a leash; a state of its own says so of those who sleep.
-      if (span.value === 'worked' || span.value === 'overnight' || (span.value !== 'supervised' && as !== 'contacts')) continue;
+      if (span.value === 'worked' || span.value === 'overnight' || (span.value !== 'supervised' && !rule.contacts)) continue;
       for (const night of nights) {
         const both = together(span, night, now);
-        if (both) marks.push({ code: 'at-night', as, ...both });
+        if (both) marks.push({ code: 'at-night', subject: rule.subject, ...both });
       }
     }
   }
-  if (as === 'contacts') {
+  if (rule.contacts) {
     for (const { value: clock, from, to } of wear.places) {
       if (overWindpipe(clock, girthMm, footprintMm)) marks.push({ code: 'on-the-windpipe', clock, from, to });
       const over = from + rules.moveByHours * HOUR_MS;
@@ -183,7 +176,7 @@ export function wearMarks(wear: Wear, as: WornAs, contactWears: readonly Wear[],
         if (both) marks.push({ code: 'on-flagged-skin', clock: place.value, flagged: flag.clock, grade: flag.grade, ...both });
       }
     }
-  } else if (as !== 'strap') {
+  } else if (rule.offOnRedSkin) {
     for (const flag of skinSpans(context.skin, rules)) {
       const both = flag.grade > 1 ? together(wear, flag, now) : null;
       if (both) marks.push({ code: 'skin-says-off', clock: flag.clock, grade: flag.grade, ...both });
@@ -192,12 +185,8 @@ export function wearMarks(wear: Wear, as: WornAs, contactWears: readonly Wear[],
   return marks.sort((a, b) => a.from - b.from);
 }
 
-/**
- * Whether to ask if a collar is still on: a training collar that has been on for `askOffHours`, an electronic one for `dayHours`.
- * A flat collar and a martingale may stay on. It is asked, never assumed.
- */
-export function askWhetherOff(wear: Wear, as: WornAs, now: number, rules: Pick<HouseRules, 'askOffHours' | 'dayHours'>): boolean {
-  if (wear.to !== null || as === 'strap' || as === 'loop') return false;
-  const hours = as === 'contacts' ? rules.dayHours : rules.askOffHours;
-  return now - wear.from > hours * HOUR_MS;
+/** Whether to ask if a collar is still on, by its own rule. It is asked, never assumed. */
+export function askWhetherOff(wear: Wear, rule: WearRule, now: number, rules: Pick<HouseRules, 'askOffHours' | 'dayHours'>): boolean {
+  const hours = askOffAfterHours(rule, rules);
+  return wear.to === null && hours !== null && now - wear.from > hours * HOUR_MS;
 }

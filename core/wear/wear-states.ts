@@ -10,10 +10,3 @@ export const WEAR_STATE_WORDS: Record<WearState, { name: string; says: string }>
   playing: { name: 'playing', says: 'With other dogs.' },
   overnight: { name: 'overnight', says: 'Asleep for the night.' },
 };
-
-/**
- * What a collar is, as far as wearing it goes: `pinch` a prong; `closing` a slip; `nose` a head collar; `loop` a martingale;
- * `strap` a flat collar; `contacts` an electronic one.
- */
-export const WORN_AS = ['pinch', 'closing', 'nose', 'loop', 'strap', 'contacts'] as const;
-export type WornAs = (typeof WORN_AS)[number];

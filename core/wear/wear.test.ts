@@ -1,3 +1,10 @@
+import { REMOTE_TRAITS } from '../collars/remote/index.ts';
+import { HEAD_COLLAR_TRAITS } from '../collars/head-collar/index.ts';
+import { WIDE_THROAT_TRAITS } from '../collars/wide-throat/index.ts';
+import { FLAT_TRAITS } from '../collars/flat/index.ts';
+import { MARTINGALE_TRAITS } from '../collars/martingale/index.ts';
+import { SLIP_TRAITS } from '../collars/slip/index.ts';
+import { PRONG_TRAITS } from '../collars/prong/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -15,7 +22,6 @@ import {
   type WearContext,
   type WearEvent,
   type WearState,
-  type WornAs,
 } from '../index.ts';
 
 const HOUR = 3_600_000;
@@ -43,6 +49,16 @@ const off = (hours: number, more: Partial<{ dogId: string; collarId: string; id:
 });
 const moved = (hours: number, clock: number): WearEvent => ({ id: id(), at: at(hours), event: 'moved', dogId: 'bramble', collarId: 'curlew', clock });
 const state = (hours: number, value: WearState): WearEvent => ({ id: id(), at: at(hours), event: 'state', dogId: 'bramble', collarId: 'curlew', state: value });
+
+const RULES = {
+  pinch: PRONG_TRAITS.wear,
+  closing: SLIP_TRAITS.wear,
+  nose: HEAD_COLLAR_TRAITS.wear,
+  loop: MARTINGALE_TRAITS.wear,
+  strap: FLAT_TRAITS.wear,
+  contacts: REMOTE_TRAITS.wear,
+  broad: WIDE_THROAT_TRAITS.wear,
+};
 
 describe('wears out of events', () => {
   it('a day: on, moved, crated, off', () => {
@@ -146,9 +162,9 @@ describe('rules of wearing, as they happen', () => {
     schools: houseSchools(),
     ...more,
   });
-  const marks = (events: WearEvent[], as: WornAs, nowHours: number, more: Partial<WearContext> = {}) => {
+  const marks = (events: WearEvent[], as: keyof typeof RULES, nowHours: number, more: Partial<WearContext> = {}) => {
     const { wears } = wearsOf(events);
-    return wears.flatMap((wear) => wearMarks(wear, as, as === 'contacts' ? wears : [], context(nowHours, more)));
+    return wears.flatMap((wear) => wearMarks(wear, RULES[as], as === 'contacts' ? wears : [], context(nowHours, more)));
   };
   const codes = (...args: Parameters<typeof marks>) => marks(...args).map(({ code }) => code);
 
@@ -209,9 +225,9 @@ describe('rules of wearing, as they happen', () => {
   it('forgetting «off» is asked about, not assumed: a session collar after five hours, an electronic one after twelve, a flat one never', () => {
     const [wear] = wearsOf([on(0)]).wears as [Wear];
     const rules = houseRules();
-    expect([4.9, 5.1].map((hours) => askWhetherOff(wear, 'pinch', at(hours), rules))).toEqual([false, true]);
-    expect([11.9, 12.1].map((hours) => askWhetherOff(wear, 'contacts', at(hours), rules))).toEqual([false, true]);
-    expect(askWhetherOff(wear, 'strap', at(500), rules)).toBe(false);
+    expect([4.9, 5.1].map((hours) => askWhetherOff(wear, RULES.pinch, at(hours), rules))).toEqual([false, true]);
+    expect([11.9, 12.1].map((hours) => askWhetherOff(wear, RULES.contacts, at(hours), rules))).toEqual([false, true]);
+    expect(askWhetherOff(wear, RULES.strap, at(500), rules)).toBe(false);
     expect(wear.to).toBeNull();
   });
   it('every mark says what to do, naming the measure', () => {

@@ -3,8 +3,8 @@ import type { Role } from '@banter/contract';
 import session, { type SessionData } from 'express-session';
 import { In, LessThan, MoreThan, type DataSource } from 'typeorm';
 import { SessionEntity, type SessionRow } from './entities/session.ts';
+import { DAY_MS } from '@banter/core';
 
-const DAY_MS = 24 * 60 * 60 * 1000;
 /** A sign-in lasts this long after its last use. */
 export const SESSION_MS = 30 * DAY_MS;
 /** And never longer than this after its beginning, however much it is used. */

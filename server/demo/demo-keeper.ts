@@ -2,10 +2,11 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
+import { MINUTE_MS } from '@banter/core';
 
 /** The demo is put back when nobody has used it for this long, s. */
 export const IDLE_SECONDS = 3600;
-const LOOK_MS = 5 * 60_000;
+const LOOK_MS = 5 * MINUTE_MS;
 
 /** Whether somebody used the demo, and has gone since. */
 export async function isDemoLeft(dataSource: DataSource, idleSeconds = IDLE_SECONDS): Promise<boolean> {

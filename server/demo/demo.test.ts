@@ -1,7 +1,15 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { HandoverSheet } from '@banter/contract';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
+import { drawHandover } from '../../web/paper/paper-drawings.ts';
+import { handoverPdf } from '../paper/handover-pdf.ts';
+import { lettered, signsWithoutGlyph } from '../paper/paper-fonts.ts';
 import { newDog, newKennel, openBanter, someDog, type TestBanter } from '../test-kennels.ts';
 import { isDemoLeft } from './demo-keeper.ts';
 import { resetDemo, seedDemo } from './seed-demo.ts';
@@ -66,5 +74,43 @@ describe('the demo, which is everybody’s', () => {
     expect((await own.get('/api/deeds')).body.deeds).toHaveLength(before);
     // The log of any other kennel stays, whoever asks the database.
     await expect(banter.dataSource.query('DELETE FROM deeds WHERE kennelId IN (SELECT id FROM kennels WHERE NOT demo)')).rejects.toThrow('What was done stays written.'); // prettier-ignore
+  });
+});
+
+describe('the demo’s dogs, handed over', () => {
+  it('have pages without a sign that no typeface of paper has, in words and in drawings', async () => {
+    const { dogs } = (await visitor.get('/api/dogs')).body as { dogs: { dog: { id: string; name: string } }[] };
+    expect(dogs.length).toBeGreaterThan(10);
+    for (const { dog } of dogs) {
+      const sent = { dogId: dog.id, toWhom: 'Zofia Wąsik', callWhom: 'Wenna Sedge', lengthUnit: 'in', massUnit: 'lb', note: '', at: NOW.toISOString() };
+      const answer = await visitor.put(`/api/handovers/${uuidv7()}`).send(sent);
+      expect([dog.name, answer.status]).toEqual([dog.name, 201]);
+      const sheet = HandoverSheet.parse(answer.body.sheet);
+      const drawn = Object.values(await drawHandover(sheet)).map((svg) => svg ?? '');
+      const texts = drawn.flatMap((svg) => [...svg.matchAll(/>([^<]+)</g)].map(([, text]) => text!));
+      const said = [sheet.facts, sheet.lead, ...sheet.cautions, ...sheet.daily.map(({ text }) => text), ...sheet.sections.flatMap(({ lines }) => lines.map(({ label, text }) => `${label ?? ''}${text}`))]; // prettier-ignore
+      expect([dog.name, signsWithoutGlyph([...said, ...texts].join(''))]).toEqual([dog.name, []]);
+    }
+  });
+
+  it('have a sign that the usual typeface lacks drawn by another, not as a box', async () => {
+    const svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 40" font-family="Text"><text x="5" y="20" font-size="12">high ≈ 12 ≥ 3</text></svg>';
+    expect(lettered(svg)).toContain('<tspan font-family="Rest">≈ </tspan>');
+    const sheet = {
+      dogName: 'Hale',
+      kennelName: 'Marrow Fen',
+      lengthUnit: 'cm',
+      worksOn: 'left',
+      facts: 'f',
+      lead: 'l',
+      sections: [],
+      daily: [],
+      cautions: [],
+    };
+    const paper = { sheet: sheet as unknown as HandoverSheet, toWhom: 'x', callWhom: 'y', note: '', day: 'today' };
+    const pdf = await handoverPdf(paper, () => Promise.resolve({ neck: svg, side: null, letter: null, clock: null }));
+    const file = join(mkdtempSync(join(tmpdir(), 'banter-sign-')), 'pages.pdf');
+    writeFileSync(file, pdf);
+    expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toMatch(/high ≈ 12 ≥ 3/);
   });
 });

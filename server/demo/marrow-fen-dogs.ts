@@ -1,3 +1,4 @@
+import type { DogManner } from '@banter/core';
 import type { DogFacts } from '@banter/contract';
 import type { ScreenAnswer, ScreenItemId, TapeSite } from '@banter/core';
 
@@ -16,7 +17,9 @@ export type ToldTaping = {
 /** A dog of the story, with what was measured of it. Everything here is invented. */
 export type ToldDog = {
   key: string;
-  facts: Pick<DogFacts, 'name' | 'breed' | 'sex' | 'neckBuild' | 'pull' | 'worksOn' | 'owner' | 'notes'> & { ageDays: number; weightKg: number };
+  facts: Pick<DogFacts, 'name' | 'breed' | 'sex' | 'neckBuild' | 'pull' | 'worksOn' | 'owner' | 'notes'> &
+    Partial<DogManner> &
+    Partial<Pick<DogFacts, 'house'>> & { ageDays: number; weightKg: number };
   tapings: ToldTaping[];
   /** What screening found; every other answer is no. Left out: nobody has screened the dog. */
   screened?: Partial<Record<ScreenItemId, ScreenAnswer>>;
@@ -41,6 +44,9 @@ export const TOLD_DOGS: readonly ToldDog[] = [
     screened: {},
     facts: {
       name: 'Bramble',
+      acquaintance: 'known',
+      manner: 'excitable',
+      saltWater: true,
       breed: 'Labrador Retriever',
       sex: 'female',
       neckBuild: 'average',
@@ -89,6 +95,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
     screened: {},
     facts: {
       name: 'Tansy',
+      acquaintance: 'known',
+      manner: 'calm',
       breed: 'Whippet',
       sex: 'female',
       neckBuild: 'slender',
@@ -178,6 +186,7 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       pull: 'settled',
       worksOn: 'left',
       owner: 'Marrow Fen',
+      house: { schools: { martingaleSchool: 'rings-apart' }, rules: {}, note: 'Backed out of it on the bogs when the rings met.' },
       notes: 'Truffle finder. Curls flattened under the tape, depth noted.',
       ageDays: 6.3 * YEAR,
       weightKg: 14,
@@ -218,6 +227,9 @@ export const TOLD_DOGS: readonly ToldDog[] = [
     screened: {},
     facts: {
       name: 'Sorrel',
+      acquaintance: 'new',
+      manner: 'excitable',
+      nickel: true,
       breed: 'Hovawart',
       sex: 'female',
       neckBuild: 'average',
@@ -246,6 +258,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
     screened: {},
     facts: {
       name: 'Wick',
+      acquaintance: 'new',
+      manner: 'reactive',
       breed: 'Labrador Retriever',
       sex: 'male',
       neckBuild: 'average',
@@ -288,6 +302,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
     place: 'bogs',
     facts: {
       name: 'Juniper',
+      acquaintance: 'known',
+      manner: 'calm',
       breed: 'Border Collie',
       sex: 'female',
       neckBuild: 'average',

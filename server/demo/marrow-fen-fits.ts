@@ -1,5 +1,5 @@
 import type { CollarKindName, ProngChoices } from '@banter/contract';
-import type { ProngCheckAnswers } from '@banter/core';
+import type { CheckAnswers } from '@banter/core';
 import type { METALS } from '@banter/contract';
 
 /** A prong on the hook of Marrow Fen; lengths mm. */
@@ -37,7 +37,7 @@ export const TOLD_COLLARS: readonly ToldCollar[] = [
     pitchMm: 24.2,
     insideGirthMm: 402,
     links: 14,
-    closingMm: 26,
+    closingMm: 27,
     measuredDaysAgo: 76,
     note: 'Stocked long; bears six out.',
   },
@@ -78,13 +78,13 @@ export type ToldFit = {
   kind?: CollarKindName;
   choices: ProngChoices | { options: object; on: Record<string, number> };
   note: string;
-  checks: { minutesAfter: number; by: 0 | 1 | 2; on: Record<string, number>; answers: Partial<ProngCheckAnswers> | Record<string, string>; note: string }[];
+  checks: { minutesAfter: number; by: 0 | 1 | 2; on: Record<string, number>; answers: CheckAnswers; note: string }[];
 };
 
 const house = { gaugeSchool: 'pull-first', betweenSchool: 'finer', start: null, ring: 'live', ringPlace: 'nape' } as const;
 
 /** Answers of a fit that is right in every way, which a check starts from. */
-export const RIGHT_ANSWERS: ProngCheckAnswers = {
+export const RIGHT_ANSWERS: CheckAnswers = {
   breathing: 'free',
   ears: 'free',
   sits: 'high',
@@ -179,20 +179,20 @@ export const TOLD_FITS: readonly ToldFit[] = [
     daysAgo: 54,
     by: 1,
     note: '',
-    choices: { options: { school: 'rings-meet' }, on: { strapMm: 342, houseStrapMm: 379 } },
+    choices: { options: { school: 'rings-apart' }, on: { strapMm: 308, houseStrapMm: 379 } },
     checks: [
       {
         minutesAfter: 7,
         by: 1,
-        on: { strapMm: 342, houseStrapMm: 379 },
-        answers: { breathing: 'free', through: 'loop', sits: 'high', rings: 'meet', under: '2', comesOver: 'no', loop: 'no' },
+        on: { strapMm: 308, houseStrapMm: 379 },
+        answers: { breathing: 'free', through: 'loop', sits: 'high', rings: 'apart', under: '2', opens: 'yes', comesOver: 'no', loop: 'no' },
         note: 'The usual mistake, seen in time.',
       },
       {
         minutesAfter: 10,
         by: 1,
-        on: { strapMm: 342, houseStrapMm: 379 },
-        answers: { breathing: 'free', through: 'strap', sits: 'high', rings: 'meet', under: '2', comesOver: 'no', loop: 'no' },
+        on: { strapMm: 308, houseStrapMm: 379 },
+        answers: { breathing: 'free', through: 'strap', sits: 'high', rings: 'apart', under: '2', opens: 'yes', comesOver: 'no', loop: 'no' },
         note: '',
       },
     ],

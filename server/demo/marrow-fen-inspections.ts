@@ -1,5 +1,5 @@
-import { GEAR_GROUPS, inspectionGroupOf } from '@banter/contract';
-import { INSPECTION_ITEMS, type InspectionGroup } from '@banter/core';
+import { GEAR_INSPECTIONS, inspectionOf } from '@banter/contract';
+import { type InspectionSpec, MINUTE_MS } from '@banter/core';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { inspectionKind } from '../services/inspections.ts';
@@ -26,23 +26,28 @@ export async function seedInspections(
     id: one.id,
     of: 'collarId' as const,
     name: one.name,
-    group: inspectionGroupOf(one.kind),
+    spec: inspectionOf(one),
   }));
-  const gear = (await scope!.all(GearEntity, {}, byName)).map((one) => ({ id: one.id, of: 'gearId' as const, name: one.name, group: GEAR_GROUPS[one.what] }));
-  const allGood = (group: InspectionGroup) => Object.fromEntries(INSPECTION_ITEMS[group].map(({ id, finds }) => [id, finds[0]!.value]));
+  const gear = (await scope!.all(GearEntity, {}, byName)).map((one) => ({
+    id: one.id,
+    of: 'gearId' as const,
+    name: one.name,
+    spec: GEAR_INSPECTIONS[one.what],
+  }));
+  const allGood = ({ items }: InspectionSpec) => Object.fromEntries(items.map(({ id, finds }) => [id, finds[0]!.value]));
   for (const [index, piece] of [...collars, ...gear].entries()) {
     if (NEVER.has(piece.name)) continue;
     const { daysAgo = 11 + ((index * 5) % 15), answers = {}, note = '' } = FOUND[piece.name] ?? {};
     const at = make.ago(daysAgo, 4 * index);
     const id = make.id(at);
-    const sent = { collarId: null, gearId: null, [piece.of]: piece.id, answers: { ...allGood(piece.group), ...answers }, note, at: at.toISOString() };
+    const sent = { collarId: null, gearId: null, [piece.of]: piece.id, answers: { ...allGood(piece.spec), ...answers }, note, at: at.toISOString() };
     await putAppended(scopes[index % scopes.length]!, inspectionKind, id, sent);
     // The loose post was tightened, and looked at once more.
     if (answers.posts) {
-      const again = new Date(at.getTime() + 20 * 60_000);
+      const again = new Date(at.getTime() + 20 * MINUTE_MS);
       await putAppended(scopes[index % scopes.length]!, inspectionKind, make.id(again), {
         ...sent,
-        answers: allGood(piece.group),
+        answers: allGood(piece.spec),
         note: 'Tight.',
         at: again.toISOString(),
       });

@@ -1,12 +1,16 @@
-import { type DressingFacts, type NewEvent, type NewSkinLook } from '@banter/contract';
-import { collarParts, rigOfTemplate, RIG_TEMPLATES, type FittedRigPart, type WearState } from '@banter/core';
+import { RIG_CATALOGUE, type DressingFacts, type NewEvent, type NewSkinLook } from '@banter/contract';
+import { partsOfRole, rigOfTemplate, rigTemplates, type FittedRigPart, type WearState, HOUR_MS, MINUTE_MS } from '@banter/core';
 
 import { CONTACT_FAILS_DAYS_AGO } from './marrow-fen-field.ts';
 
 /** How a dog of the story is dressed. Everything here is invented. */
 export type ToldDressing = { dog: string; dressing: DressingFacts };
 
-const template = (id: string): FittedRigPart[] => rigOfTemplate(RIG_TEMPLATES.find((one) => one.id === id)!);
+const template = (id: string): FittedRigPart[] =>
+  rigOfTemplate(
+    rigTemplates(RIG_CATALOGUE).find((one) => one.id === id)!,
+    RIG_CATALOGUE,
+  );
 const own = (key: string, what: 'flat collar' | 'harness' | 'parasite band', name: string, widthMm: number, holds: boolean | null = null) => ({
   as: 'extra' as const,
   key,
@@ -35,7 +39,7 @@ export const TOLD_DRESSINGS: readonly ToldDressing[] = [
       stack: [{ as: 'fit', kind: 'martingale' }, own('harness', 'harness', 'Hut harness', 25)],
       rig: [
         ...template('martingale'),
-        { ...collarParts('harness')[0]! },
+        { ...partsOfRole('harness', RIG_CATALOGUE)[0]! },
         ...template('harness-and-wide')
           .filter(({ id }) => id === 'second-leash' || id === 'second-snap')
           .map((part) => (part.id === 'second-snap' ? { ...part, to: 'harness ring' as const } : part)),
@@ -151,10 +155,10 @@ export function toldWears(
     tell(days, 175, { event: 'taken-off', dogId: ids.moss, collarId: ids.longAlder });
   }
   // Put on this morning, and nobody has said that it came off: it is asked about.
-  const forgotten = new Date(now.getTime() - 6.5 * 3_600_000);
+  const forgotten = new Date(now.getTime() - 6.5 * HOUR_MS);
   events.push({ event: 'put-on', id: make.id(forgotten), at: forgotten.toISOString(), dogId: ids.moss, collarId: ids.longAlder, clock: null, state: 'worked' });
   // At the door just now.
-  const justNow = new Date(now.getTime() - 8 * 60_000);
+  const justNow = new Date(now.getTime() - 8 * MINUTE_MS);
   events.push({ event: 'put-on', id: make.id(justNow), at: justNow.toISOString(), dogId: ids.nutmeg, collarId: ids.willow, clock: null, state: 'worked' });
   return events;
 }

@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import { FIRST_SETTINGS, NewFitCheck, NewPlan, NewScreening, NewTaping, type DogFacts, type NewLinkMove } from '@banter/contract';
-import { SCREEN_ITEM_IDS } from '@banter/core';
+import { SCREEN_ITEM_IDS, DAY_MS, HOUR_MS, MINUTE_MS, NOTHING_NOTED } from '@banter/core';
 import { randomLcg, randomNormal } from 'd3-random';
 import { DateTime } from 'luxon';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -53,7 +53,6 @@ const STAFF_FINGERS: Record<(typeof STAFF)[number], { fingerThicknessMm: number 
 /** How far apart each person’s readings fall, as a standard deviation in mm. */
 const TAPE_NOISE_MM = [1.1, 1.6, 1.4] as const;
 const SEED = 0.61803;
-const DAY_MS = 86_400_000;
 const KENNEL_ZONE = 'Europe/London';
 
 /** Ids and readings that are the same for the same day, so that the demo can be made again. */
@@ -62,7 +61,7 @@ function generator(now: Date) {
   const normal = randomNormal.source(random)(0, 1);
   const today = new Date(Math.floor(now.getTime() / DAY_MS) * DAY_MS);
   return {
-    ago: (days: number, minutes = 0) => new Date(today.getTime() - days * DAY_MS + 9 * 3_600_000 + minutes * 60_000),
+    ago: (days: number, minutes = 0) => new Date(today.getTime() - days * DAY_MS + 9 * HOUR_MS + minutes * MINUTE_MS),
     id: (at: Date) =>
       uuidv7({ msecs: at.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)), seq: Math.floor(random() * 2 ** 31) }),
     chance: () => random(),
@@ -85,9 +84,19 @@ function readingsOf(taping: ToldTaping, make: Generator): number[] {
 
 /** Tables of what happened: in the demo everything was written down as it happened. */
 const HAPPENED = [
-  ScreeningEntity, TapingEntity, WeighingEntity, PlanEntity, FitCheckEntity, SkinLookEntity, InspectionEntity, EventEntity, FieldEventEntity,
-  StageResultEntity, StageMoveEntity, LinkMoveEntity,
-].map(({ options }) => options.tableName!); // prettier-ignore
+  ScreeningEntity,
+  TapingEntity,
+  WeighingEntity,
+  PlanEntity,
+  FitCheckEntity,
+  SkinLookEntity,
+  InspectionEntity,
+  EventEntity,
+  FieldEventEntity,
+  StageResultEntity,
+  StageMoveEntity,
+  LinkMoveEntity,
+].map(({ options }) => options.tableName!);
 
 async function seed(manager: EntityManager, now: Date): Promise<void> {
   const make = generator(now);
@@ -132,7 +141,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
       scopes[0]!,
       collarKindOfRecord,
       id,
-      { kind: 'prong', name, metal, condition: 'sound', numbers, measuredOn, note, retiredAt: null },
+      { kind: 'prong', name, metal, condition: 'sound', numbers, measuredOn, owned: true, note, retiredAt: null },
       null,
     );
   }
@@ -142,7 +151,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     const id = make.id(at);
     collarIds.set(key, id);
     const measuredOn = measuredDaysAgo === null ? null : DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
-    await putVersioned(scopes[0]!, collarKindOfRecord, id, { ...facts, measuredOn, retiredAt: null }, null);
+    await putVersioned(scopes[0]!, collarKindOfRecord, id, { ...facts, measuredOn, owned: true, retiredAt: null }, null);
   }
   for (const facts of TOLD_GEAR) await putVersioned(scopes[1]!, gearKind, make.id(make.ago(75)), { ...facts, retiredAt: null }, null);
   const placeIds = new Map<string, string>();
@@ -172,7 +181,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     dogIds.set(told.key, dogId);
     const bornOn = DateTime.fromJSDate(make.ago(Math.round(ageDays)), { zone: KENNEL_ZONE }).toISODate();
     const placeId = told.place ? placeIds.get(told.place)! : null;
-    const dog: DogFacts = { ...facts, placeId, house: null, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
+    const dog: DogFacts = { ...NOTHING_NOTED, house: null, ...facts, placeId, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
     await putVersioned(scopes[0]!, dogKind, dogId, dog, null);
 
     const events: { at: Date; keep: () => Promise<void> }[] = [];
@@ -206,6 +215,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
             neckBuild: facts.neckBuild,
             at: tapedAt.toISOString(),
             correctsId: null,
+            settled: false,
           });
           await putAppended(scopes[taping.by]!, tapingKind, id, sent);
         },
@@ -230,7 +240,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
         },
       });
       for (const check of fit.checks) {
-        const checkedAt = new Date(plannedAt.getTime() + check.minutesAfter * 60_000);
+        const checkedAt = new Date(plannedAt.getTime() + check.minutesAfter * MINUTE_MS);
         events.push({
           at: checkedAt,
           keep: async () => {

@@ -3,7 +3,7 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
 import type { SessionStore, Somebody } from '../data/session-store.ts';
-import { note } from '../services/deeds.ts';
+import { writeDeed } from '../services/deeds.ts';
 import { Failure } from '../services/failure.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { deviceOf, endSessions, mySessionsPage } from '../services/my-sessions.ts';
@@ -16,7 +16,7 @@ import { parseBody, readJson, versionOf } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** Puts somebody into a new session, so that an id known before sign-in is worth nothing after it. */
-export async function enter(dataSource: DataSource, request: Request, me: Me): Promise<Me> {
+export async function beginSession(dataSource: DataSource, request: Request, me: Me): Promise<Me> {
   await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
   request.session.personId = me.person.id;
   request.session.kennelId = me.kennel.id;
@@ -24,7 +24,7 @@ export async function enter(dataSource: DataSource, request: Request, me: Me): P
   request.session.enteredAt = new Date().toISOString();
   request.session.device = deviceOf(request.get('user-agent'));
   await new Promise<void>((resolve, reject) => request.session.save((error) => (error ? reject(error) : resolve())));
-  await note(new KennelScope(dataSource, { kennelId: me.kennel.id, personId: me.person.id }), {
+  await writeDeed(new KennelScope(dataSource, { kennelId: me.kennel.id, personId: me.person.id }), {
     act: 'in',
     kind: 'session',
     label: `on ${request.session.device}`,
@@ -79,7 +79,7 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     // Tried passwords are tried passwords, by whichever door.
     const address = ofAddress(request);
     await begin([address], response);
-    const me = await enter(dataSource, request, await accounts.signUp(asked));
+    const me = await beginSession(dataSource, request, await accounts.signUp(asked));
     await tries.takeBack(address.key);
     knowDevice(request, response, secret, asked.email);
     response.status(201).json(me);
@@ -90,18 +90,18 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     const own = device === null ? `e-mail ${asked.email}` : `device ${asked.email} ${device}`;
     const address = ofAddress(request);
     await begin([{ key: own, pauses }, ...(device === null ? [address] : [])], response);
-    const me = await enter(dataSource, request, await accounts.signIn(asked));
+    const me = await beginSession(dataSource, request, await accounts.signIn(asked));
     await Promise.all([tries.forget(own), ...(device === null ? [tries.takeBack(address.key)] : [])]);
     knowDevice(request, response, secret, asked.email);
     response.json(me);
   });
   routes.post('/sign-in/demo', limits.demoSignIns, async (request, response) => {
     if (!options.demo) throw new Failure('not-found');
-    response.json(await enter(dataSource, request, await accounts.signInToDemo()));
+    response.json(await beginSession(dataSource, request, await accounts.signInToDemo()));
   });
   routes.post('/sign-out', async (request, response) => {
     const { personId, kennelId } = request.session;
-    if (personId && kennelId) await note(scopeOf(request, dataSource), { act: 'out', kind: 'session' });
+    if (personId && kennelId) await writeDeed(scopeOf(request, dataSource), { act: 'out', kind: 'session' });
     await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
     response.clearCookie(options.cookieName).status(204).end();
   });

@@ -37,7 +37,7 @@ const DOGS = [
 const prong = (name: string, gaugeMm: number, pitchMm: number, insideGirthMm: number, links: number) => ({
   ...someCollar,
   name,
-  numbers: { gaugeMm, pitchMm, insideGirthMm, links, closingMm: gaugeMm * 9 },
+  numbers: { gaugeMm, pitchMm, insideGirthMm, links, closingMm: 31 },
 });
 const other = (kind: CollarKindName, name: string, numbers: object) => ({ ...someCollar, kind, name, metal: null, numbers });
 const strap = { widthMm: 20, buckle: 'metal tongue', holePitchMm: null };
@@ -49,8 +49,8 @@ const STOCK = [
   prong('Long Alder', 3, 31.2, 560, 16),
   other('wide-throat', 'Clover', { minMm: 180, maxMm: 260, ...strap }),
   other('flat', 'Bulrush', { minMm: 300, maxMm: 480, ...strap }),
-  other('martingale', 'Osier', { strapMinMm: 200, strapMaxMm: 340, loopMm: 120, widthMm: 50, loop: 'cloth', hardware: 'metal', buckled: false }),
-  other('martingale', 'Willow', { strapMinMm: 280, strapMaxMm: 440, loopMm: 120, widthMm: 38, loop: 'cloth', hardware: 'metal', buckled: false }),
+  other('martingale', 'Osier', { strapMinMm: 200, strapMaxMm: 340, loopMm: 70, widthMm: 50, loop: 'cloth', hardware: 'metal', buckled: false }),
+  other('martingale', 'Willow', { strapMinMm: 280, strapMaxMm: 440, loopMm: 70, widthMm: 38, loop: 'cloth', hardware: 'metal', buckled: false }),
   other('slip', 'Heron', { lengthMm: 482.6, ringMm: 20, material: 'chain', thickMm: 2.5, longLink: false }),
   other('head-collar', 'Bellpull', { neckMinMm: 430, neckMaxMm: 640, noseMinMm: 240, noseMaxMm: 400, widthMm: 16 }),
 ];
@@ -59,15 +59,15 @@ const STOCK = [
 const RIGHT: Partial<Record<CollarKindName, Record<string, string | null>>> = {
   prong: { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null },
   'wide-throat': { breathing: 'free', sits: 'high', broad: 'throat', comesOver: 'no', buckle: 'sound' },
-  flat: { breathing: 'free', sits: 'high', comesOver: 'no', buckle: 'sound' },
-  martingale: { breathing: 'free', through: 'strap', sits: 'high', rings: 'meet', comesOver: 'no', loop: 'no' },
-  slip: { breathing: 'free', letter: 'P', sits: 'high', letsGo: 'yes', gap: 'inside', passes: 'easily' },
-  'head-collar': { breathing: 'free', mouth: 'yes', slides: 'leather', eyes: 'yes', angle: 'yes', sits: 'high', safety: 'yes' },
+  flat: { breathing: 'free', sits: 'high', shake: 'stays', comesOver: 'no', buckle: 'sound' },
+  martingale: { breathing: 'free', through: 'strap', sits: 'high', rings: 'meet', opens: 'yes', comesOver: 'no', loop: 'no' },
+  slip: { breathing: 'free', letter: 'P', sits: 'high', letsGo: 'yes', gap: 'inside', passes: 'easily', headDown: 'stays' },
+  'head-collar': { breathing: 'free', mouth: 'yes', slides: 'leather', nose: '1', eyes: 'yes', angle: 'yes', sits: 'high', safety: 'yes' },
 };
 const lengthOf: Partial<Record<CollarKindName, (on: Record<string, number>) => number>> = {
   'wide-throat': (on) => on.setMm!,
   flat: (on) => on.setMm!,
-  martingale: (on) => on.strapMm! + 60,
+  martingale: (on) => on.strapMm! + 35,
   'head-collar': (on) => on.neckMm!,
 };
 

@@ -126,7 +126,7 @@ describe('calculations without a screen', () => {
     ['an unknown name', 'prong', { ...prong, grith: 1 }, 'grith'],
     ['an unknown rule', 'prong', { ...prong, rules: { slackMax: 3 } }, 'rules.slackMax'],
     ['a window upside down', 'prong', { ...prong, rules: { slackMinMm: 30 } }, 'rules.slackMaxMm'],
-    ['one reading', 'tape', { ...tape, readingsMm: [390] }, 'readingsMm'],
+    ['no reading', 'tape', { ...tape, readingsMm: [] }, 'readingsMm'],
     ['eleven readings', 'tape', { ...tape, readingsMm: Array(11).fill(390) }, 'readingsMm'],
     ['a reading of 99', 'tape', { ...tape, readingsMm: [390, 99] }, 'readingsMm[1]'],
     ['a null reading', 'tape', { ...tape, readingsMm: [390, null] }, 'readingsMm[1]'],
@@ -279,6 +279,16 @@ describe('levels, drift and what a collar gives away', () => {
     expect(apart).toMatchObject({ level: null, low95: null, high95: null, intercept: null, slope: null, converged: false });
     expect(apart.reasons).toEqual([{ code: 'apart', text: expect.stringContaining('Try levels 3 to 6 again next.') }]);
   });
+  it('working-level: the open example, and a level that nobody may be offered', async () => {
+    const run = (told: string) => ({ trials: told.split(' ').map((one) => ({ level: Number(one.slice(0, -1)), noticed: one.endsWith('+') })) });
+    const runs = [run('0- 1- 2- 3- 4- 5- 6+ 5- 6+ 5- 6+ 5-')];
+    const scale = { min: 0, max: 100, step: 1 };
+    const found = (await ask('working-level', { runs, scale })).body;
+    expect(found).toMatchObject({ state: 'known', level: 6, turns: 6, turnsMean: 5.5, low95: 5, high95: 6, highestNoticed: 6 });
+    const barred = (await ask('working-level', { runs, scale, ceiling: 6 })).body;
+    expect(barred).toMatchObject({ level: null, reasons: [{ code: 'at-ceiling', text: expect.stringContaining('6 was too much') }] });
+    expect((await ask('working-level', { runs, scale, rules: { levelKnownSteps: 0.5 } })).body.state).toBe('rough');
+  });
   it('drift: the house’s λ and limit unless the call names others', async () => {
     const series = { values: [10, 12, 12, 13], mean: 10, sd: 1, k: 0.5, h: 4 };
     const house = (await ask('drift', series)).body;
@@ -333,6 +343,12 @@ describe('levels, drift and what a collar gives away', () => {
     ['threshold', { trials: [{ level: '4', noticed: true }] }, 'trials[0].level'],
     ['threshold', { trials, target: 0.49 }, 'target'],
     ['threshold', { trials, target: 0.96 }, 'target'],
+    ['working-level', { runs: [], scale: { min: 0, max: 10, step: 1 } }, 'runs'],
+    ['working-level', { runs: [{ trials: [] }], scale: { min: 0, max: 10, step: 1 } }, 'runs[0].trials'],
+    ['working-level', { runs: [{ trials: [{ level: 2.5, noticed: true }] }], scale: { min: 0, max: 10, step: 1 } }, 'runs[0].trials[0].level'],
+    ['working-level', { runs: [{ trials: [{ level: 11, noticed: true }] }], scale: { min: 0, max: 10, step: 1 } }, 'runs[0].trials[0].level'],
+    ['working-level', { runs: [{ trials: [{ level: 2, noticed: true }] }], scale: { min: 10, max: 0, step: 1 } }, 'scale.max'],
+    ['working-level', { runs: [{ trials: [{ level: 2, noticed: true }] }], scale: { min: 0, max: 10, step: 1 }, ceiling: 12 }, 'ceiling'],
     ['drift', { values: [], mean: 1, sd: 1, k: 1, h: 1 }, 'values'],
     ['drift', { values: [1], mean: 1, sd: -1, k: 1, h: 1 }, 'sd'],
     ['drift', { values: [1], mean: 1, sd: 1, k: 1, h: 1, lambda: 0 }, 'lambda'],

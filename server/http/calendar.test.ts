@@ -1,5 +1,5 @@
 import { CalendarPage, calendarCase, dayOf, placedSession, plannedFacts, scheduleDays, stagesPlanned, stageWish, type Kennel } from '@banter/contract';
-import { drillScenes, placeSessions, PROGRAMME_TEMPLATES, rightDirections, sessionClash } from '@banter/core';
+import { drillScenes, placeSessions, PROGRAMME_TEMPLATES, BACK_AND_IN, sessionClash } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -160,7 +160,7 @@ describe('a handling drill', () => {
     const id = uuidv7();
     const scenes = drillScenes({ seed: 12, count: 5, pace: 'calm' });
     const answers = scenes.map((scene) => {
-      const [direction] = rightDirections(scene.happening, 'slip-or-prong');
+      const [direction] = BACK_AND_IN.right[scene.happening];
       const from = scene.quietMs + 500;
       return { pressures: direction ? [{ direction, from, to: from + scene.yieldsMs }] : [], paidAt: null };
     });

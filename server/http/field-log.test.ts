@@ -197,6 +197,44 @@ describe('what a phone logged', () => {
 });
 
 describe('what is shown of it', () => {
+  it('a finding run that settled: every page says one level, and the next run begins three steps under it', async () => {
+    const { begin, press, response } = session();
+    const run: [number, string][] = [[5, 'none'], [6, 'small'], [5, 'none'], [6, 'small'], [5, 'none'], [6, 'small'], [5, 'none']]; // prettier-ignore
+    const presses = run.map(([level], index) => press(10 + index * 20, level));
+    await send([begin({ purpose: 'finding' }), ...presses, ...presses.map(({ id }, index) => response(15 + index * 20, id, run[index]![1]))]);
+    const [own] = FieldPage.parse((await agent.get('/api/field')).body).dogs.find(({ id }) => id === dog)!.devices;
+    expect(own!.levels.yard!.offered).toEqual({ level: 6, how: 'known' });
+    expect(own!.runBegins).toMatchObject({ yard: 3 });
+    const sheet = (
+      await agent
+        .put(`/api/handovers/${uuidv7()}`)
+        .send({ dogId: dog, toWhom: 'Zofia', callWhom: 'us', lengthUnit: 'cm', massUnit: 'kg', note: '', at: new Date().toISOString() })
+    ).body.sheet;
+    expect(JSON.stringify(sheet.sections)).toContain('Yard 6. The lowest that it notices, no more.');
+  });
+
+  it('what a check answers of contact and skin stands on the dog’s pages, under the place where the contacts sat, and is kept once', async () => {
+    const { plans } = (await agent.get(`/api/dogs/${dog}/page`)).body as { plans: { id: string; kind: string }[] };
+    const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+    const on = { event: 'put-on', id: uuidv7(), at: ago(60), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
+    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on] });
+    const right = { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'pink' };
+    const check = { dogId: dog, planId: plans.find(({ kind }) => kind === 'remote')!.id, kind: 'remote', on: { strapMm: 437, postMm: 12, clock: 3 }, answers: right, note: '', at: ago(30) }; // prettier-ignore
+    const id = uuidv7();
+    await must(`/api/fit-checks/${id}`, check);
+    expect((await agent.put(`/api/fit-checks/${id}`).send(check)).status).toBe(200);
+    const neck = (await agent.get(`/api/dogs/${dog}/neck`)).body;
+    expect(neck.skinLooks).toMatchObject([{ id, clock: 9, grade: 1, under: 'contacts', at: check.at }]);
+    expect(neck.events).toMatchObject([{ event: 'put-on' }, { event: 'contact', made: true, at: check.at, source: 'hand' }]);
+    const [own] = FieldPage.parse((await agent.get('/api/field')).body).dogs.find(({ id: one }) => one === dog)!.devices;
+    expect(own).toMatchObject({ contact: { made: true, at: check.at }, skin: { clock: 9, grade: 1 } });
+    // A putting on that was taken back is no place: the check's own counts then.
+    const gone = { event: 'void', id: uuidv7(), at: ago(20), eventId: on.id };
+    await must(`/api/entries/${gone.id}`, { source: 'hand', events: [gone] });
+    await must(`/api/fit-checks/${uuidv7()}`, { ...check, at: ago(10) });
+    expect((await agent.get(`/api/dogs/${dog}/neck`)).body.skinLooks).toMatchObject([{ clock: 9 }, { clock: 3, grade: 1 }]);
+  });
+
   it('a phone gets every dog with its device, cap, ceiling, what is usual, and sessions nobody ended', async () => {
     const { sessionId, begin, press, response } = session();
     const presses = [press(10, 11), press(20, 13), press(30, 13), press(40, 60)];
@@ -209,7 +247,9 @@ describe('what is shown of it', () => {
       scale: { min: 1, max: 100, step: 1 },
       ceiling: 60,
       cap: 30,
-      usual: { yard: { level: 13, how: 'needed' } },
+      levels: { yard: { offered: { level: 11, how: 'needed' }, lastNeeded: 11, alarm: null } },
+      // Three steps under what was last needed; where nothing is known, the lowest.
+      runBegins: { yard: 8, home: 1 },
       worn: null,
     });
     expect(field.open).toMatchObject([{ id: sessionId, endedAt: null }]);

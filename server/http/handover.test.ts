@@ -8,7 +8,7 @@ import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { fittedDog, newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
+import { fitCheck, fittedDog, newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -55,6 +55,21 @@ const bytes = (request: supertest.Test) => request.buffer(true).parse((response,
 }); // prettier-ignore
 
 describe('a handover', () => {
+  it('tells nothing about wearing a collar that a check has stopped, but that it stays off', async () => {
+    const ids = await fittedDog(agent);
+    const told = (body: { sheet: HandoverSheet }) =>
+      JSON.stringify([body.sheet.lead, body.sheet.sections, body.sheet.daily, body.sheet.cautions, body.sheet.drawings]);
+    const before = (await handOver({ dogId: ids.dog })).answer;
+    expect(told(before.body)).toContain('rong collar goes on');
+    const over = fitCheck(ids.dog, ids.plan, { at: '2026-03-04T10:00:00.000Z', answers: { ...fitCheck(ids.dog, ids.plan).answers, breathing: 'not-free' } });
+    expect((await agent.put(`/api/fit-checks/${uuidv7()}`).send(over)).body.outcome.verdict).toBe('stop');
+    const { body } = (await handOver({ dogId: ids.dog })).answer;
+    expect(body.sheet.lead).toContain('wears no collar of ours for now');
+    expect(told(body)).toContain('Stays off: it is not right for this dog as it is.');
+    expect(told(body)).not.toContain('goes on');
+    expect(body.sheet.drawings.neck.collars).toEqual([]);
+  });
+
   it('is made of the records as they stand, in the owner’s units, and stays as it was', async () => {
     const { id, answer } = await handOver();
     expect(answer.status, answer.text).toBe(201);
@@ -96,7 +111,7 @@ describe('a handover', () => {
   it('of a dog with nothing fitted still has its pages', async () => {
     const bare = await newDog(agent, { name: 'Żółw «½»' });
     const { id, answer } = await handOver({ dogId: bare, lengthUnit: 'cm', massUnit: 'kg' });
-    expect(answer.body.sheet.lead).toContain('wears no collar of ours yet');
+    expect(answer.body.sheet.lead).toContain('wears no collar of ours for now');
     const pdf = (await bytes(agent.get(`/api/handovers/${id}/pages.pdf`))).body as Buffer;
     expect(poppler('pdfinfo', pdf)).toMatch(/A4/);
     expect(poppler('pdftotext', pdf)).toContain('Żółw «½»');

@@ -8,7 +8,7 @@ import { csvPieces } from '../kennel-file/csv-tables.ts';
 import { eventLines } from '../kennel-file/event-lines.ts';
 import { KennelImports } from '../kennel-file/kennel-imports.ts';
 import { kennelFilePieces } from '../kennel-file/write-kennel.ts';
-import { note } from '../services/deeds.ts';
+import { writeDeed } from '../services/deeds.ts';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { kennelOf } from '../services/kennels.ts';
@@ -29,7 +29,7 @@ export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: Kenne
     const scope = scopeOf(request, dataSource);
     const { name } = await kennelOf(scope);
     const now = new Date();
-    await note(scope, { act: 'took', kind: 'kennel', label: name });
+    await writeDeed(scope, { act: 'took', kind: 'kennel', label: name });
     const file = `${name} ${now.toISOString().slice(0, 10)}.json`;
     response.set('Content-Disposition', `attachment; filename="kennel.json"; filename*=UTF-8''${encodeURIComponent(file)}`).type('application/json');
     // Half a file must not look like a whole one: when it cannot be written to its end, the answer is broken off.

@@ -2,8 +2,9 @@ import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { parseCookie } from 'cookie';
 import type { Request, RequestHandler, Response } from 'express';
 import onHeaders from 'on-headers';
+import { HOUR_MS } from '@banter/core';
 
-const YEAR_MS = 365 * 24 * 3_600_000;
+const YEAR_MS = 365 * 24 * HOUR_MS;
 const LONGEST = 200;
 
 const sealed = (secret: string, email: string, nonce: string) => createHmac('sha256', secret).update(`device ${email} ${nonce}`).digest('base64url');

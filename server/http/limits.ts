@@ -2,9 +2,7 @@ import type { RequestHandler } from 'express';
 import rateLimit, { type Options } from 'express-rate-limit';
 import type { Tries } from '../services/tries.ts';
 import { sendProblem } from './answer-problems.ts';
-
-const MINUTE_MS = 60_000;
-const HOUR_MS = 60 * MINUTE_MS;
+import { HOUR_MS, MINUTE_MS } from '@banter/core';
 
 const limit = (windowMs: number, most: number, extra: Partial<Options> = {}): RequestHandler =>
   rateLimit({

@@ -1,4 +1,17 @@
-import { type FitsAnswer, type LinkBalance } from '@banter/contract';
+import {
+  Collar,
+  currentFits,
+  DogPage,
+  inspectionOf,
+  DogsPage,
+  madeUpWords,
+  TodayPage,
+  upkeepPieces,
+  type FitsAnswer,
+  type LinkBalance,
+  type UpkeepPage,
+} from '@banter/contract';
+import { contractSpeaker, houseRules } from '@banter/core';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
@@ -90,6 +103,40 @@ describe('the links of the locker', () => {
     expect([await at(`collar:${again}`), await at('bag')]).toEqual([12, 1]);
   });
 
+  it('are moved by no look at the collar and by no new name; scrapped by mistake, it brings back what it took along', async () => {
+    const ids = await fittedDog(agent);
+    const held = async () => [await at(`collar:${ids.collar}`), await at('bag'), await at('scrap')];
+    expect(await held()).toEqual([11, 2, 0]);
+    const answers = Object.fromEntries(inspectionOf({ kind: 'prong', numbers: someCollar.numbers }).items.map(({ id }) => [id, 'good']));
+    const look = (found: object, minute: number) =>
+      agent
+        .put(`/api/inspections/${uuidv7()}`)
+        .send({
+          collarId: ids.collar,
+          gearId: null,
+          answers: { ...answers, ...found },
+          note: '',
+          at: new Date(Date.now() - (60 - minute) * 1000).toISOString(),
+        })
+        .expect(201);
+    await look({}, 1);
+    await look({ chain: 'bad' }, 2);
+    expect(await held()).toEqual([11, 2, 0]);
+    const collar = Collar.parse((await agent.get(`/api/collars/${ids.collar}`)).body);
+    const { id: _id, version, ...facts } = collar;
+    await agent
+      .put(`/api/collars/${ids.collar}`)
+      .set('If-Match', `"${version}"`)
+      .send({ ...facts, name: 'Hook two' })
+      .expect(200);
+    expect(await held()).toEqual([11, 2, 0]);
+    await look({ tips: 'worse' }, 3);
+    expect(await held()).toEqual([0, 2, 11]);
+    await look({}, 4);
+    expect(await held()).toEqual([11, 2, 0]);
+    expect(await sum()).toBe(0);
+  });
+
   it.each([
     ['none', { count: 0 }, 'count'],
     ['half of one', { count: 1.5 }, 'count'],
@@ -139,14 +186,14 @@ describe('what speaks against a collar', () => {
     expect((await put()).body.errors[0]).toMatchObject({ path: 'dogId', message: expect.stringContaining('Screen the dog first') });
   });
 
-  it('is also the law: what is not allowed or was never looked up is not planned there', async () => {
+  it('is also the law: what is not allowed is not planned there; what was never looked up is kept as that', async () => {
     const law = async (place: object) => (await (await readyDog({}, place)).plan()).body;
     expect((await law({ collars: { prong: 'not-allowed' } })).errors[0]).toMatchObject({
       path: 'placeId',
       message: 'Prong collars are not allowed at Home field.',
     });
-    expect((await law({ collars: {} })).errors[0].message).toMatch(/^Nobody has looked up whether prong collars are allowed at Home field\.$/);
-    expect((await law({ checkedOn: null })).errors[0].path).toBe('placeId');
+    expect((await law({ collars: {} })).inputs.place).toEqual({ name: 'Home field', status: 'never-checked' });
+    expect((await law({ checkedOn: null })).inputs.place).toEqual({ name: 'Home field', status: 'never-checked' });
     expect((await law({ checkedOn: '2024-01-01' })).inputs.place).toEqual({ name: 'Home field', status: 'check-again' });
     expect((await law({})).inputs.place).toEqual({ name: 'Home field', status: 'allowed' });
   });
@@ -172,7 +219,7 @@ describe('every kind of collar', () => {
     expect(kept.status).toBe(201);
     // Four holes beyond the first: 330 + 4 × 25.4; the head of 472 over it is 1.094, high and tight.
     expect(kept.body.outcome).toMatchObject({ keep: true, verdict: 'fits' });
-    const answers = { breathing: 'free', sits: 'high', under: '4', comesOver: 'yes', buckle: 'sound' };
+    const answers = { breathing: 'free', sits: 'high', shake: 'stays', under: '4', comesOver: 'yes', buckle: 'sound' };
     const check = await agent.put(`/api/fit-checks/${ids.check}`).send({ ...fitCheck(ids.dog, ids.plan), kind: 'flat', on: { setMm: 431.6 }, answers });
     expect(check.body.outcome).toMatchObject({ verdict: 'adjust', step: 'take-in' });
     expect((await agent.put(`/api/collars/${uuidv7()}`).send({ ...flat, numbers: { ...flat.numbers, maxMm: 300 } })).body.errors[0].path).toBe('numbers.maxMm');
@@ -280,5 +327,58 @@ describe('many dogs at once', () => {
       ).body.errors[0].path,
     ).toBe('dogs[1].id');
     expect((await fits({ dogs: [], stock: [] })).status).toBe(422);
+  });
+});
+
+describe('one collar and two dogs', () => {
+  it('is made up for the dog it was last found on: the other’s page, card and dues say so, with what to put back', async () => {
+    const first = await fittedDog(agent);
+    const second = await fittedDog(agent);
+    // The second dog is fitted in the first one's collar, with a link less.
+    const id = uuidv7();
+    await agent.put(`/api/plans/${id}`).send(plan(second.dog, first.collar)).expect(201);
+    const later = new Date().toISOString();
+    await agent
+      .put(`/api/fit-checks/${uuidv7()}`)
+      .send(fitCheck(second.dog, id, { on: { left: 5, right: 5 }, at: later }))
+      .expect(201);
+    const page = DogPage.parse((await agent.get(`/api/dogs/${first.dog}/page`)).body);
+    const [fit] = currentFits(page.plans, page.checks, page.endings, page.madeUp);
+    expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
+    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^«Hook one» is made up for \S+ now, 10 links .*: put one link back in first\.$/);
+    const cards = DogsPage.parse((await agent.get('/api/dogs')).body).dogs;
+    expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
+    expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();
+    const { items } = TodayPage.parse((await agent.get('/api/today')).body);
+    const due = items.filter(({ dogId }) => dogId === first.dog).map(({ title, why }) => `${title} ${why}`);
+    expect(due.join(' ')).toContain('put one link back in first');
+  });
+});
+
+describe('a collar that could be bought', () => {
+  it('is planned with by nobody, brings no links, and is not looked after, until somebody says that it is here', async () => {
+    const { dog } = await fittedDog(agent);
+    const id = uuidv7();
+    const bought = { ...someCollar, name: 'Usual', measuredOn: null, owned: false };
+    await agent.put(`/api/collars/${id}`).send(bought).expect(201);
+    expect(await at(`collar:${id}`)).toBe(0);
+    const refused = await agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, id));
+    expect([refused.status, refused.body.errors[0]]).toEqual([422, { path: 'collarId', message: '«Usual» is still to be bought: say that it is here first.' }]);
+    const pieces = async () => upkeepPieces((await agent.get('/api/upkeep')).body as UpkeepPage, Date.now(), houseRules()).map(({ name }) => name);
+    expect(await pieces()).not.toContain('Usual');
+    await agent
+      .put(`/api/collars/${id}`)
+      .set('If-Match', '"1"')
+      .send({ ...bought, owned: true })
+      .expect(200);
+    expect(await at(`collar:${id}`)).toBe(13);
+    expect(await pieces()).toContain('Usual');
+    await agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, id)).expect(201);
+  });
+  it('is what an older program sends as one that is owned', async () => {
+    const id = uuidv7();
+    const { owned: _left, ...older } = someCollar;
+    const answer = await agent.put(`/api/collars/${id}`).send(older);
+    expect([answer.status, answer.body.owned]).toEqual([201, true]);
   });
 });

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { deflateSync } from 'node:zlib';
-import { dressedDog, NeckPage, toldEvents, type NewEvent } from '@banter/contract';
+import { dressedDog, NeckPage, wearAndDeviceEvents, type NewEvent } from '@banter/contract';
 import { contractSpeaker, wearsOf } from '@banter/core';
 import sharp from 'sharp';
 import supertest from 'supertest';
@@ -75,7 +75,7 @@ describe('what a hand tells of wearing', () => {
     await entry([on(2)]);
     const [a, b] = await Promise.all([entry([off(1)]), entry([off(0.99)])]);
     expect([a.status, b.status]).toEqual([201, 201]);
-    const { wears } = wearsOf(toldEvents((await neck()).events).wear);
+    const { wears } = wearsOf(wearAndDeviceEvents((await neck()).events).wear);
     expect(wears).toMatchObject([{ oddities: [{ code: 'taken-off-twice' }] }]);
     expect(new Date(wears[0]!.to!).toISOString() < ago(0.995)).toBe(true);
   });
@@ -94,7 +94,7 @@ describe('what a hand tells of wearing', () => {
     expect((await entry([void_])).status).toBe(201);
     const { events } = await neck();
     expect(events).toHaveLength(2);
-    expect(wearsOf(toldEvents(events).wear).wears).toEqual([]);
+    expect(wearsOf(wearAndDeviceEvents(events).wear).wears).toEqual([]);
     expect((await entry([on(3)])).status).toBe(201);
     expect((await entry([{ ...void_, id: uuidv7(), eventId: uuidv7() } as NewEvent])).body.errors[0].path).toBe('events[0].eventId');
   });
@@ -172,7 +172,7 @@ describe('a week replayed through the open event format', () => {
     expect(second.body).toEqual({ kept: 30, known: 110, refused: [] });
     const page = await neck();
     expect(page.events).toHaveLength(70);
-    const { wears, strays } = wearsOf(toldEvents(page.events).wear);
+    const { wears, strays } = wearsOf(wearAndDeviceEvents(page.events).wear);
     expect(strays).toEqual([]);
     expect(wears).toHaveLength(7);
     for (const wear of wears) expect(wear).toMatchObject({ oddities: [], states: [{ value: 'worked' }, { value: 'crated' }], places: [{}, { value: 12 }] });
@@ -259,7 +259,7 @@ describe('what is on now', () => {
     await agent.put(`/api/collars/${flat}`).send(facts);
     await entry([{ ...on(24 * 100), collarId: flat, clock: null, state: 'supervised' } as NewEvent]);
     await entry([{ event: 'state', id: uuidv7(), at: ago(24 * 80), dogId: dog, collarId: flat, state: 'alone' } as NewEvent]);
-    const { wears } = wearsOf(toldEvents((await neck()).events).wear);
+    const { wears } = wearsOf(wearAndDeviceEvents((await neck()).events).wear);
     expect(wears).toMatchObject([{ collarId: flat, to: null, states: [{ value: 'supervised' }, { value: 'alone' }] }]);
     expect((await agent.get('/api/wearing')).body.wearing).toMatchObject([{ collarName: 'Reed', state: 'alone', alarms: [], ask: false }]);
   });

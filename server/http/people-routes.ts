@@ -7,7 +7,7 @@ import { Failure } from '../services/failure.ts';
 import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { peoplePage, setStanding } from '../services/people.ts';
-import { enter } from './account-routes.ts';
+import { beginSession } from './account-routes.ts';
 import { signedIn } from './guards.ts';
 import { knowDevice } from './known-devices.ts';
 import type { Limits } from './limits.ts';
@@ -22,7 +22,10 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
   const routes = Router();
   const endAll = async (who: Somebody) => {
     const rows = await sessions.ofPerson(who);
-    await sessions.end(who, rows.map(({ idHash }) => idHash)); // prettier-ignore
+    await sessions.end(
+      who,
+      rows.map(({ idHash }) => idHash),
+    );
   };
 
   routes.post('/invitation', limits.invitations, ...readJson, async (request, response) => {
@@ -30,7 +33,7 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
   });
   routes.post('/join', limits.signUps, ...readJson, async (request, response) => {
     const asked = parseBody(Join, request);
-    const me = await enter(dataSource, request, await joinBy(dataSource, asked));
+    const me = await beginSession(dataSource, request, await joinBy(dataSource, asked));
     knowDevice(request, response, secret, asked.email);
     response.status(201).json(me);
   });
@@ -53,7 +56,10 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
     const scope = scopeOf(request, dataSource);
     await setStanding(scope, scope.personId, { role: request.role!, left: true });
     const own = hashOf(request.sessionID);
-    await sessions.end(scope, (await sessions.ofPerson(scope)).flatMap(({ idHash }) => (idHash === own ? [] : [idHash]))); // prettier-ignore
+    await sessions.end(
+      scope,
+      (await sessions.ofPerson(scope)).flatMap(({ idHash }) => (idHash === own ? [] : [idHash])),
+    );
     await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
     bus.changed(scope.kennelId);
     response.clearCookie(cookieName).status(204).end();

@@ -111,6 +111,20 @@ describe('records by an id of their maker', () => {
   });
 });
 
+describe('a high girth that seems taken lower down', () => {
+  it('is asked about until somebody has said for that taping that it was behind the ears', async () => {
+    const ids = await fittedDog(agent);
+    const put = async (settled: object) =>
+      (await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog, { readingsMm: [520, 520, 520], ...settled }))).body.reasons.map(
+        (one: { code: string }) => one.code,
+      );
+    expect(await put({})).toContain('taken-lower');
+    const settled = await put({ settled: true });
+    expect([settled.includes('taken-lower'), settled.includes('behind-the-ears')]).toEqual([false, true]);
+    expect(await put({ settled: false })).toContain('taken-lower');
+  });
+});
+
 describe('what is kept with a verdict', () => {
   it('is who, when, inputs, rules, core version and reasons', async () => {
     const ids = await fittedDog(agent);

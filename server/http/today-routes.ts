@@ -99,7 +99,12 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
     // Whoever left while it was worked out is not listening any more.
     if (response.destroyed) return;
     sent = comparable(page);
-    response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' }); // prettier-ignore
+    response.writeHead(200, {
+      'Content-Type': 'text/event-stream; charset=utf-8',
+      'Cache-Control': 'no-store, no-transform',
+      Connection: 'keep-alive',
+      'X-Accel-Buffering': 'no',
+    });
     tell(response, page);
     looking = false;
   });

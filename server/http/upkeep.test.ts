@@ -1,4 +1,5 @@
-import { INSPECTION_ITEMS, type InspectionGroup } from '@banter/core';
+import { INSPECT_PRONG } from '@banter/core/collars/prong';
+import { INSPECT_LEASH, type InspectionSpec } from '@banter/core';
 import { UpkeepPage, upkeepPieces } from '@banter/contract';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
@@ -18,12 +19,12 @@ beforeEach(async () => {
   await agent.put(`/api/collars/${collar}`).send(someCollar);
 });
 
-const allGood = (group: InspectionGroup) => Object.fromEntries(INSPECTION_ITEMS[group].map(({ id }) => [id, 'good']));
+const allGood = ({ items }: InspectionSpec) => Object.fromEntries(items.map(({ id }) => [id, 'good']));
 const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
 const look = (answers: object = {}, more: object = {}) =>
   agent
     .put(`/api/inspections/${uuidv7()}`)
-    .send({ collarId: collar, gearId: null, answers: { ...allGood('prong'), ...answers }, note: '', at: ago(0), ...more });
+    .send({ collarId: collar, gearId: null, answers: { ...allGood(INSPECT_PRONG), ...answers }, note: '', at: ago(0), ...more });
 const page = async () => UpkeepPage.parse((await agent.get('/api/upkeep')).body);
 const state = async () => (await agent.get(`/api/collars/${collar}`)).body as { condition: string; retiredAt: string | null };
 
@@ -75,14 +76,14 @@ describe('upkeep', () => {
   it('a piece of gear by its own list', async () => {
     const gear = uuidv7();
     await agent.put(`/api/gear/${gear}`).send({ what: 'leash', name: 'Brown', lengthMm: 1219, widthMm: 16, colour: '', material: '', condition: 'sound', note: '', retiredAt: null }); // prettier-ignore
-    const answers = { ...allGood('leash'), click: 'worse' };
+    const answers = { ...allGood(INSPECT_LEASH), click: 'worse' };
     expect((await look({}, { collarId: null, gearId: gear, answers })).body.outcome).toBe('scrap');
     expect((await agent.get(`/api/gear/${gear}`)).body).toMatchObject({ condition: 'worn' });
   });
 
   it.each([
-    ['a find that is none', { answers: { ...allGood('prong'), tips: 'purple' } }, 'answers.tips'],
-    ['an item that is not looked at', { answers: { ...allGood('prong'), grip: 'good' } }, 'answers.grip'],
+    ['a find that is none', { answers: { ...allGood(INSPECT_PRONG), tips: 'purple' } }, 'answers.tips'],
+    ['an item that is not looked at', { answers: { ...allGood(INSPECT_PRONG), grip: 'good' } }, 'answers.grip'],
     ['something left out', { answers: { links: 'good' } }, 'answers.tips'],
     ['two pieces at once', { gearId: uuidv7() }, 'collarId'],
     ['nothing at all', { collarId: null }, 'collarId'],
@@ -95,7 +96,7 @@ describe('upkeep', () => {
 
   it('sees nothing of another kennel', async () => {
     const other = await newKennel(banter.app);
-    expect((await other.put(`/api/inspections/${uuidv7()}`).send({ collarId: collar, gearId: null, answers: allGood('prong'), note: '', at: ago(0) })).status).toBe(422); // prettier-ignore
+    expect((await other.put(`/api/inspections/${uuidv7()}`).send({ collarId: collar, gearId: null, answers: allGood(INSPECT_PRONG), note: '', at: ago(0) })).status).toBe(422); // prettier-ignore
     expect(UpkeepPage.parse((await other.get('/api/upkeep')).body).collars).toEqual([]);
   });
 });

@@ -4,8 +4,8 @@ import type { DataSource } from 'typeorm';
 import type { KennelRow } from '../data/entities/kennel.ts';
 import { letTakeTime } from '../data/patient-pool.ts';
 import { madeAnew } from '../services/photos.ts';
-import { note } from '../services/deeds.ts';
-import { retell } from '../services/field-stories.ts';
+import { writeDeed } from '../services/deeds.ts';
+import { rebuildFieldStories } from '../services/field-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { isFresh, isPart, settingsOf } from './look-through.ts';
@@ -42,7 +42,14 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
     const put = async (part: KennelPartName, records: FileRecord[]) => {
       const entity = PART_TABLES[part];
       const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
-      const there = new Map((await scope.someOf(entity, rows.map(({ id }) => id))).map((row) => [row.id, row])); // prettier-ignore
+      const there = new Map(
+        (
+          await scope.someOf(
+            entity,
+            rows.map(({ id }) => id),
+          )
+        ).map((row) => [row.id, row]),
+      );
       const added = rows.filter(({ id }) => !there.has(id));
       // Whatever a photo came with, what is kept is made here.
       if (part === 'photos') for (const row of added) Object.assign(row, await madeAnew(row.jpeg as Buffer));
@@ -77,10 +84,13 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
 
     for (const [, sessions] of group([...touched], ([, dogId]) => dogId)) {
       for (let from = 0; from < sessions.length; from += SESSIONS_AT_ONCE)
-        await retell(scope, sessions.slice(from, from + SESSIONS_AT_ONCE).map(([sessionId, dogId]) => ({ sessionId, dogId }))); // prettier-ignore
+        await rebuildFieldStories(
+          scope,
+          sessions.slice(from, from + SESSIONS_AT_ONCE).map(([sessionId, dogId]) => ({ sessionId, dogId })),
+        );
     }
     await referencesHold(scope);
-    await note(scope, { act: 'brought', kind: 'kennel', label: job.kennelName, about: { count: brought } });
+    await writeDeed(scope, { act: 'brought', kind: 'kennel', label: job.kennelName, about: { count: brought } });
     await runner.query('SET SESSION foreign_key_checks = 1');
     await runner.commitTransaction();
   } finally {

@@ -9,7 +9,7 @@ import {
   type KennelPartName,
   type z,
 } from '@banter/contract';
-import { POSSIBLE_TAPE_MM, readLength, readMass, TAPE_SITES, type TapeSite } from '@banter/core';
+import { POSSIBLE_TAPE_MM, readLength, readMass, TAPE_SITES, type TapeSite, NOTHING_NOTED } from '@banter/core';
 import { DateTime } from 'luxon';
 import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -99,7 +99,12 @@ export class RowReader {
     const has = (what: Column) => SPELLED[what].some((heading) => plain.includes(heading));
     const own = this.table === 'presses' ? ['id', 'collarId', 'level', 'mode', 'at'] : Object.keys(kennelPart(CSV_PARTS[this.table]).record.shape);
     this.whole = own.every((name) => plain.includes(plainHeading(name)));
-    if (this.whole) return headings.filter((_heading, index) => !own.some((name) => plainHeading(name) === plain[index]) && !['dog', 'collar', 'sessionid', 'dogid', 'setting', 'purpose', 'response', 'latencyms'].includes(plain[index]!)); // prettier-ignore
+    if (this.whole)
+      return headings.filter(
+        (_heading, index) =>
+          !own.some((name) => plainHeading(name) === plain[index]) &&
+          !['dog', 'collar', 'sessionid', 'dogid', 'setting', 'purpose', 'response', 'latencyms'].includes(plain[index]!),
+      );
     const needs: Record<CsvTable, readonly Column[]> = {
       dogs: ['dog'],
       tape: ['dog', 'readings', 'at'],
@@ -184,7 +189,12 @@ export class RowReader {
   private at(cells: Cells): string {
     const text = textOf(cells, 'at');
     const zone = this.kennel.timeZone;
-    const read = [DateTime.fromISO(text, { zone }), DateTime.fromSQL(text, { zone }), DateTime.fromFormat(text, 'd LLL yyyy', { zone }), DateTime.fromFormat(text, 'd LLLL yyyy', { zone })].find(({ isValid }) => isValid); // prettier-ignore
+    const read = [
+      DateTime.fromISO(text, { zone }),
+      DateTime.fromSQL(text, { zone }),
+      DateTime.fromFormat(text, 'd LLL yyyy', { zone }),
+      DateTime.fromFormat(text, 'd LLLL yyyy', { zone }),
+    ].find(({ isValid }) => isValid);
     if (!read) throw new BadRow(`«${text}» is no day or time that can be read one way only: write it as 2026-03-31 or 2026-03-31T09:30.`);
     return (/^\d{4}-\d\d-\d\d$|[a-z]/i.test(text) && !/T/.test(text) ? read.set({ hour: 12 }) : read).toUTC().toISO()!;
   }
@@ -219,6 +229,7 @@ export class RowReader {
       neckBuild: chosen('neckbuild', ['slender', 'average', 'heavy'], 'average'),
       pull: chosen('pull', ['settled', 'pulls', 'drags'], 'pulls'),
       worksOn: chosen('workson', ['left', 'right'], 'left'),
+      ...NOTHING_NOTED,
       owner: textOf(cells, 'owner'),
       notes: textOf(cells, 'notes'),
       placeId: null,
@@ -227,7 +238,10 @@ export class RowReader {
     };
     if (weightG === null) return [['dogs', record]];
     const at = this.now.toISOString();
-    return [['dogs', record], ['weighings', { id: uuidv7(), dogId: id, weightG, correctsId: null, note: 'From a table.', personId: this.scope.personId, at, recordedAt: at }]]; // prettier-ignore
+    return [
+      ['dogs', record],
+      ['weighings', { id: uuidv7(), dogId: id, weightG, correctsId: null, note: 'From a table.', personId: this.scope.personId, at, recordedAt: at }],
+    ];
   }
 
   private async taping(cells: Cells): Promise<Records> {
@@ -235,7 +249,10 @@ export class RowReader {
     const readings = cellOf(cells, 'readings')!;
     const site = (TAPE_SITES as readonly string[]).find((one) => one === textOf(cells, 'site').toLowerCase()) ?? 'high';
     const [possible] = [POSSIBLE_TAPE_MM[site as TapeSite]];
-    const typed = readings.text.replaceAll(/[[\]]/g, '').split(/[;,|]\s*|\s{2,}/).filter(Boolean); // prettier-ignore
+    const typed = readings.text
+      .replaceAll(/[[\]]/g, '')
+      .split(/[;,|]\s*|\s{2,}/)
+      .filter(Boolean);
     if (typed.length < 2) throw new BadRow('A taping is two readings at least; this is one. Tape again, or write the readings with a semicolon between.');
     const readingsMm = typed.map((text) => {
       const said = readings.unit && /^[\d./\s]+$/.test(text) ? `${text} ${readings.unit}` : text;
@@ -243,7 +260,19 @@ export class RowReader {
       if (read.kind !== 'read') throw new BadRow(`«${said}» is no length that can be read for this site: write it as 39.5 cm, 15 1/2 in or 395 mm.`);
       return read.mm;
     });
-    const sent = NewTaping.safeParse({ dogId, site, way: textOf(cells, 'way') === 'string' ? 'string' : 'tape', readingsMm, typed: typed.slice(0, 10), overCoat: false, coatDepthMm: null, weightG, neckBuild, at: this.at(cells), correctsId: null }); // prettier-ignore
+    const sent = NewTaping.safeParse({
+      dogId,
+      site,
+      way: textOf(cells, 'way') === 'string' ? 'string' : 'tape',
+      readingsMm,
+      typed: typed.slice(0, 10),
+      overCoat: false,
+      coatDepthMm: null,
+      weightG,
+      neckBuild,
+      at: this.at(cells),
+      correctsId: null,
+    });
     if (!sent.success) throw new BadRow(sent.error.issues[0]!.message);
     const row = await tapingKind.compute(this.scope, uuidv7(), sent.data);
     return [['tapings', toFile(PART_TABLES.tapings, { ...row, kennelId: this.scope.kennelId } as unknown as AnyRow)]];
@@ -254,7 +283,24 @@ export class RowReader {
     const under = textOf(cells, 'under').toLowerCase();
     const at = this.at(cells);
     const [clock, grade] = [Number(textOf(cells, 'clock')), Number(textOf(cells, 'grade'))];
-    return [['skinLooks', { id: uuidv7(), dogId, clock, grade, under: ['prong', 'contacts', 'strap'].includes(under) ? under : 'strap', sore: null, note: textOf(cells, 'notes'), photoId: null, personId: this.scope.personId, at, recordedAt: this.now.toISOString() }]]; // prettier-ignore
+    return [
+      [
+        'skinLooks',
+        {
+          id: uuidv7(),
+          dogId,
+          clock,
+          grade,
+          under: ['prong', 'contacts', 'strap'].includes(under) ? under : 'strap',
+          sore: null,
+          note: textOf(cells, 'notes'),
+          photoId: null,
+          personId: this.scope.personId,
+          at,
+          recordedAt: this.now.toISOString(),
+        },
+      ],
+    ];
   }
 
   private collar(cells: Cells): Records {
@@ -274,7 +320,24 @@ export class RowReader {
       }),
     );
     const metal = textOf(cells, 'metal');
-    return [['collars', { id: uuidv7(), version: 1, kind, name: textOf(cells, 'named'), metal: metal === '' ? null : metal, numbers, condition: 'sound', measuredOn: null, note: textOf(cells, 'notes'), retiredAt: null }]]; // prettier-ignore
+    return [
+      [
+        'collars',
+        {
+          id: uuidv7(),
+          version: 1,
+          kind,
+          name: textOf(cells, 'named'),
+          metal: metal === '' ? null : metal,
+          numbers,
+          condition: 'sound',
+          measuredOn: null,
+          owned: true,
+          note: textOf(cells, 'notes'),
+          retiredAt: null,
+        },
+      ],
+    ];
   }
 
   /** A press of another program's becomes what its device told; one that a session of ours knows already is left alone. */
@@ -283,6 +346,23 @@ export class RowReader {
     if (await this.scope.find(PressEntity, id).catch(() => null)) return [];
     const collar = this.collarOf(cells);
     const mode = textOf(cells, 'mode').toLowerCase() || 'momentary';
-    return [['events', { id, event: 'press', dogId: null, collarId: collar.id, eventId: null, data: { level: Number(textOf(cells, 'level')), mode }, source: 'hand', personId: this.scope.personId, bridgeId: null, at: this.at(cells), recordedAt: this.now.toISOString() }]]; // prettier-ignore
+    return [
+      [
+        'events',
+        {
+          id,
+          event: 'press',
+          dogId: null,
+          collarId: collar.id,
+          eventId: null,
+          data: { level: Number(textOf(cells, 'level')), mode },
+          source: 'hand',
+          personId: this.scope.personId,
+          bridgeId: null,
+          at: this.at(cells),
+          recordedAt: this.now.toISOString(),
+        },
+      ],
+    ];
   }
 }

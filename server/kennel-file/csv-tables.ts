@@ -51,7 +51,12 @@ export async function* csvPieces(dataSource: DataSource, who: { kennelId: string
     if (last !== null) query.andWhere('record.id > :last', { last });
     const rows = await query.orderBy('record.id', 'ASC').take(AT_ONCE).getMany();
     if (rows.length === 0) return;
-    yield `${text(rows.map((row) => { const record = named(toFile(entity, row)) as Record<string, unknown>; return columns.map((name) => cell(record[name])); }))}\r\n`; // prettier-ignore
+    yield `${text(
+      rows.map((row) => {
+        const record = named(toFile(entity, row)) as Record<string, unknown>;
+        return columns.map((name) => cell(record[name]));
+      }),
+    )}\r\n`;
     last = rows.at(-1)!.id;
   }
 }

@@ -1,6 +1,6 @@
 import type { DataSource } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
-import { toldOf } from '../services/events.ts';
+import { eventAsSent } from '../services/events.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 
 const AT_ONCE = 1000;
@@ -14,7 +14,7 @@ export async function* eventLines(dataSource: DataSource, who: { kennelId: strin
     if (last !== null) query.andWhere('record.id > :last', { last });
     const rows = await query.orderBy('record.id', 'ASC').take(AT_ONCE).getMany();
     if (rows.length === 0) return;
-    yield rows.map((row) => `${JSON.stringify(toldOf(row))}\n`).join('');
+    yield rows.map((row) => `${JSON.stringify(eventAsSent(row))}\n`).join('');
     last = rows.at(-1)!.id;
   }
 }

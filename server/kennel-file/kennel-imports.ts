@@ -13,11 +13,12 @@ import { rowWords, tableToFile } from './csv-in.ts';
 import { bringIn, BrokenReference } from './bring-in.ts';
 import { importFolder } from './import-folder.ts';
 import { lookThrough } from './look-through.ts';
+import { MINUTE_MS } from '@banter/core';
 
 /** A file is not larger than this. */
 export const FILE_LIMIT = 1024 * 1024 * 1024;
 /** What nobody keeps is forgotten after this time. */
-const FORGOTTEN_MS = 60 * 60_000;
+const FORGOTTEN_MS = 60 * MINUTE_MS;
 /** Files of one kennel that are looked at at a time. */
 const MOST_JOBS = 3;
 
@@ -60,7 +61,20 @@ export class KennelImports {
   async take(scope: KennelScope, body: Readable, length: number | null, table: CsvTable | null): Promise<KennelImport> {
     if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: TOO_LARGE });
     this.makeRoom(scope.kennelId);
-    const view: KennelImport = { id: uuidv7(), state: 'reading', done: 0, of: 0, kennelName: '', exportedAt: null, counts: {}, conflicts: [], conflictCount: 0, faults: [], faultCount: 0, leftOut: [] }; // prettier-ignore
+    const view: KennelImport = {
+      id: uuidv7(),
+      state: 'reading',
+      done: 0,
+      of: 0,
+      kennelName: '',
+      exportedAt: null,
+      counts: {},
+      conflicts: [],
+      conflictCount: 0,
+      faults: [],
+      faultCount: 0,
+      leftOut: [],
+    };
     const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
     timer.unref();
     const job: Job = { scope, folder: null, file: '', view, timer };
@@ -127,7 +141,13 @@ export class KennelImports {
       this.changed(scope.kennelId);
     } catch (error) {
       if (!(error instanceof BrokenReference)) this.log.error({ error }, 'a file could not be brought in');
-      job.view.faults.unshift({ where: 'file', message: error instanceof BrokenReference ? `Something it refers to is no longer there (${error.message}). Nothing was kept.` : 'It could not be kept, and nothing of it was. It has been noted.' }); // prettier-ignore
+      job.view.faults.unshift({
+        where: 'file',
+        message:
+          error instanceof BrokenReference
+            ? `Something it refers to is no longer there (${error.message}). Nothing was kept.`
+            : 'It could not be kept, and nothing of it was. It has been noted.',
+      });
       job.view.faultCount += 1;
       job.view.state = 'failed';
     } finally {

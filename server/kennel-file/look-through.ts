@@ -1,5 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
-import { FileKennel, KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KENNEL_PART_NAMES, kennelPart, type KennelImport, type KennelPartName } from '@banter/contract';
+import {
+  broughtUp,
+  FileKennel,
+  KENNEL_FILE_FORMAT,
+  KENNEL_FILE_VERSION,
+  KENNEL_PART_NAMES,
+  kennelPart,
+  type KennelImport,
+  type KennelPartName,
+} from '@banter/contract';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { kennelAnswer, kennelOf } from '../services/kennels.ts';
@@ -53,7 +62,14 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
   async function compare(part: KennelPartName, records: FileRecord[]) {
     const entity = PART_TABLES[part];
     const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
-    const there = new Map((await scope.someOf(entity, rows.map(({ id }) => id))).map((row) => [row.id, row])); // prettier-ignore
+    const there = new Map(
+      (
+        await scope.someOf(
+          entity,
+          rows.map(({ id }) => id),
+        )
+      ).map((row) => [row.id, row]),
+    );
     const counts = countsOf(part);
     for (const row of rows) {
       const ours = there.get(row.id);
@@ -61,7 +77,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         counts.fresh += 1;
         continue;
       }
-      const [theirs, mine] = [toFile(entity, row), toFile(entity, ours)];
+      const [theirs, mine] = [broughtUp(part, toFile(entity, row)), broughtUp(part, toFile(entity, ours))];
       // A photo is made anew when it is brought in: the same one is known by the rest of its record.
       const aside = new Set(part === 'photos' ? ['jpeg', 'widthPx', 'heightPx'] : ['lastSeenAt']);
       const fields = Object.keys(mine).filter((name) => !aside.has(name) && !isDeepStrictEqual(theirs[name], mine[name]));
@@ -81,7 +97,9 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
     } else if (name === 'version') {
       known = { ...known, version: true };
       if (value !== KENNEL_FILE_VERSION)
-        throw new UnreadableFile(`It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads version ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`); // prettier-ignore
+        throw new UnreadableFile(
+          `It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads version ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`,
+        );
     } else if (name === 'exportedAt') {
       if (typeof value === 'string' && !Number.isNaN(Date.parse(value))) job.exportedAt = new Date(value).toISOString();
       else fault('exportedAt', 'This is no instant.');
@@ -90,7 +108,9 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       const parsed = FileKennel.safeParse(value);
       if (!parsed.success) return fault(`kennel.${parsed.error.issues[0]!.path.join('.')}`, parsed.error.issues[0]!.message);
       job.kennelName = parsed.data.name;
-      const fields = Object.entries(settingsOf(own)).filter(([field, mine]) => !isDeepStrictEqual(mine, (parsed.data as Record<string, unknown>)[field])).map(([field]) => field); // prettier-ignore
+      const fields = Object.entries(settingsOf(own))
+        .filter(([field, mine]) => !isDeepStrictEqual(mine, (parsed.data as Record<string, unknown>)[field]))
+        .map(([field]) => field);
       if (!fresh && fields.length > 0) conflict({ part: 'kennel', id: own.id, label: own.name, versioned: true, fields });
     } else fault(name, 'This name is not known here.');
     return undefined;
@@ -109,7 +129,8 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       }
       if (!isPart(piece.part)) continue;
       const where = `${piece.part}[${piece.index}]`;
-      const parsed = kennelPart(piece.part).record.safeParse(piece.value);
+      const value = broughtUp(piece.part, piece.value as FileRecord);
+      const parsed = kennelPart(piece.part).record.safeParse(value);
       if (!parsed.success) {
         const [issue] = parsed.error.issues;
         fault(
@@ -120,7 +141,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       }
       // What was sent is kept, not what a schema makes of it: nothing is lost on the way.
       const record = piece.value as FileRecord;
-      const more = kennelPart(piece.part).fault?.(record) ?? (piece.part === 'photos' ? await photoFault(record) : null);
+      const more = kennelPart(piece.part).fault?.(value) ?? (piece.part === 'photos' ? await photoFault(record) : null);
       if (more) {
         fault(where, more);
         continue;

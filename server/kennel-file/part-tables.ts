@@ -74,7 +74,8 @@ export const PART_TABLES: Record<KennelPartName, EntitySchema<AnyRow>> = {
 /** What never leaves with a file: the kennel it is of, and what lets somebody in. */
 const STAYS = new Set(['kennelId', 'email', 'passwordHash', 'keyHash']);
 
-const columnsOf = (entity: EntitySchema<AnyRow>) => Object.entries(entity.options.columns) as [string, { type: string; nullable?: boolean }][];
+const columnsOf = (entity: EntitySchema<AnyRow>) =>
+  Object.entries(entity.options.columns) as [string, { type: string; nullable?: boolean; default?: unknown }][];
 
 /** A row as it stands in a file. The kennel's own hours stand under «kennel», as its id stays behind. */
 export function toFile(entity: EntitySchema<AnyRow>, row: AnyRow): FileRecord {
@@ -91,10 +92,11 @@ export function toFile(entity: EntitySchema<AnyRow>, row: AnyRow): FileRecord {
 /** A record of a file as a row of a kennel. What lets somebody in is made so that nobody knows it. */
 export function fromFile(entity: EntitySchema<AnyRow>, record: FileRecord, kennelId: string): AnyRow {
   const row = Object.fromEntries(
-    columnsOf(entity).map(([name, { type, nullable }]) => {
+    columnsOf(entity).map(([name, { type, nullable, default: atFirst }]) => {
       if (name === 'kennelId') return [name, kennelId];
       if (name === 'keyHash') return [name, randomBytes(32).toString('hex')];
-      const value = record[name];
+      // A file of an earlier version lacks what has been asked since.
+      const value = record[name] === undefined ? atFirst : record[name];
       if (value === undefined || value === null) return [name, nullable || type !== 'json' ? null : value];
       if (type === 'datetime') return [name, new Date(value as string)];
       if (type === 'mediumblob') return [name, Buffer.from(value as string, 'base64')];

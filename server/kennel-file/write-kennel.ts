@@ -1,4 +1,4 @@
-import { KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KENNEL_PART_NAMES } from '@banter/contract';
+import { broughtUp, KENNEL_FILE_FORMAT, KENNEL_FILE_VERSION, KENNEL_PART_NAMES } from '@banter/contract';
 import type { DataSource } from 'typeorm';
 import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
@@ -31,7 +31,9 @@ export async function* kennelFilePieces(dataSource: DataSource, who: { kennelId:
           .take(name === 'photos' ? 4 : AT_ONCE)
           .getMany();
         if (rows.length === 0) break;
-        yield rows.map((row, index) => `${last === null && index === 0 ? '\n' : ',\n'}${JSON.stringify(toFile(PART_TABLES[name], row))}`).join('');
+        yield rows
+          .map((row, index) => `${last === null && index === 0 ? '\n' : ',\n'}${JSON.stringify(broughtUp(name, toFile(PART_TABLES[name], row)))}`)
+          .join('');
         last = rows.at(-1)!.id;
       }
       yield ']';

@@ -1,7 +1,8 @@
+import { labelled } from '@banter/core';
 import type { HandoverSheet, PaperDrawings } from '@banter/contract';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { PAPER_FONTS, runsOf } from './paper-fonts.ts';
+import { lettered, PAPER_FONTS, runsOf } from './paper-fonts.ts';
 
 /** What of a handover goes on paper besides the sheet itself; `day` as the owner reads it. */
 export type HandoverPaper = { sheet: HandoverSheet; toWhom: string; callWhom: string; note: string; day: string };
@@ -33,7 +34,7 @@ const title = (text: string, scale: number): Content => ({
 
 function linesOf(lines: HandoverSheet['sections'][number]['lines'], scale: number): Content[] {
   return lines.map(({ label, text }) => ({
-    text: [...(label ? runs(`${label}${/[?!.]$/.test(label) ? '' : ':'} `, { bold: true }) : runs('• ')), ...runs(text)],
+    text: [...(label ? runs(`${labelled(label)} `, { bold: true }) : runs('• ')), ...runs(text)],
     margin: [0, 0, 0, 2.4 * scale],
   }));
 }
@@ -50,7 +51,15 @@ function dailyGrid({ daily }: HandoverSheet, scale: number): Content {
         ...daily.map(({ text }) => [{ text: runs(text) }, ...CHECK_DAYS.map(box)]),
       ],
     },
-    layout: { hLineWidth: (row: number) => (row === 0 ? 0 : 0.5), vLineWidth: () => 0, hLineColor: () => LINE, paddingLeft: () => 0, paddingRight: () => 0, paddingTop: () => 1.6 * scale, paddingBottom: () => 1.6 * scale }, // prettier-ignore
+    layout: {
+      hLineWidth: (row: number) => (row === 0 ? 0 : 0.5),
+      vLineWidth: () => 0,
+      hLineColor: () => LINE,
+      paddingLeft: () => 0,
+      paddingRight: () => 0,
+      paddingTop: () => 1.6 * scale,
+      paddingBottom: () => 1.6 * scale,
+    },
   };
 }
 
@@ -59,7 +68,12 @@ function documentOf(paper: HandoverPaper, drawn: Awaited<ReturnType<PaperDrawing
   const page = PAGES[sheet.lengthUnit];
   const inner = page.width - 2 * MARGIN;
   const picture = (svg: string | null, width: number, height: number, caption: string): Content[] =>
-    svg === null ? [] : [{ svg, fit: [width, height], alignment: 'center', margin: [0, 4 * scale, 0, 1] }, { text: runs(caption, { color: SOFT }), fontSize: 7.6 * scale, alignment: 'center' }]; // prettier-ignore
+    svg === null
+      ? []
+      : [
+          { svg: lettered(svg), fit: [width, height], alignment: 'center', margin: [0, 4 * scale, 0, 1] },
+          { text: runs(caption, { color: SOFT }), fontSize: 7.6 * scale, alignment: 'center' },
+        ];
   const of = (...keys: string[]): Content[] =>
     sheet.sections.filter(({ key }) => keys.includes(key)).flatMap(({ title: name, lines }) => [title(name, scale), ...linesOf(lines, scale)]);
   const side = inner * 0.3;
@@ -105,7 +119,19 @@ function documentOf(paper: HandoverPaper, drawn: Awaited<ReturnType<PaperDrawing
       margin: [MARGIN, 12, MARGIN, 0],
     }),
     content: [
-      { columns: [{ text: runsOf(sheet.dogName, 'Title'), fontSize: 25 * scale, width: 'auto' }, { text: runs(`for ${paper.toWhom}\n${sheet.kennelName}, ${paper.day}`), alignment: 'right', color: SOFT, fontSize: 8.6 * scale, margin: [0, 6, 0, 0] }], columnGap: GAP }, // prettier-ignore
+      {
+        columns: [
+          { text: runsOf(sheet.dogName, 'Title'), fontSize: 25 * scale, width: 'auto' },
+          {
+            text: runs(`for ${paper.toWhom}\n${sheet.kennelName}, ${paper.day}`),
+            alignment: 'right',
+            color: SOFT,
+            fontSize: 8.6 * scale,
+            margin: [0, 6, 0, 0],
+          },
+        ],
+        columnGap: GAP,
+      },
       { text: runs(sheet.facts, { color: SOFT }), fontSize: 8.8 * scale },
       { text: runs(sheet.lead, { bold: true }), fontSize: 11 * scale, margin: [0, 5 * scale, 0, 0] },
       ...picture(drawn.neck, inner, 190 * scale, 'The neck unrolled, to scale: ears at the top, nape in the middle, left and right the dog’s.'),

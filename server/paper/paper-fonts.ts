@@ -46,3 +46,20 @@ export function runsOf(text: string, font: 'Text' | 'Title' = 'Text'): Run[] {
   }
   return runs;
 }
+
+/** A drawing's texts in the typefaces that have their signs, as `runsOf` does for the page. */
+export function lettered(svg: string): string {
+  return svg.replaceAll(/>([^<]+)</g, (whole, text: string) => {
+    // A sign written as an entity is one of XML's own, which every face has.
+    const runs = runsOf(text);
+    return runs.every(({ font }) => font === 'Text')
+      ? whole
+      : `>${runs.map((run) => (run.font === 'Text' ? run.text : `<tspan font-family="${run.font}">${run.text}</tspan>`)).join('')}<`;
+  });
+}
+
+/** Signs that no typeface of paper has: they would be boxes. */
+export const signsWithoutGlyph = (text: string): string[] =>
+  [...new Set(text)].filter(
+    (sign) => sign !== '\n' && runsOf(sign).some(({ font }) => !faceOf(PAPER_FONTS[font].normal).hasGlyphForCodePoint(sign.codePointAt(0)!)),
+  );

@@ -4,7 +4,7 @@ import { IsNull, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import type { Somebody } from '../data/session-store.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
@@ -90,14 +90,16 @@ export class Accounts {
     await this.dataSource.transaction(async (manager) => {
       await manager.insert(KennelEntity, kennel);
       await manager.insert(PersonEntity, person);
-      await note(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
+      await writeDeed(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
     });
     return meAnswer(person, kennel);
   }
 
   /** Somebody by e-mail and password, or null. It takes as long for an e-mail that nobody has. */
   private async personOf({ email, password }: SignIn): Promise<PersonRow | null> {
-    const people = await this.dataSource.getRepository(PersonEntity).find({ where: { email, leftAt: IsNull() }, order: { createdAt: 'ASC', id: 'ASC' }, take: MOST_OF_ONE_EMAIL }); // prettier-ignore
+    const people = await this.dataSource
+      .getRepository(PersonEntity)
+      .find({ where: { email, leftAt: IsNull() }, order: { createdAt: 'ASC', id: 'ASC' }, take: MOST_OF_ONE_EMAIL });
     const theirs = people.filter(({ passwordHash }) => passwordHash !== null);
     if (theirs.length === 0) await verify(await nobody, password);
     for (const person of theirs) if (await verify(person.passwordHash!, password)) return person;
@@ -142,7 +144,7 @@ export class Accounts {
     const passwordHash = await hashOfPassword(password);
     await new KennelScope(this.dataSource, { kennelId, personId }).inOne(async (scope) => {
       await scope.change(PersonEntity, personId, { passwordHash });
-      await note(scope, { act: 'changed', kind: 'session' });
+      await writeDeed(scope, { act: 'changed', kind: 'session' });
     });
   }
 

@@ -1,5 +1,5 @@
 import { dayOf, feedEntries, stagesPlanned, timeOn, upkeepPieces, type CalendarFeed, type CalendarFeedFacts, type CalendarFeedsPage } from '@banter/contract';
-import { houseRules } from '@banter/core';
+import { houseRules, DAY_MS } from '@banter/core';
 import ical, { ICalCalendarMethod, ICalEventBusyStatus } from 'ical-generator';
 import type { DataSource } from 'typeorm';
 import { CalendarFeedEntity, type CalendarFeedRow } from '../data/entities/calendar-feed.ts';
@@ -17,7 +17,6 @@ import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
 import { growthOf } from './today.ts';
 
-const DAY_MS = 86_400_000;
 /** Calendars elsewhere are told of so many days back and so many to come. */
 const BACK_DAYS = 20;
 const SHOWN_DAYS = 62;
@@ -53,7 +52,7 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const all = await dogsPage(scope);
   const { dogs } = all;
   const [field, calendar, upkeep, places] = await Promise.all([
-    fieldPage(scope, now, all),
+    fieldPage(scope, now, { page: all }),
     calendarPage(scope, { from, days: SHOWN_DAYS }),
     upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
@@ -69,7 +68,12 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
     rules,
     places: places.map(placeAnswer),
     planned: calendar.sessions.map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) })),
-    stageNames: Object.fromEntries(calendar.sessions.flatMap(({ id, programmeId, stageId }) => { const name = nameOf(programmeId, stageId); return name === undefined ? [] : [[id, name] as const]; })), // prettier-ignore
+    stageNames: Object.fromEntries(
+      calendar.sessions.flatMap(({ id, programmeId, stageId }) => {
+        const name = nameOf(programmeId, stageId);
+        return name === undefined ? [] : [[id, name] as const];
+      }),
+    ),
     dogNames: new Map(dogs.map(({ dog }) => [dog.id, dog.name])),
     people: calendar.people,
     pieces: upkeepPieces(upkeep, now.getTime(), rules),

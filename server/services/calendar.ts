@@ -10,7 +10,7 @@ import {
   type PlannedSession,
   type PlannedSessionFacts,
 } from '@banter/contract';
-import { sessionClash, timeOfDay } from '@banter/core';
+import { sessionClash, timeOfDay, HOUR_MS } from '@banter/core';
 import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
 import { Between, In } from 'typeorm';
@@ -19,7 +19,7 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
@@ -115,7 +115,7 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
     }
     await within.putMany(PlannedSessionEntity, changed);
     const about = { count: changed.length };
-    if (changed.length > 0) await note(within, { act: 'changed', kind: 'plannedSession', dogId: changed.length === 1 ? changed[0]!.dogId : null, about });
+    if (changed.length > 0) await writeDeed(within, { act: 'changed', kind: 'plannedSession', dogId: changed.length === 1 ? changed[0]!.dogId : null, about });
     const kept = new Map((await within.someOf(PlannedSessionEntity, ids)).map((row) => [row.id, row]));
     return { sessions: ids.map((id) => answer(kept.get(id)!)) };
   });
@@ -134,8 +134,8 @@ export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Pr
     .query(FieldSessionEntity)
     .andWhere('record.begunAt >= :from AND record.begunAt < :to', {
       from: new Date(dayStartOf(asked.from, timeZone)),
-      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * 3_600_000),
-    }) // prettier-ignore
+      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * HOUR_MS),
+    })
     .orderBy('record.begunAt')
     .getMany();
   return {

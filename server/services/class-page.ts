@@ -4,8 +4,7 @@ import { dogsPage } from './dog-pages.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { linkBalances } from './links.ts';
-
-const DAY_MS = 86_400_000;
+import { DAY_MS } from '@banter/core';
 
 /** What a class is kitted up from: the dogs that are here, what is owned, and whose sessions are tomorrow. */
 export async function classPage(scope: KennelScope, now: Date): Promise<ClassPage> {

@@ -21,7 +21,7 @@ export function deedKindOf(entity: { options: { name: string } }): DeedKind {
 const madeAt = (id: string | null | undefined): Date => (id ? new Date(Number.parseInt(id.replaceAll('-', '').slice(0, 12), 16)) : new Date());
 
 /** Writes down a deed, in the transaction of what it tells of. */
-export async function note(scope: KennelScope, { at, ...deed }: NewDeed): Promise<void> {
+export async function writeDeed(scope: KennelScope, { at, ...deed }: NewDeed): Promise<void> {
   await scope.insert(DeedEntity, {
     id: uuidv7(),
     at: scope.backdated ? (at ?? madeAt(deed.recordId)) : new Date(),
@@ -35,7 +35,7 @@ export async function note(scope: KennelScope, { at, ...deed }: NewDeed): Promis
 }
 
 /** What a record says of the dog it is about and of its own name. */
-export function labelled(id: string, kind: DeedKind, facts: object): Pick<DeedRow, 'recordId' | 'dogId' | 'label'> {
+export function deedLabel(id: string, kind: DeedKind, facts: object): Pick<DeedRow, 'recordId' | 'dogId' | 'label'> {
   const { dogId, name, what } = facts as { dogId?: unknown; name?: unknown; what?: unknown };
   return {
     recordId: id,

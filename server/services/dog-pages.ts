@@ -19,6 +19,7 @@ import { gearAnswer } from './gear.ts';
 import { keptAnswers } from './kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances } from './links.ts';
+import { madeUpNow } from './made-up.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { unreadable } from './readable.ts';
@@ -62,6 +63,7 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, {}, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, {}, byTime));
   const collars = await scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' });
+  const madeUp = await madeUpNow(scope);
   return {
     collars: collars.map(collarAnswer),
     dogs: dogs.map((dog) => {
@@ -69,7 +71,7 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
       return {
         dog: dogAnswer(dog),
         girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
-        fits: currentFits(own, checkAnswers, []).map(({ plan, check }) => ({ plan, check })),
+        fits: currentFits(own, checkAnswers, [], madeUp).map(({ plan, check, elsewhere }) => ({ plan, check, elsewhere })),
         screenings: screenings.filter((one) => one.dogId === dog.id),
         lifts: lifts.filter((one) => one.dogId === dog.id),
       };
@@ -83,7 +85,7 @@ export async function growthPage(scope: KennelScope, id: string): Promise<Growth
 }
 
 /** What was told of several dogs that bears on their growth: a request for each kind of record, however many dogs they are. */
-export async function growthTold(
+export async function growthPages(
   scope: KennelScope,
   dogs: readonly Dog[],
 ): Promise<Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings'>[]> {
@@ -116,7 +118,7 @@ export async function growthTold(
 export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, endings, screenings, lifts, places, gear, links, collars] = await Promise.all([
+  const [tapings, plans, checks, endings, screenings, lifts, places, gear, links, madeUp, collars] = await Promise.all([
     scope.all(TapingEntity, { dogId: id }, byTime),
     scope.all(PlanEntity, { dogId: id }, byTime),
     scope.all(FitCheckEntity, { dogId: id }, byTime),
@@ -126,6 +128,7 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(GearEntity, {}, { name: 'ASC', id: 'ASC' }),
     linkBalances(scope),
+    madeUpNow(scope),
     scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
@@ -141,6 +144,7 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     places: places.map(placeAnswer),
     gear: gear.map(gearAnswer),
     links,
+    madeUp,
     collars: collars.map(collarAnswer),
   };
 }

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { collarKind, ElectronicNumbersShape, NewEvent, RecordId, toldEvents, type EventsKept, type NeckEvent } from '@banter/contract';
+import { NewEvent, RecordId, wearAndDeviceEvents, type EventsKept, type NeckEvent, deviceOf } from '@banter/contract';
 import { wearsOf, type WearOddity } from '@banter/core';
 import { group } from 'd3-array';
 import { In } from 'typeorm';
@@ -8,7 +8,7 @@ import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { PersonEntity } from '../data/entities/person.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
 import { devicePressesIntoSessions, devicePressesTakenBack } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -21,7 +21,7 @@ export type Teller = { source: 'hand' | 'stand-in'; bridgeId: null } | { source:
 export type RefusedEvent = { index: number; field: string; message: string };
 
 /** The event as it was told, out of its row. */
-export function toldOf({ id, event, dogId, collarId, eventId, data, at }: EventRow): NewEvent {
+export function eventAsSent({ id, event, dogId, collarId, eventId, data, at }: EventRow): NewEvent {
   const own = event === 'void' ? { eventId } : { ...(dogId === null ? {} : { dogId }), collarId };
   return NewEvent.parse({ event, id, at: at.toISOString(), ...own, ...data });
 }
@@ -45,7 +45,7 @@ export async function eventAnswers(scope: KennelScope, rows: EventRow[]): Promis
     ).map(({ id, name }) => [id, name]),
   );
   return rows.map((row): NeckEvent => ({
-    ...toldOf(row),
+    ...eventAsSent(row),
     source: row.source,
     recordedAt: row.recordedAt.toISOString(),
     personId: row.personId,
@@ -67,10 +67,11 @@ function faultOf(
   const collar = by.collars.get(event.collarId);
   if (!collar) return { field: 'collarId', message: 'There is no such collar in this kennel.' };
   if ('dogId' in event) return null;
-  if (collarKind(collar.kind).onNeck.wornAs !== 'contacts') return { field: 'collarId', message: 'This collar is no device.' };
+  const device = deviceOf(collar);
+  if (!device) return { field: 'collarId', message: 'This collar is no device.' };
   if (event.event === 'tried' || (event.event === 'press' && event.mode !== 'tone' && event.mode !== 'vibration')) {
-    const { scaleMin, scaleMax } = ElectronicNumbersShape.parse(collar.numbers);
-    if (event.level < scaleMin || event.level > scaleMax) return { field: 'level', message: `This device’s scale goes from ${scaleMin} to ${scaleMax}.` };
+    const { min, max } = device.scale;
+    if (event.level < min || event.level > max) return { field: 'level', message: `This device’s scale goes from ${min} to ${max}.` };
   }
   return null;
 }
@@ -83,7 +84,7 @@ const ODD: Partial<Record<WearOddity['code'], string>> = {
 /** What told events would make of the wears of their collars that hands should look at first; a second «off» is none of it. */
 function clashes(before: readonly NewEvent[], told: readonly NewEvent[]): RefusedEvent[] {
   const odd = (events: readonly NewEvent[]) => {
-    const { wears, strays } = wearsOf(toldEvents(events).wear);
+    const { wears, strays } = wearsOf(wearAndDeviceEvents(events).wear);
     return [...wears.flatMap(({ oddities }) => oddities), ...strays];
   };
   const was = new Set(odd(before).map(({ code, eventId }) => `${code} ${eventId}`));
@@ -125,7 +126,7 @@ export async function tellEvents(
   let known = 0;
   for (const [index, event] of told.entries()) {
     const row = there.get(event.id);
-    const earlier = row ? toldOf(row) : fresh.get(event.id);
+    const earlier = row ? eventAsSent(row) : fresh.get(event.id);
     if (earlier) {
       if (isDeepStrictEqual(earlier, event)) known += 1;
       else refused.push({ index, field: 'id', message: 'Something else is already recorded under this id.' });
@@ -136,7 +137,7 @@ export async function tellEvents(
     else fresh.set(event.id, event);
   }
   if (strict && fresh.size > 0) {
-    const before = (await scope.all(EventEntity, { collarId: In(collarIds) }, { at: 'ASC', id: 'ASC' })).map(toldOf);
+    const before = (await scope.all(EventEntity, { collarId: In(collarIds) }, { at: 'ASC', id: 'ASC' })).map(eventAsSent);
     const list = [...fresh.values()];
     for (const { index, ...clash } of clashes(before, list)) refused.push({ index: told.indexOf(list[index]!), ...clash });
   }
@@ -164,9 +165,15 @@ export async function tellEvents(
   // A bridge's events say themselves where they came from; the log tells of people.
   if (teller.bridgeId === null)
     for (const [dogId, of] of group(rows, (row) => row.dogId))
-      await note(scope, { act: 'made', kind: 'event', recordId: of[0]!.id, dogId, about: { count: of.length }, at: of[0]!.at });
-  await devicePressesIntoSessions(scope, rows.filter(({ event }) => event === 'press')); // prettier-ignore
-  await devicePressesTakenBack(scope, rows.filter(({ event }) => event === 'void')); // prettier-ignore
+      await writeDeed(scope, { act: 'made', kind: 'event', recordId: of[0]!.id, dogId, about: { count: of.length }, at: of[0]!.at });
+  await devicePressesIntoSessions(
+    scope,
+    rows.filter(({ event }) => event === 'press'),
+  );
+  await devicePressesTakenBack(
+    scope,
+    rows.filter(({ event }) => event === 'void'),
+  );
   return { fresh: [...fresh.keys()], known, refused };
 }
 

@@ -2,8 +2,6 @@ import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
 import {
   CLOCK_OFF_MS,
-  collarKind,
-  ElectronicNumbersShape,
   fieldErrors,
   NewFieldEvent,
   type FieldBatch,
@@ -12,8 +10,9 @@ import {
   type FieldResult,
   type FieldSession,
   type FieldSessionPage,
+  deviceOf,
 } from '@banter/contract';
-import { WORK_SETTINGS } from '@banter/core';
+import { WORK_SETTINGS, MINUTE_MS, isWhole } from '@banter/core';
 import { In, MoreThan } from 'typeorm';
 import { isDatabaseAway } from '../data/database-away.ts';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
@@ -23,14 +22,14 @@ import { FieldEventEntity, FieldSessionEntity, type FieldEventRow, type FieldSes
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { ProgrammeEntity, type ProgrammeRow } from '../data/entities/programme.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
-import { familyOf, retell, saidOf, sessionsTakeDevicePresses, standsOf } from './field-stories.ts';
+import { familyOf, rebuildFieldStories, fieldEventAsSent, sessionsTakeDevicePresses, fieldEventAsKept } from './field-stories.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 
 /** A phone whose clock agrees may still be a little ahead. */
-const AHEAD_MS = 2 * 60_000;
+const AHEAD_MS = 2 * MINUTE_MS;
 
 /** What is known of the sessions that a batch speaks of, before it and as it is read. */
 type Known = {
@@ -87,13 +86,13 @@ function verdictOn(event: NewFieldEvent, at: number, known: Known, around: Aroun
   }
   if (event.event !== 'press' && event.event !== 'looked-into' && event.event !== 'contact') return null;
   const collar = around.collars.get(event.collarId);
-  if (!collar || collarKind(collar.kind).onNeck.wornAs !== 'contacts') return refused('There is no such device in this kennel.');
+  const device = collar && deviceOf(collar);
+  if (!collar || !device) return refused('There is no such device in this kennel.');
   if (!around.fitted.has(`${session.dogId} ${event.collarId}`)) return refused(`«${collar.name}» has not been fitted to this dog.`);
   if (event.event !== 'press' || event.mode === 'tone' || event.mode === 'vibration') return null;
-  const { scaleMin, scaleMax, scaleStep } = ElectronicNumbersShape.parse(collar.numbers);
-  const steps = (event.level - scaleMin) / scaleStep;
-  if (event.level < scaleMin || event.level > scaleMax || Math.abs(steps - Math.round(steps)) > 1e-6)
-    return refused(`This device’s scale goes from ${scaleMin} to ${scaleMax} in steps of ${scaleStep}.`);
+  const { min, max, step } = device.scale;
+  if (event.level < min || event.level > max || !isWhole((event.level - min) / step))
+    return refused(`This device’s scale goes from ${min} to ${max} in steps of ${step}.`);
   return null;
 }
 
@@ -159,7 +158,8 @@ export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now
     const { id, sessionId, at: said, event: name, ...data } = event;
     const result = (status: FieldResult['status'], message = ''): FieldResult => ({ id, status, message });
     const earlier = told.get(id);
-    if (earlier) return isDeepStrictEqual(saidOf(earlier), event) ? result('known') : result('refused', 'Something else is already recorded under this id.');
+    if (earlier)
+      return isDeepStrictEqual(fieldEventAsSent(earlier), event) ? result('known') : result('refused', 'Something else is already recorded under this id.');
     const at = Date.parse(said) - aheadMs;
     const verdict = verdictOn(event, at, known, around);
     if (verdict) return result(verdict.status, verdict.message);
@@ -182,9 +182,12 @@ export async function keepFieldEvents(scope: KennelScope, batch: FieldBatch, now
   });
   await scope.insertMany(FieldEventEntity, fresh);
   for (const [sessionId, rows] of group(fresh, (row) => row.sessionId))
-    await note(scope, { act: 'made', kind: 'fieldEvent', recordId: sessionId, dogId: rows[0]!.dogId, about: { count: rows.length }, at: rows[0]!.at });
-  await scope.insertMany(EventEntity, fresh.flatMap((row) => feltContact(row, known.events) ?? [])); // prettier-ignore
-  await retell(scope, fresh);
+    await writeDeed(scope, { act: 'made', kind: 'fieldEvent', recordId: sessionId, dogId: rows[0]!.dogId, about: { count: rows.length }, at: rows[0]!.at });
+  await scope.insertMany(
+    EventEntity,
+    fresh.flatMap((row) => feltContact(row, known.events) ?? []),
+  );
+  await rebuildFieldStories(scope, fresh);
   // A device may have told of a session that its phone tells of only now.
   await sessionsTakeDevicePresses(scope, [...new Set(fresh.flatMap(({ event, sessionId }) => (event === 'begin' || event === 'end' ? [sessionId] : [])))]);
   return results;
@@ -268,7 +271,7 @@ export async function fieldSessionPage(scope: KennelScope, id: string, since: Da
   return {
     session: session!,
     events: rows.map((one) => ({
-      event: standsOf(one),
+      event: fieldEventAsKept(one),
       saidAt: one.saidAt.toISOString(),
       recordedAt: one.recordedAt.toISOString(),
       personName: names.get(one.personId) ?? '',

@@ -1,4 +1,3 @@
-import { group } from 'd3-array';
 import {
   dressedWears,
   ElectronicNumbersShape,
@@ -10,62 +9,53 @@ import {
   dayOf,
   dayStartOf,
   programmeStanding,
-  toldEvents,
+  wearAndDeviceEvents,
   type FieldDevice,
   type FieldPage,
   type Taping,
   type DogsPage,
+  isDevice,
+  dogLevels,
+  settingsOf,
+  type DeviceLevels,
+  type Kennel,
 } from '@banter/contract';
-import { ceilingOf, deviceAt, ladderRung, placesOverlap, skinFlags, WORK_SETTINGS, type FindingTrial, type SkinLook } from '@banter/core';
+import { deviceAt, HOME_SETTING, placesOverlap, runBegins, skinFlags, type SkinLook, DAY_MS, HOUR_MS } from '@banter/core';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
-import { FieldSessionEntity, LevelCapEntity, PressEntity } from '../data/entities/field-log.ts';
+import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { dogsPage } from './dog-pages.ts';
-import { toldOf } from './events.ts';
+import { eventAsSent } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
+import { asLevelRecords, levelRows } from './level-records.ts';
 
-const DAY_MS = 86_400_000;
 /** Wears, tries and contact of the last days bear on a press; skin on longer ones. */
 const EVENT_DAYS = 4;
 const SKIN_DAYS = 90;
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
-const NEEDED_SESSIONS = 3;
 
 const iso = (ms: number) => new Date(ms).toISOString();
-/** What is usual by setting: the working level where a curve gives one, else what the last sessions needed. */
-async function usualLevels(scope: KennelScope, since: Date) {
-  const findings = await scope.all(PressEntity, { purpose: 'finding', at: MoreThanOrEqual(since) }, { at: 'ASC' });
-  const sessions = await scope.all(FieldSessionEntity, { begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC' });
-  const trials = group(
-    findings.filter(({ response }) => response !== null),
-    ({ dogId, collarId }) => `${dogId} ${collarId}`,
-  );
-  const needed = new Map<string, Map<string, number[]>>();
-  for (const { dogId, tally, purpose } of sessions) {
-    if (purpose !== 'work') continue;
-    for (const { collarId, setting, level } of tally.needed) {
-      const own = needed.get(`${dogId} ${collarId}`) ?? new Map<string, number[]>();
-      own.set(setting, [...(own.get(setting) ?? []), level].slice(-NEEDED_SESSIONS));
-      needed.set(`${dogId} ${collarId}`, own);
-    }
-  }
-  return (dogId: string, collarId: string, limits: Pick<Parameters<typeof ladderRung>[1], 'scale' | 'ceiling' | 'cap' | 'rules'>): FieldDevice['usual'] => {
-    const usual: FieldDevice['usual'] = {};
-    for (const [setting, levels] of needed.get(`${dogId} ${collarId}`) ?? []) {
-      usual[setting] = { level: [...levels].sort((a, b) => a - b)[Math.floor((levels.length - 1) / 2)]!, how: 'needed' };
-    }
-    for (const [setting, rows] of group(trials.get(`${dogId} ${collarId}`) ?? [], (row) => row.setting)) {
-      const own = rows.map(({ level, response, at }): FindingTrial => ({ level, response: response!, at: at.getTime() }));
-      const { working } = ladderRung(own, limits);
-      if (working !== null) usual[setting] = { level: working, how: 'working' };
-    }
-    return usual;
+/** What stands of a dog's device, by setting, as a phone keeps it. */
+function levelsOnPhone({ settings, ...limits }: DeviceLevels, names: readonly { id: string }[]): Pick<FieldDevice, 'levels' | 'runBegins'> {
+  const home = settings.find(({ id }) => id === HOME_SETTING) ?? null;
+  return {
+    levels: Object.fromEntries(
+      settings.map(({ id, offered, lastNeeded, drift, alarmFeltAt, reason }) => [
+        id,
+        {
+          offered,
+          lastNeeded: lastNeeded?.atEnd ?? null,
+          alarm: reason.code === 'needs-more' && alarmFeltAt === null ? { by: reason.by, since: reason.since, at: iso(drift.alarm!.firstAt) } : null,
+        },
+      ]),
+    ),
+    runBegins: Object.fromEntries(names.map(({ id }) => [id, runBegins(settings.find((one) => one.id === id) ?? null, home, limits)])),
   };
 }
 
@@ -78,7 +68,11 @@ async function runningProgrammes(
   const rows = await scope.all(ProgrammeEntity, { state: 'running' }, { startsOn: 'ASC', id: 'ASC' });
   if (rows.length === 0) return [];
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const moves = (await scope.all(StageMoveEntity, { programmeId: In(rows.map(({ id }) => id)) }, byTime)).map(({ programmeId, toStage, at }) => ({ programmeId, toStage, at: at.toISOString() })); // prettier-ignore
+  const moves = (await scope.all(StageMoveEntity, { programmeId: In(rows.map(({ id }) => id)) }, byTime)).map(({ programmeId, toStage, at }) => ({
+    programmeId,
+    toStage,
+    at: at.toISOString(),
+  }));
   return rows.map((row) => {
     const own = moves.filter(({ programmeId }) => programmeId === row.id);
     const { stage } = programmeStanding(row, { results: [], moves: own }, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
@@ -87,28 +81,47 @@ async function runningProgrammes(
   });
 }
 
+/** What stands of the levels of dogs that are fitted with a device, by dog. */
+export async function levelsOfDogs(scope: KennelScope, { dogs, collars }: DogsPage, kennel: Kennel, now: Date): Promise<Map<string, DeviceLevels[]>> {
+  const devices = dogs
+    .map(({ dog, fits }) => ({ dog, ids: fits.flatMap(({ plan }) => (isDevice(plan.kind) ? [plan.collarId] : [])) }))
+    .filter(({ ids }) => ids.length > 0);
+  const rows = await levelRows(
+    scope,
+    devices.map(({ dog }) => dog.id),
+    [...new Set(devices.flatMap(({ ids }) => ids))],
+    now,
+  );
+  const dayWords = (at: number) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: kennel.timeZone }).format(at);
+  return new Map(
+    devices.map(({ dog, ids }) => {
+      const own = collars.filter(({ id }) => ids.includes(id)).filter(hasContacts);
+      return [dog.id, dogLevels(asLevelRecords(rows.get(dog.id)!, own), kennel, houseOf(kennel, dog), dayWords)];
+    }),
+  );
+}
+
 /** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. The dogs are looked up unless they are known. */
-export async function fieldPage(scope: KennelScope, now: Date, known?: DogsPage): Promise<FieldPage> {
+export async function fieldPage(scope: KennelScope, now: Date, known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceLevels[]> }): Promise<FieldPage> {
   const kennel = kennelAnswer(await kennelOf(scope));
-  const { dogs, collars } = known ?? (await dogsPage(scope));
+  const page = known?.page ?? (await dogsPage(scope));
+  const levels = known?.levels ?? (await levelsOfDogs(scope, page, kennel, now));
+  const { dogs, collars } = page;
   const here = dogs.filter(({ dog }) => dog.archivedAt === null);
-  const devices = here.flatMap(({ fits }) => fits.filter(({ plan }) => plan.kind === 'remote' || plan.kind === 'fence'));
+  const devices = here.flatMap(({ fits }) => fits.filter(({ plan }) => isDevice(plan.kind)));
   const collarIds = [...new Set(devices.map(({ plan }) => plan.collarId))];
   const dogIds = [...new Set(devices.map(({ plan }) => plan.dogId))];
   const since = (days: number) => new Date(now.getTime() - days * DAY_MS);
   const of = dogIds.length > 0;
-  const [events, looks, much, caps, people, open, usual, recent, programmes] = await Promise.all([
+  const [events, looks, people, open, recent, programmes] = await Promise.all([
     of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(since(EVENT_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
     of ? scope.all(SkinLookEntity, { dogId: In(dogIds), at: MoreThanOrEqual(since(SKIN_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
-    scope.all(PressEntity, { response: 'too-much' }, { at: 'ASC' }),
-    scope.all(LevelCapEntity, {}, { at: 'ASC', id: 'ASC' }),
     scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(FieldSessionEntity, { endedAt: IsNull(), begunAt: MoreThanOrEqual(since(OPEN_DAYS)) }, { begunAt: 'ASC' }),
-    usualLevels(scope, since(SKIN_DAYS)),
-    scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * 3_600_000)) }, { begunAt: 'ASC' }),
+    scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * HOUR_MS)) }, { begunAt: 'ASC' }),
     runningProgrammes(scope, kennel.timeZone, now),
   ]);
-  const told = events.map(toldOf);
+  const told = events.map(eventAsSent);
   const deviceOf = (card: (typeof here)[number], collarId: string): FieldDevice[] => {
     const { dog } = card;
     const collar = collars.find(({ id }) => id === collarId);
@@ -124,7 +137,7 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: DogsPage)
       (one) => one.wear.to === null,
     )?.wear;
     const place = wear?.places.at(-1) ?? null;
-    const { device } = toldEvents([...own, ...voids]);
+    const { device } = wearAndDeviceEvents([...own, ...voids]);
     const state = deviceAt(device, now.getTime());
     const contact = device.findLast((event) => event.event === 'contact');
     const tried = device.findLast((event) => event.event === 'tried');
@@ -132,18 +145,16 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: DogsPage)
     const flag =
       flags.find(({ grade }) => grade >= 2) ??
       (place?.value != null && girthMm !== null ? flags.find(({ clock }) => placesOverlap(clock, place.value!, girthMm, footprintOf(collar)!)) : undefined);
-    const scale = { min: numbers.scaleMin, max: numbers.scaleMax, step: numbers.scaleStep };
-    const ceiling = ceilingOf(much.filter((press) => press.dogId === dog.id && press.collarId === collarId));
-    const cap = caps.findLast((one) => one.dogId === dog.id && one.collarId === collarId)?.cap ?? null;
+    const standing = levels.get(dog.id)!.find((one) => one.collar.id === collarId)!;
     return [
       {
         collarId,
         name: collar.name,
-        scale,
+        scale: standing.scale,
         modes: numbers.modes,
-        ceiling,
-        cap,
-        usual: usual(dog.id, collarId, { scale, ceiling, cap, rules: house.rules }),
+        ceiling: standing.ceiling,
+        cap: standing.cap,
+        ...levelsOnPhone(standing, settingsOf(kennel)),
         worn: wear ? { from: iso(wear.from), clock: place?.value ?? null, placeSince: iso(place?.from ?? wear.from) } : null,
         contact: contact?.event === 'contact' ? { made: contact.made, at: iso(contact.at) } : null,
         triedAt: tried ? iso(tried.at) : null,
@@ -167,7 +178,7 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: DogsPage)
       programmes: programmes.filter(({ dogId }) => dogId === card.dog.id).map(({ dogId: _dog, ...one }) => one),
     })),
     handlers: people.map(({ id, name }) => ({ id, name })),
-    settings: [...WORK_SETTINGS, ...kennel.moreSettings].map(({ id, name }) => ({ id, name })),
+    settings: settingsOf(kennel).map(({ id, name }) => ({ id, name })),
     open: await sessionAnswers(scope, open),
     recent: await sessionAnswers(scope, recent),
   };

@@ -1,5 +1,5 @@
 import { fieldEventOf, NewFieldEvent } from '@banter/contract';
-import { houseRules, joinedSessions, sessionStory, sessionTally } from '@banter/core';
+import { houseRules, joinedSessions, sessionStory, sessionTally, HOUR_MS } from '@banter/core';
 import { isDeepStrictEqual } from 'node:util';
 import { In } from 'typeorm';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
@@ -10,11 +10,11 @@ import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 
 /** The event as its phone told it, out of its row; `at` is what the phone's clock said. */
-export function saidOf({ id, event, sessionId, data, saidAt }: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent {
+export function fieldEventAsSent({ id, event, sessionId, data, saidAt }: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent {
   return NewFieldEvent.parse({ event, id, sessionId, at: saidAt.toISOString(), ...data });
 }
 /** The event with the time that counts. */
-export const standsOf = (row: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent => ({ ...saidOf(row), at: row.at.toISOString() });
+export const fieldEventAsKept = (row: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent => ({ ...fieldEventAsSent(row), at: row.at.toISOString() });
 
 /** What tells of joining for some dogs: every joining, and what took one back. */
 async function joiningEvents(scope: KennelScope, dogIds: readonly string[]): Promise<FieldEventRow[]> {
@@ -31,7 +31,7 @@ async function joiningEvents(scope: KennelScope, dogIds: readonly string[]): Pro
 /** The session that some count as, and all that count as it. */
 export async function familyOf(scope: KennelScope, dogIds: readonly string[], sessionIds: readonly string[]): Promise<Map<string, string[]>> {
   const events = await joiningEvents(scope, dogIds);
-  const joined = joinedSessions(events.map((row) => fieldEventOf(standsOf(row))));
+  const joined = joinedSessions(events.map((row) => fieldEventOf(fieldEventAsKept(row))));
   // Those that a joining spoke of are looked at again, so that one taken back parts them.
   const touched = new Set([...sessionIds, ...events.flatMap(({ event, data }) => (event === 'joins' ? [String(data.intoId)] : []))]);
   const families = new Map<string, string[]>();
@@ -53,10 +53,10 @@ function resultsOf(events: readonly NewFieldEvent[], rows: ReadonlyMap<string, F
 }
 
 /** Works out anew what stands of sessions, of their presses, and of the results told in them. */
-export async function retell(scope: KennelScope, touched: readonly { sessionId: string; dogId: string }[]): Promise<void> {
+export async function rebuildFieldStories(scope: KennelScope, touched: readonly { sessionId: string; dogId: string }[]): Promise<void> {
   if (touched.length === 0) return;
   const dogIds = [...new Set(touched.map(({ dogId }) => dogId))];
-  const families = await familyOf(scope, dogIds, [...new Set(touched.map(({ sessionId }) => sessionId))]); // prettier-ignore
+  const families = await familyOf(scope, dogIds, [...new Set(touched.map(({ sessionId }) => sessionId))]);
   const all = [...new Set([...families.values()].flat())];
   const rows = await scope.all(FieldEventEntity, { sessionId: In(all) }, { at: 'ASC', id: 'ASC' });
   const before = new Map((await scope.all(PressEntity, { sessionId: In(all) }, { at: 'ASC' })).map((row) => [row.id, row]));
@@ -69,10 +69,14 @@ export async function retell(scope: KennelScope, touched: readonly { sessionId: 
   for (const [root, members] of families) {
     const joined = new Map(members.map((id) => [id, root]));
     const own = rows.filter(({ sessionId }) => joined.has(sessionId));
-    const story = sessionStory(root, own.map((row) => fieldEventOf(standsOf(row))), joined); // prettier-ignore
+    const story = sessionStory(
+      root,
+      own.map((row) => fieldEventOf(fieldEventAsKept(row))),
+      joined,
+    );
     if (!story?.dogId || !story.handlerId) continue;
     const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
-    const told = story.events.map(({ id }) => standsOf(byId.get(id)!));
+    const told = story.events.map(({ id }) => fieldEventAsKept(byId.get(id)!));
     results.push(...resultsOf(told, byId, root));
     gone.push(...members.filter((id) => id !== root));
     sessions.push({
@@ -99,7 +103,9 @@ export async function retell(scope: KennelScope, touched: readonly { sessionId: 
   // A result told at the desk of a session that is another's by now stays, as that one's.
   const fromDesk = [...resultsBefore.values()].filter(({ id }) => !byId.has(id));
   const rootOf = (id: string) => [...families].find(([, members]) => members.includes(id))?.[0] ?? id;
-  const moved = fromDesk.filter(({ sessionId }) => sessionId !== null && rootOf(sessionId) !== sessionId).map((row) => ({ ...row, sessionId: rootOf(row.sessionId!) })); // prettier-ignore
+  const moved = fromDesk
+    .filter(({ sessionId }) => sessionId !== null && rootOf(sessionId) !== sessionId)
+    .map((row) => ({ ...row, sessionId: rootOf(row.sessionId!) }));
   await scope.putMany(StageResultEntity, [...results, ...moved]);
   const standing = new Set(results.map(({ id }) => id));
   await scope.removeMany(
@@ -130,7 +136,7 @@ const fittedTo = async (scope: KennelScope, collarIds: readonly string[]) =>
 /** A session that nobody ended takes what its devices tell for so long after its last event. */
 async function reachOf(scope: KennelScope): Promise<(session: FieldSessionRow) => number> {
   const { askEndHours } = houseRules((await kennelOf(scope)).rules);
-  return ({ endedAt, lastAt }) => endedAt?.getTime() ?? lastAt.getTime() + askEndHours * 3_600_000;
+  return ({ endedAt, lastAt }) => endedAt?.getTime() ?? lastAt.getTime() + askEndHours * HOUR_MS;
 }
 
 /**
@@ -139,7 +145,7 @@ async function reachOf(scope: KennelScope): Promise<(session: FieldSessionRow) =
  */
 export async function devicePressesIntoSessions(scope: KennelScope, presses: readonly Omit<EventRow, 'kennelId'>[]): Promise<void> {
   if (presses.length === 0) return;
-  const plans = await fittedTo(scope, [...new Set(presses.flatMap(({ collarId }) => collarId ?? []))]); // prettier-ignore
+  const plans = await fittedTo(scope, [...new Set(presses.flatMap(({ collarId }) => collarId ?? []))]);
   if (plans.length === 0) return;
   const times = presses.map(({ at }) => at.getTime());
   const reach = await reachOf(scope);
@@ -152,7 +158,14 @@ export async function devicePressesIntoSessions(scope: KennelScope, presses: rea
     })
     .orderBy('record.begunAt', 'DESC')
     .getMany();
-  const known = new Set((await scope.someOf(FieldEventEntity, presses.map(({ id }) => id))).map(({ id }) => id)); // prettier-ignore
+  const known = new Set(
+    (
+      await scope.someOf(
+        FieldEventEntity,
+        presses.map(({ id }) => id),
+      )
+    ).map(({ id }) => id),
+  );
   const rows = presses.flatMap((press) => {
     if (known.has(press.id)) return [];
     const at = press.at.getTime();
@@ -162,7 +175,7 @@ export async function devicePressesIntoSessions(scope: KennelScope, presses: rea
     return session ? [asPress(press, session)] : [];
   });
   await scope.insertMany(FieldEventEntity, rows);
-  await retell(scope, rows);
+  await rebuildFieldStories(scope, rows);
 }
 
 /** Looks whether devices told presses of sessions that have only now become known. */
@@ -174,17 +187,23 @@ export async function sessionsTakeDevicePresses(scope: KennelScope, sessionIds: 
   const last = new Date(Math.max(...sessions.map(reach)));
   const told = await scope.query(EventEntity).andWhere("record.event = 'press' AND record.at BETWEEN :first AND :last", { first, last }).getMany();
   if (told.length === 0) return;
-  const voided = new Set((await scope.all(EventEntity, { event: 'void', eventId: In(told.map(({ id }) => id)) }, { at: 'ASC' })).map(({ eventId }) => eventId)); // prettier-ignore
-  await devicePressesIntoSessions(scope, told.filter(({ id }) => !voided.has(id))); // prettier-ignore
+  const voided = new Set((await scope.all(EventEntity, { event: 'void', eventId: In(told.map(({ id }) => id)) }, { at: 'ASC' })).map(({ eventId }) => eventId));
+  await devicePressesIntoSessions(
+    scope,
+    told.filter(({ id }) => !voided.has(id)),
+  );
 }
 
 /** A device takes a press back: it no longer stands in its session, either. */
 export async function devicePressesTakenBack(scope: KennelScope, voids: readonly Omit<EventRow, 'kennelId'>[]): Promise<void> {
-  const targets = await scope.someOf(FieldEventEntity, voids.flatMap(({ eventId }) => eventId ?? [])); // prettier-ignore
+  const targets = await scope.someOf(
+    FieldEventEntity,
+    voids.flatMap(({ eventId }) => eventId ?? []),
+  );
   const rows = voids.flatMap(({ id, eventId, at, recordedAt }) => {
     const press = targets.find((target) => target.id === eventId && target.event === 'press');
     return press ? [{ ...press, id, event: 'void' as const, data: { eventId }, saidAt: at, at, recordedAt }] : [];
   });
   await scope.insertMany(FieldEventEntity, rows);
-  await retell(scope, rows);
+  await rebuildFieldStories(scope, rows);
 }

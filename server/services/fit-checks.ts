@@ -1,31 +1,58 @@
-import { collarKind, houseOf, ProngNumbers, type FitCheck, type NewFitCheck } from '@banter/contract';
+import { broughtUp, collarKind, houseOf, linksOf, wearAndDeviceEvents, type FitCheck, type NewFitCheck } from '@banter/contract';
+import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { SkinLookEntity } from '../data/entities/skin-look.ts';
+import { In, LessThanOrEqual } from 'typeorm';
+import { eventAsSent } from './events.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
-import { keptAnswers, keptNow } from './kept.ts';
+import { happenedNow, keptAnswers, keptNow } from './kept.ts';
 import { fitLinks } from './links.ts';
 import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
   // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
-  const plan = await scope.hold(PlanEntity, sent.planId);
+  const plan = broughtUp('plans', await scope.hold(PlanEntity, sent.planId));
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
   if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit anew.');
   const kind = collarKind(sent.kind);
   const { rules } = houseOf(await kennelOf(scope), await scope.get(DogEntity, plan.dogId));
   const before = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
-  const earlier = readable(scope, 'fitCheck', before);
+  const earlier = readable(
+    scope,
+    'fitCheck',
+    before.map((check) => broughtUp('fitChecks', check)),
+  );
   const { collar } = plan.inputs;
-  if (sent.kind === 'prong') {
-    const { left, right } = sent.on as { left: number; right: number };
-    await fitLinks(scope, { id: collar.id, gaugeMm: ProngNumbers.parse(collar.numbers).gaugeMm }, left + right, sent.at);
-  }
+  const links = linksOf({ kind: sent.kind, numbers: collar.numbers });
+  if (links) await fitLinks(scope, { id: collar.id, gaugeMm: links.gaugeMm }, links.inIt(sent.on), sent.at);
   const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
+  await tellBesides(scope, id, sent, collar.id);
   return { ...sent, id, attempt: before.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
+}
+
+/** What a check answers of contact and skin is told where contact and skin are told, under the check's own id: nothing is asked twice. */
+async function tellBesides(scope: KennelScope, id: string, { kind, answers, dogId, on, at }: NewFitCheck, collarId: string): Promise<void> {
+  const { contactMade, skin } = collarKind(kind).tells(answers);
+  const happened = happenedNow(scope, at);
+  if (contactMade !== null) {
+    const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId, data: { made: contactMade } };
+    await scope.insert(EventEntity, { id, event: 'contact', ...told, ...happened });
+  }
+  if (skin === null) return;
+  const [told, voids] = await Promise.all([
+    scope.all(EventEntity, { dogId, collarId, event: In(['put-on', 'moved']), at: LessThanOrEqual(new Date(at)) }, { at: 'ASC', id: 'ASC' }),
+    scope.all(EventEntity, { event: 'void', collarId }, { at: 'ASC' }),
+  ]);
+  // What was taken back is no place.
+  const { wear } = wearAndDeviceEvents([...told, ...voids].map(eventAsSent));
+  const clock = wear.map((event) => ('clock' in event ? event.clock : null)).findLast((place) => place !== null) ?? (on as { clock?: unknown }).clock;
+  if (typeof clock !== 'number') return;
+  await scope.insert(SkinLookEntity, { id, dogId, clock, under: 'contacts', grade: skin, sore: null, note: '', photoId: null, ...happened });
 }
 
 export const fitCheckKind: AppendedKind<FitCheckRow, NewFitCheck, FitCheck> = {
@@ -40,5 +67,10 @@ export const fitCheckKind: AppendedKind<FitCheckRow, NewFitCheck, FitCheck> = {
     note: row.note,
     at: row.at.toISOString(),
   }),
-  toAnswers: async (scope, rows) => readable(scope, 'fitCheck', await keptAnswers(scope, rows)),
+  toAnswers: async (scope, rows) =>
+    readable(
+      scope,
+      'fitCheck',
+      (await keptAnswers(scope, rows)).map((record) => broughtUp('fitChecks', record)),
+    ),
 };

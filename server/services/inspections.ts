@@ -1,5 +1,5 @@
-import { dayOf, GEAR_GROUPS, inspectionFaults, inspectionGroupOf, type Inspection, type NewInspection, type UpkeepPage, type DogsPage } from '@banter/contract';
-import { inspect } from '@banter/core';
+import { dayOf, GEAR_INSPECTIONS, inspectionFaults, inspectionOf, type Inspection, type NewInspection, type UpkeepPage, type DogsPage } from '@banter/contract';
+import { inspect, DAY_MS } from '@banter/core';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { InspectionEntity, type InspectionRow } from '../data/entities/inspection.ts';
@@ -13,7 +13,6 @@ import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 
 const CONDITION_OF = { ok: 'sound', mend: 'mend', scrap: 'worn' } as const;
-const DAY_MS = 86_400_000;
 
 /** The latest inspection decides what a piece is: one told late changes nothing of a later one. */
 async function isLatest(scope: KennelScope, row: Omit<InspectionRow, 'kennelId'>): Promise<boolean> {
@@ -42,10 +41,10 @@ export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspecti
     const piece = sent.gearId === null ? null : await scope.find(GearEntity, sent.gearId);
     if (sent.collarId !== null && !collar) throw badField('collarId', 'This collar is not in the locker.');
     if (sent.gearId !== null && !piece) throw badField('gearId', 'This piece is not in the locker.');
-    const group = collar ? inspectionGroupOf(collar.kind) : GEAR_GROUPS[piece!.what];
-    const faults = inspectionFaults(group, sent.answers);
+    const spec = collar ? inspectionOf(collar) : GEAR_INSPECTIONS[piece!.what];
+    const faults = inspectionFaults(spec, sent.answers);
     if (faults.length > 0) throw new Failure('bad-input', { errors: faults.map(({ item, message }) => ({ path: `answers.${item}`, message })) });
-    const { outcome, copy } = inspect(group, sent.answers);
+    const { outcome, copy } = inspect(spec, sent.answers);
     return { ...sent, id, outcome, copy, ...happenedNow(scope, sent.at) };
   },
   after: changePiece,

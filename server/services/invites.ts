@@ -5,16 +5,16 @@ import { InviteEntity, type InviteRow } from '../data/entities/invite.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { hashOfPassword, meAnswer, passwordOfItsOwn, roomForEmail } from './accounts.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { hashOfKey, keyedAnswer, keyedRow } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
+import { DAY_MS, HOUR_MS } from '@banter/core';
 
-const DAY_MS = 86_400_000;
 /** A clock at the desk may be off by this much. */
-const PATIENCE_MS = 3_600_000;
+const PATIENCE_MS = HOUR_MS;
 
 /** Who joins is nobody yet. */
 const NOBODY = '00000000-0000-7000-8000-000000000000';
@@ -84,7 +84,12 @@ export async function joinBy(dataSource: DataSource, { key, name, email, passwor
       if (signsIn(person)) throw new Failure('no-invitation');
       await scope.change(PersonEntity, id, entry);
     }
-    await note(scope.as(id), { act: 'made', kind: 'person', recordId: id, label: atLeast(role, 'lead') ? 'as a lead' : `as ${role === 'assistant' ? 'an assistant' : 'a reader'}` }); // prettier-ignore
+    await writeDeed(scope.as(id), {
+      act: 'made',
+      kind: 'person',
+      recordId: id,
+      label: atLeast(role, 'lead') ? 'as a lead' : `as ${role === 'assistant' ? 'an assistant' : 'a reader'}`,
+    });
     return id;
   });
   const scope = joining.as(personId);

@@ -18,6 +18,9 @@ const parts = <Row>(rows: readonly Row[]): Row[][] =>
 
 type OfKennel = { id: string; kennelId: string };
 
+/** A value in a query of its own; a list stands where `IN (:list)` asks for one, and is never empty. */
+type RawValue = string | number | Date | readonly string[];
+
 /**
  * The one place where records are read and written: everything goes through a kennel's scope, and a record of another
  * kennel does not exist in it.
@@ -88,9 +91,9 @@ export class KennelScope {
   }
 
   /** A query in SQL of one's own, which must name `:kennelId` in every table it reads; other values stand under their names. */
-  async raw<Row>(sql: string, values: Record<string, string | number | Date> = {}): Promise<Row[]> {
-    const all: Record<string, string | number | Date> = { ...values, kennelId: this.kennelId };
-    const given: (string | number | Date)[] = [];
+  async raw<Row>(sql: string, values: Record<string, RawValue> = {}): Promise<Row[]> {
+    const all: Record<string, RawValue> = { ...values, kennelId: this.kennelId };
+    const given: RawValue[] = [];
     const text = sql.replaceAll(/:([a-zA-Z]+)/g, (_all, name: string) => {
       given.push(all[name]!);
       return '?';

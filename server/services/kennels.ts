@@ -1,7 +1,7 @@
 import type { Kennel, KennelSettings } from '@banter/contract';
 import { houseRules, type HouseRules } from '@banter/core';
 import type { KennelRow } from '../data/entities/kennel.ts';
-import { changesOf, note } from './deeds.ts';
+import { changesOf, writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -30,7 +30,7 @@ export async function changeKennel(scope: KennelScope, settings: KennelSettings,
     if (JSON.stringify(Object.entries(now).sort()) === JSON.stringify(Object.entries(settings).sort())) return current;
     if (version !== current.version) throw new Failure('newer-version', { current });
     await within.changeKennel({ ...settings, version: version + 1 });
-    await note(within, { act: 'changed', kind: 'kennel', about: { changed: changesOf(now, settings) } });
+    await writeDeed(within, { act: 'changed', kind: 'kennel', about: { changed: changesOf(now, settings) } });
     return kennelAnswer(await kennelOf(within));
   });
 }

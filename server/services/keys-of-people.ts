@@ -6,11 +6,21 @@ import { DeedEntity } from '../data/entities/deed.ts';
 import { OwnerLinkEntity } from '../data/entities/handover.ts';
 import { InviteEntity } from '../data/entities/invite.ts';
 import { PersonEntity } from '../data/entities/person.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
-type KeyRow = { id: string; kennelId: string; version: number; name: string; revokedAt: Date | null; expiresAt?: Date; usedAt?: Date | null; personId?: string | null; dogId?: string }; // prettier-ignore
+type KeyRow = {
+  id: string;
+  kennelId: string;
+  version: number;
+  name: string;
+  revokedAt: Date | null;
+  expiresAt?: Date;
+  usedAt?: Date | null;
+  personId?: string | null;
+  dogId?: string;
+};
 const KEYS = {
   bridge: BridgeEntity as unknown as EntitySchema<KeyRow>,
   ownerLink: OwnerLinkEntity as unknown as EntitySchema<KeyRow>,
@@ -25,10 +35,12 @@ type OpenKey = HeldKey & { keeperId: string | null; aboutId: string | null; dogI
 /** Who answers for each key: who made it, or whom it was handed to last. The log says both. */
 async function keepers(scope: KennelScope): Promise<Map<string, string>> {
   const deeds = await scope.all(DeedEntity, { kind: In(KINDS), act: In(['made', 'handed']) }, { at: 'ASC', id: 'ASC' });
-  return new Map(deeds.flatMap(({ recordId, personId, act, about }) => {
-    const keeper = act === 'handed' ? about.toId : personId;
-    return recordId !== null && keeper ? [[recordId, keeper] as const] : [];
-  })); // prettier-ignore
+  return new Map(
+    deeds.flatMap(({ recordId, personId, act, about }) => {
+      const keeper = act === 'handed' ? about.toId : personId;
+      return recordId !== null && keeper ? [[recordId, keeper] as const] : [];
+    }),
+  );
 }
 
 /** Every key of the kennel that still opens something. */
@@ -64,7 +76,14 @@ export async function settleKeys(scope: KennelScope, personId: string, toId: str
     // An invitation is somebody's own word for somebody else: it is not handed on.
     if (toId === null || aboutId === personId || kind === 'invite') {
       await scope.updateAt(KEYS[kind], id, version, { revokedAt });
-      await note(scope, { act: 'changed', kind, recordId: id, dogId, label: name, about: { changed: [{ field: 'revokedAt', from: null, to: revokedAt.toISOString() }] } }); // prettier-ignore
-    } else await note(scope, { act: 'handed', kind, recordId: id, dogId, label: name, about: { toId } });
+      await writeDeed(scope, {
+        act: 'changed',
+        kind,
+        recordId: id,
+        dogId,
+        label: name,
+        about: { changed: [{ field: 'revokedAt', from: null, to: revokedAt.toISOString() }] },
+      });
+    } else await writeDeed(scope, { act: 'handed', kind, recordId: id, dogId, label: name, about: { toId } });
   }
 }

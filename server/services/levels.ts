@@ -1,12 +1,11 @@
-import { currentFits, type LevelCap, type LevelsPage, type NewLevelCap, type PressBin, type PressesAsked, type PressesPage } from '@banter/contract';
+import { currentFits, type LevelCap, type LevelsPage, type NewLevelCap, type PressBin, type PressesAsked, type PressesPage, isDevice } from '@banter/contract';
 import type { DogResponse } from '@banter/core';
-import { Between, In, MoreThanOrEqual } from 'typeorm';
+import { Between } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
-import { EventEntity } from '../data/entities/event.ts';
-import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type LevelCapRow } from '../data/entities/field-log.ts';
+import { LevelCapEntity, PressEntity, type LevelCapRow } from '../data/entities/field-log.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
@@ -16,16 +15,11 @@ import { fitCheckKind } from './fit-checks.ts';
 import { planKind } from './plans.ts';
 import { badField } from './failure.ts';
 import { sessionAnswers } from './field-log.ts';
+import { levelRows } from './level-records.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 import { tapingKind } from './tapings.ts';
-
-const DAY_MS = 86_400_000;
-/** Sessions and findings are shown for two years. */
-const SHOWN_DAYS = 730;
-/** A curve wants no more trials than this of one device and setting. */
-const MOST_FINDINGS = 4000;
 
 export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {
   entity: LevelCapEntity,
@@ -38,44 +32,12 @@ export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {
   toAnswers: keptAnswers,
 };
 
-/** Whether contact was felt to touch: told by a device or a hand, or found when a dog needed more than usual. */
-async function contactChecks(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<LevelsPage['contactChecks']> {
-  if (collarIds.length === 0) return [];
-  const felt = await scope.all(EventEntity, { collarId: In([...collarIds]), event: 'contact', at: MoreThanOrEqual(since) }, { at: 'ASC' });
-  const taken = new Set((await scope.all(EventEntity, { event: 'void', collarId: In([...collarIds]) }, { at: 'ASC' })).flatMap(({ eventId }) => eventId ?? []));
-  const looked = await scope.all(FieldEventEntity, { dogId, event: 'looked-into', at: MoreThanOrEqual(since) }, { at: 'ASC' });
-  return [
-    ...felt.filter(({ id }) => !taken.has(id)).map(({ collarId, data, at }) => ({ collarId: collarId!, at: at.toISOString(), made: data.made === true })),
-    ...looked.map(({ data, at }) => ({ collarId: String(data.collarId), at: at.toISOString(), made: data.found !== 'contact' })),
-  ].sort((a, b) => (a.at < b.at ? -1 : 1));
-}
-
 /** What the screen Levels shows of a dog, but the single presses. */
 export async function levelsPage(scope: KennelScope, dogId: string, now: Date): Promise<LevelsPage> {
   const dog = await scope.get(DogEntity, dogId);
-  const since = new Date(now.getTime() - SHOWN_DAYS * DAY_MS);
-  const [sessions, caps, plans, tapings, findings, ceilings, presses] = await Promise.all([
-    scope.all(FieldSessionEntity, { dogId, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' }),
-    scope.all(LevelCapEntity, { dogId }, { at: 'ASC', id: 'ASC' }),
+  const [plans, tapings, presses] = await Promise.all([
     scope.all(PlanEntity, { dogId }, { at: 'ASC' }),
     scope.all(TapingEntity, { dogId }, { at: 'ASC' }),
-    scope
-      .query(PressEntity)
-      .andWhere('record.dogId = :dogId AND record.purpose = :finding AND record.response IS NOT NULL AND record.at >= :since', {
-        dogId,
-        finding: 'finding',
-        since,
-      })
-      .orderBy('record.at', 'DESC')
-      .take(MOST_FINDINGS)
-      .getMany(),
-    scope.raw<{ collarId: string; level: number; at: Date }>(
-      `SELECT collarId, level, MAX(at) AS at FROM presses record WHERE kennelId = :kennelId AND dogId = :dogId AND response = 'too-much'
-         AND level = (SELECT MIN(lowest.level) FROM presses lowest WHERE lowest.kennelId = :kennelId AND lowest.dogId = record.dogId
-           AND lowest.collarId = record.collarId AND lowest.response = 'too-much')
-       GROUP BY collarId, level`,
-      { dogId },
-    ),
     scope.raw<{ collarId: string; setting: string; count: string; firstAt: Date; lastAt: Date }>(
       `SELECT collarId, setting, COUNT(*) AS count, MIN(at) AS firstAt, MAX(at) AS lastAt FROM presses
        WHERE kennelId = :kennelId AND dogId = :dogId GROUP BY collarId, setting`,
@@ -83,10 +45,17 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
     ),
   ]);
   const collarIds = [...new Set([...plans.map(({ collarId }) => collarId), ...presses.map(({ collarId }) => collarId)])];
-  const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => kind === 'remote' || kind === 'fence');
+  const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => isDevice(kind));
+  const rows = await levelRows(
+    scope,
+    [dogId],
+    collars.map(({ id }) => id),
+    now,
+  );
+  const { sessions, caps, ...records } = rows.get(dogId)!;
   const checks = await scope.all(FitCheckEntity, { dogId }, { at: 'ASC' });
   const endings = await scope.all(EndingEntity, { dogId }, { at: 'ASC' });
-  const fits = currentFits(await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks), await endingKind.toAnswers(scope, endings));
+  const fits = currentFits(await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks), await endingKind.toAnswers(scope, endings), []);
   return {
     dog: dogAnswer(dog),
     girths: await tapingKind.toAnswers(scope, tapings),
@@ -94,21 +63,7 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
     collars: collars.map(collarAnswer),
     sessions: await sessionAnswers(scope, sessions),
     caps: await keptAnswers(scope, caps),
-    findings: findings.reverse().map(({ collarId, setting, level, response, at, sessionId }) => ({
-      collarId,
-      setting,
-      level,
-      response: response!,
-      at: at.toISOString(),
-      sessionId,
-    })),
-    ceilings: ceilings.map(({ collarId, level, at }) => ({ collarId, level, at: at.toISOString() })),
-    contactChecks: await contactChecks(
-      scope,
-      dogId,
-      collars.map(({ id }) => id),
-      since,
-    ),
+    ...records,
     presses: presses.map(({ collarId, setting, count, firstAt, lastAt }) => ({
       collarId,
       setting,

@@ -1,5 +1,6 @@
 import type { LinkBalance, LinkMove, NewLinkMove } from '@banter/contract';
-import { countOf, gaugeName, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from '@banter/core';
+import { countOf, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from '@banter/core';
+import { gaugeName } from '@banter/core/collars/prong';
 import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -78,25 +79,51 @@ export async function fitLinks(scope: KennelScope, collar: { id: string; gaugeMm
   }
 }
 
-/**
- * Brings the ledger to what was counted on a collar when it was measured: from the bag as far as that goes, else from outside;
- * what is fewer goes into the bag. A collar that is scrapped takes its links with it, and brings them back.
- */
-export async function countCollar(scope: KennelScope, collar: { id: string; gaugeMm: number; links: number; scrapped: boolean }): Promise<void> {
+/** A collar of links, and how many are in it by its own numbers. */
+type LinkedCollar = { id: string; gaugeMm: number; links: number };
+
+/** Moves links of a collar within a transaction; none where there are none to move. */
+async function moveOf(
+  { gaugeMm }: LinkedCollar,
+  scope: KennelScope,
+  count: number,
+  from: LinkAccount,
+  to: LinkAccount,
+  why: NewLinkMove['why'],
+): Promise<void> {
+  if (count > 0) await scope.insert(LinkMoveEntity, await post(scope, { gaugeMm, count, from, to, why, note: '', at: new Date().toISOString() }, uuidv7()));
+}
+const heldNow = async (scope: KennelScope, { gaugeMm }: LinkedCollar, account: LinkAccount) =>
+  linksAt(countsOf(await linkBalances(scope, 'now')), gaugeMm, account);
+const accountOf = ({ id }: LinkedCollar) => `collar:${id}` as const;
+
+/** Brings the ledger to what was counted on a collar when it was measured: from the bag as far as that goes, else from outside; what is fewer goes into the bag. */
+export async function countCollar(scope: KennelScope, collar: LinkedCollar): Promise<void> {
   await scope.holdKennel();
-  const at = new Date().toISOString();
-  const account = `collar:${collar.id}` as const;
-  const held = async (of: LinkAccount) => linksAt(countsOf(await linkBalances(scope, 'now')), collar.gaugeMm, of);
-  const move = async (count: number, from: LinkAccount, to: LinkAccount, why: NewLinkMove['why']) => {
-    if (count > 0) await scope.insert(LinkMoveEntity, await post(scope, { gaugeMm: collar.gaugeMm, count, from, to, why, note: '', at }, uuidv7()));
-  };
-  const on = await held(account);
-  if (collar.scrapped) return move(on, account, 'scrap', 'scrapped');
+  const account = accountOf(collar);
   const first = (await linkBalances(scope, 'now')).every((one) => one.account !== account);
-  if (first) return move(collar.links, 'outside', account, 'stocked');
-  const missing = collar.links - on;
-  if (missing < 0) return move(-missing, account, 'bag', 'counted');
-  const fromBag = Math.min(missing, await held('bag'));
-  await move(fromBag, 'bag', account, 'counted');
-  await move(missing - fromBag, 'outside', account, 'counted');
+  if (first) return moveOf(collar, scope, collar.links, 'outside', account, 'stocked');
+  const missing = collar.links - (await heldNow(scope, collar, account));
+  if (missing < 0) return moveOf(collar, scope, -missing, account, 'bag', 'counted');
+  const fromBag = Math.min(missing, await heldNow(scope, collar, 'bag'));
+  await moveOf(collar, scope, fromBag, 'bag', account, 'counted');
+  await moveOf(collar, scope, missing - fromBag, 'outside', account, 'counted');
+}
+
+/** A collar that is scrapped takes its links with it. */
+export async function scrapLinks(scope: KennelScope, collar: LinkedCollar): Promise<void> {
+  await scope.holdKennel();
+  await moveOf(collar, scope, await heldNow(scope, collar, accountOf(collar)), accountOf(collar), 'scrap', 'scrapped');
+}
+
+/** A collar that was scrapped by mistake brings back what it took along. */
+export async function bringLinksBack(scope: KennelScope, collar: LinkedCollar): Promise<void> {
+  await scope.holdKennel();
+  const account = accountOf(collar);
+  const moves = await scope.all(LinkMoveEntity, { gaugeMm: collar.gaugeMm }, { at: 'ASC', id: 'ASC' });
+  const taken = moves.reduce(
+    (sum, { from, to, count }) => sum + (from === account && to === 'scrap' ? count : from === 'scrap' && to === account ? -count : 0),
+    0,
+  );
+  await moveOf(collar, scope, Math.min(taken, await heldNow(scope, collar, 'scrap')), 'scrap', account, 'counted');
 }

@@ -14,8 +14,15 @@ export class Listeners {
     return await this.dataSource.transaction(async (manager) => {
       // One at a time for one person: else two at once would both find the last place free.
       await manager.query('SELECT id FROM people WHERE kennelId = ? AND id = ? FOR UPDATE', [kennelId, personId]);
-      await manager.query('DELETE FROM listeners WHERE kennelId = ? AND personId = ? AND seenAt < DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ? SECOND)', [kennelId, personId, GONE_SECONDS]); // prettier-ignore
-      const [row] = await manager.query<{ count: string }[]>('SELECT COUNT(*) AS count FROM listeners WHERE kennelId = ? AND personId = ?', [kennelId, personId]); // prettier-ignore
+      await manager.query('DELETE FROM listeners WHERE kennelId = ? AND personId = ? AND seenAt < DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ? SECOND)', [
+        kennelId,
+        personId,
+        GONE_SECONDS,
+      ]);
+      const [row] = await manager.query<{ count: string }[]>('SELECT COUNT(*) AS count FROM listeners WHERE kennelId = ? AND personId = ?', [
+        kennelId,
+        personId,
+      ]);
       if (Number(row!.count) >= most) return null;
       const id = uuidv7();
       await manager.query('INSERT INTO listeners (id, kennelId, personId, seenAt) VALUES (?, ?, ?, UTC_TIMESTAMP(3))', [id, kennelId, personId]);

@@ -9,7 +9,17 @@ const SHOWN = 16;
 /** What kind of device a browser says it runs on, in a word or two: never more of it is kept. */
 export function deviceOf(userAgent: string | undefined): string {
   const said = userAgent ?? '';
-  const on = /iPhone|Android.*Mobile/.test(said) ? 'a phone' : /iPad|Android/.test(said) ? 'a tablet' : /Windows/.test(said) ? 'a desk (Windows)' : /Mac OS X/.test(said) ? 'a desk (macOS)' : /Linux|X11/.test(said) ? 'a desk (Linux)' : 'a program'; // prettier-ignore
+  const on = /iPhone|Android.*Mobile/.test(said)
+    ? 'a phone'
+    : /iPad|Android/.test(said)
+      ? 'a tablet'
+      : /Windows/.test(said)
+        ? 'a desk (Windows)'
+        : /Mac OS X/.test(said)
+          ? 'a desk (macOS)'
+          : /Linux|X11/.test(said)
+            ? 'a desk (Linux)'
+            : 'a program';
   return on;
 }
 

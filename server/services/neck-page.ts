@@ -1,5 +1,5 @@
 import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, type NeckPage, type WearingPage } from '@banter/contract';
-import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason } from '@banter/core';
+import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason, DAY_MS } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -12,7 +12,7 @@ import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
-import { eventAnswers, toldOf } from './events.ts';
+import { eventAnswers, eventAsSent } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
@@ -21,7 +21,6 @@ import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
 import { tapingKind } from './tapings.ts';
 
-const DAY_MS = 86_400_000;
 /** Events of the last sixty days are shown. */
 const SHOWN_DAYS = 60;
 const WEAR_EVENTS = ['put-on', 'taken-off', 'moved', 'state', 'void'] as const;
@@ -121,7 +120,7 @@ export async function wearingPage(scope: KennelScope, now: Date): Promise<Wearin
       .andWhere('record.event IN (:...names)', { names: WEAR_EVENTS })
       .getMany(),
   ]);
-  const told = events.map(toldOf);
+  const told = events.map(eventAsSent);
   const collars = (await scope.someOf(CollarEntity, [...new Set(events.flatMap(({ collarId }) => collarId ?? []))])).map(collarAnswer);
   const girths = await tapingKind.toAnswers(scope, tapings);
   const wearing = dogs.flatMap((dog) => {

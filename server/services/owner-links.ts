@@ -9,16 +9,16 @@ import { kennelOf } from './kennels.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import { readable } from './readable.ts';
 import type { VersionedKind } from './record-base.ts';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '@banter/core';
 
-const DAY_MS = 86_400_000;
 /** The latest handover that can be read is one of so many. */
 const LOOKED_BACK = 5;
 /** A clock at the desk may be off by this much. */
-const PATIENCE_MS = 3_600_000;
+const PATIENCE_MS = HOUR_MS;
 /** Days of ticks that an owner sees. */
 const TICK_DAYS = 7;
 /** Somebody who looks again within this time is still at the same look. */
-const SAME_LOOK_MS = 10 * 60_000;
+const SAME_LOOK_MS = 10 * MINUTE_MS;
 
 export const ownerLinkKind: VersionedKind<OwnerLinkRow, OwnerLinkFacts, OwnerLink> = {
   entity: OwnerLinkEntity,
@@ -43,7 +43,13 @@ export async function ownerOf(dataSource: DataSource, key: string): Promise<{ li
 }
 
 export async function latestHandover(scope: KennelScope, dogId: string): Promise<HandoverRow | null> {
-  const rows = await scope.query(HandoverEntity).andWhere('record.dogId = :dogId', { dogId }).orderBy('record.at', 'DESC').addOrderBy('record.id', 'DESC').take(LOOKED_BACK).getMany(); // prettier-ignore
+  const rows = await scope
+    .query(HandoverEntity)
+    .andWhere('record.dogId = :dogId', { dogId })
+    .orderBy('record.at', 'DESC')
+    .addOrderBy('record.id', 'DESC')
+    .take(LOOKED_BACK)
+    .getMany();
   return readable(scope, 'handover', rows)[0] ?? null;
 }
 

@@ -3,7 +3,7 @@ import { technicalError, type Finger } from '@banter/core';
 import { IsNull } from 'typeorm';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
-import { changesOf, note } from './deeds.ts';
+import { changesOf, writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { openKeys, settleKeys } from './keys-of-people.ts';
@@ -23,7 +23,7 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
     people: people.map((person) => {
       const byMonth = new Map<string, number[][]>();
       for (const { personId, basis, at, readingsMm } of tapings) {
-        if (personId !== person.id || basis === 'length') continue;
+        if (personId !== person.id || basis === 'length' || readingsMm.length < 2) continue;
         const month = at.toISOString().slice(0, 7);
         byMonth.set(month, [...(byMonth.get(month) ?? []), readingsMm]);
       }
@@ -63,6 +63,12 @@ export async function setStanding(scope: KennelScope, personId: string, { role, 
     if (!leaves && role === person.role) return;
     await within.change(PersonEntity, personId, leaves ? { role, leftAt: new Date(), email: null, passwordHash: null } : { role });
     if (leaves) await settleKeys(within, personId, keysTo);
-    await note(within, { act: leaves ? 'left' : 'changed', kind: 'person', recordId: personId, label: person.name, about: leaves ? {} : { changed: changesOf({ role: person.role }, { role }) } }); // prettier-ignore
+    await writeDeed(within, {
+      act: leaves ? 'left' : 'changed',
+      kind: 'person',
+      recordId: personId,
+      label: person.name,
+      about: leaves ? {} : { changed: changesOf({ role: person.role }, { role }) },
+    });
   });
 }

@@ -1,7 +1,7 @@
 import type { Photo } from '@banter/contract';
 import sharp from 'sharp';
 import { PhotoEntity, type PhotoRow } from '../data/entities/photo.ts';
-import { note } from './deeds.ts';
+import { writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -60,7 +60,7 @@ export async function keepPhoto(scope: KennelScope, id: string, bytes: Buffer): 
   try {
     await scope.inOne(async (within) => {
       await within.insert(PhotoEntity, { id, personId: scope.personId, ...made, createdAt: new Date() });
-      await note(within, { act: 'made', kind: 'photo', recordId: id });
+      await writeDeed(within, { act: 'made', kind: 'photo', recordId: id });
     });
   } catch (error) {
     if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error;

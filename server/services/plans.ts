@@ -1,5 +1,5 @@
-import { collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
-import { contractSpeaker, SCREEN_LEVEL_WORDS } from '@banter/core';
+import { broughtUp, collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
+import { contractSpeaker, SCREEN_LEVEL_WORDS, capital } from '@banter/core';
 import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -24,6 +24,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const dog = await scope.get(DogEntity, sent.dogId);
   const collar = await scope.find(CollarEntity, sent.collarId);
   if (!collar || collar.kind !== sent.kind) throw badField('collarId', 'This collar is not in the locker.');
+  if (!collar.owned) throw badField('collarId', `«${collar.name}» is still to be bought: say that it is here first.`);
   if (collar.retiredAt) throw badField('collarId', 'This collar has been scrapped.');
   const kennel = await kennelOf(scope);
   const house = houseOf(kennel, dog);
@@ -40,28 +41,16 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   if (screen.notScreened) throw badField('dogId', 'Screen the dog first: what speaks against such a collar?');
   if (screen.blocked) {
     const stop = screen.findings.find((finding) => !finding.lifted)!;
-    throw badField(
-      'kind',
-      `${SCREEN_LEVEL_WORDS[stop.level].replace(/^./, (letter) => letter.toUpperCase())}: ${stop.ask} ${stop.why} It can be lifted with a note.`,
-    );
+    throw badField('kind', `${capital(SCREEN_LEVEL_WORDS[stop.level])}: ${stop.name}? ${stop.why} It can be lifted with a note.`);
   }
   const place = sent.placeId === null ? null : await scope.find(PlaceEntity, sent.placeId);
   if (sent.placeId !== null && !place) throw badField('placeId', 'There is no such place in this kennel.');
   const law = lawAt(sent.kind, kind.hazards, place && placeAnswer(place), today, house.rules.lawCheckDays);
-  if (law.blocked) {
-    throw badField(
-      'placeId',
-      law.status === 'not-allowed'
-        ? `${kind.name} collars are not allowed at ${place!.name}.`
-        : place
-          ? `Nobody has looked up whether ${kind.name.toLowerCase()} collars are allowed at ${place.name}.`
-          : 'Say where it will be worn: some places restrict or forbid it.',
-    );
-  }
+  if (law.blocked) throw badField('placeId', `${kind.name} collars are not allowed at ${place!.name}.`);
 
   const [missing] = kind.missing(facts);
-  if (missing) throw badField('dogId', missing);
-  const stock = await scope.all(CollarEntity, { kind: sent.kind, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+  if (missing) throw badField('dogId', missing.says);
+  const stock = await scope.all(CollarEntity, { kind: sent.kind, owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
   const outcome = kind.plan(facts, collar, stock, sent.choices, house.rules);
   if (outcome.blocked) throw badField('choices', kind.planReasons(outcome, contractSpeaker)[0]?.text ?? 'This must not be worn.');
   if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'This does not fit as it is; say in a note why it is kept all the same.');
@@ -92,5 +81,10 @@ export const planKind: AppendedKind<PlanRow, NewPlan, Plan> = {
     note: row.note,
     at: row.at.toISOString(),
   }),
-  toAnswers: async (scope, rows) => readable(scope, 'plan', await keptAnswers(scope, rows)),
+  toAnswers: async (scope, rows) =>
+    readable(
+      scope,
+      'plan',
+      (await keptAnswers(scope, rows)).map((record) => broughtUp('plans', record)),
+    ),
 };

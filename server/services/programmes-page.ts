@@ -1,11 +1,11 @@
-import { dayOf, toldEvents, type DogPage, type PlannedSession, type ProgrammesPage } from '@banter/contract';
-import { wearsOf } from '@banter/core';
+import { dayOf, wearAndDeviceEvents, type DogPage, type PlannedSession, type ProgrammesPage } from '@banter/contract';
+import { wearsOf, DAY_MS } from '@banter/core';
 import { Between, In, MoreThanOrEqual } from 'typeorm';
 import { PlannedSessionEntity } from '../data/entities/calendar.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
 import { dogPage } from './dog-pages.ts';
-import { toldOf } from './events.ts';
+import { eventAsSent } from './events.ts';
 import { heldAnswer } from './field-log.ts';
 import { handsOf, hoursOf } from './hours.ts';
 import { kennelTemplates } from './kennel-templates.ts';
@@ -40,7 +40,7 @@ const PLANNED_DAYS = { back: 21, ahead: 35 };
 const WORN_DAYS = 30;
 async function plannedOf(scope: KennelScope, dogId: string, now: Date): Promise<PlannedSession[]> {
   const { timeZone } = await kennelOf(scope);
-  const at = (days: number) => dayOf(now.getTime() + days * 86_400_000, timeZone);
+  const at = (days: number) => dayOf(now.getTime() + days * DAY_MS, timeZone);
   const day = Between(at(-PLANNED_DAYS.back), at(PLANNED_DAYS.ahead));
   const rows = await scope.all(PlannedSessionEntity, { dogId, day, state: 'planned' }, { day: 'ASC', from: 'ASC', id: 'ASC' });
   return rows.map(({ kennelId: _kennel, ...row }) => row);
@@ -48,11 +48,11 @@ async function plannedOf(scope: KennelScope, dogId: string, now: Date): Promise<
 
 /** What a dog wore, and when its sessions began, of late. */
 async function wornAndHeld(scope: KennelScope, page: DogPage, now: Date): Promise<Pick<ProgrammesPage, 'wears' | 'held'>> {
-  const since = new Date(now.getTime() - WORN_DAYS * 86_400_000);
+  const since = new Date(now.getTime() - WORN_DAYS * DAY_MS);
   const events = await eventsSince(scope, page.dog.id, [...new Set(page.plans.map(({ collarId }) => collarId))], since);
   const held = await scope.all(FieldSessionEntity, { dogId: page.dog.id, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' });
   return {
-    wears: wearsOf(toldEvents(events.map(toldOf)).wear)
+    wears: wearsOf(wearAndDeviceEvents(events.map(eventAsSent)).wear)
       .wears.filter(({ dogId }) => dogId === page.dog.id)
       .map(({ collarId, from, to }) => ({ collarId, from: new Date(from).toISOString(), to: to === null ? null : new Date(to).toISOString() })),
     held: held.map(heldAnswer),

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntitySchema } from 'typeorm';
-import { changesOf, deedKindOf, labelled, note } from './deeds.ts';
+import { changesOf, deedKindOf, deedLabel, writeDeed } from './deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -52,7 +52,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
       await scope.inOne(async (within) => {
         await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
         await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, null);
-        await note(within, { act: 'made', kind: what, ...labelled(id, what, facts) });
+        await writeDeed(within, { act: 'made', kind: what, ...deedLabel(id, what, facts) });
       });
     } catch (error) {
       if (!isDuplicate(error)) throw error;
@@ -68,7 +68,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     const now = kind.toAnswer(await within.get(kind.entity, id));
     await kind.after?.(now, within, existing);
     const was = kind.toAnswer(existing) as Record<string, unknown>;
-    await note(within, { act: 'changed', kind: what, ...labelled(id, what, facts), about: { changed: changesOf(was, facts) } });
+    await writeDeed(within, { act: 'changed', kind: what, ...deedLabel(id, what, facts), about: { changed: changesOf(was, facts) } });
     return true;
   });
   const now = await scope.get(kind.entity, id);
@@ -109,7 +109,7 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
       await within.insert(kind.entity, row);
       await kind.after?.(row, within);
       const { at } = sent as { at?: unknown };
-      await note(within, { act: 'made', kind: what, ...labelled(id, what, row), ...(typeof at === 'string' ? { at: new Date(at) } : {}) });
+      await writeDeed(within, { act: 'made', kind: what, ...deedLabel(id, what, row), ...(typeof at === 'string' ? { at: new Date(at) } : {}) });
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;

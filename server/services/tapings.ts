@@ -1,5 +1,5 @@
-import { tapeRequest, type NewTaping, type Taping } from '@banter/contract';
-import { isGirthSite, median, taping } from '@banter/core';
+import { broughtUp, tapeRequest, type NewTaping, type Taping } from '@banter/contract';
+import { isGirthSite, median, settledDoubt, taping } from '@banter/core';
 import { DogEntity } from '../data/entities/dog.ts';
 import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { badField } from './failure.ts';
@@ -18,7 +18,8 @@ async function compute(scope: KennelScope, id: string, sent: NewTaping): Promise
   }
   const rules = rulesOf(await kennelOf(scope));
   const { rules: _none, ...request } = tapeRequest(sent);
-  const { reasons, ...result } = taping(request, rules);
+  const { reasons: found, ...result } = taping(request, rules);
+  const reasons = sent.settled ? found.map(settledDoubt) : found;
   const onSkin = !sent.overCoat || sent.coatDepthMm !== null;
   const basis = !isGirthSite(sent.site) ? 'length' : onSkin ? 'skin' : 'coat';
   return { ...sent, id, tapedMm: median(sent.readingsMm), basis, result, reasons, ...keptNow(scope, sent.at, rules) };
@@ -39,6 +40,7 @@ export const tapingKind: AppendedKind<TapingRow, NewTaping, Taping> = {
     neckBuild: row.neckBuild,
     at: row.at.toISOString(),
     correctsId: row.correctsId,
+    settled: row.settled,
   }),
-  toAnswers: keptAnswers,
+  toAnswers: async (scope, rows) => (await keptAnswers(scope, rows)).map((taping) => broughtUp('tapings', taping)),
 };

@@ -4,8 +4,6 @@ import {
   isGrowing,
   timeOn,
   dogGrowth,
-  dogLevels,
-  houseOf,
   stagesPlanned,
   todayItems,
   upkeepPieces,
@@ -13,52 +11,38 @@ import {
   type Kennel,
   type TodayFacts,
   type TodayPage,
+  type DeviceLevels,
 } from '@banter/contract';
-import { benchSpeaker, houseRules } from '@banter/core';
-import { In, MoreThanOrEqual } from 'typeorm';
-import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { benchSpeaker, houseRules, DAY_MS } from '@banter/core';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { calendarPage } from './calendar.ts';
-import { dogsPage, growthTold } from './dog-pages.ts';
-import { fieldPage } from './field-page.ts';
+import { dogsPage, growthPages } from './dog-pages.ts';
+import { fieldPage, levelsOfDogs } from './field-page.ts';
 import { upkeepPage } from './inspections.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { levelsPage } from './levels.ts';
 import { wearingPage } from './neck-page.ts';
 import { placeAnswer } from './places.ts';
 
-const DAY_MS = 86_400_000;
 /** Levels speak of dogs that worked of late. */
 const WORKED_DAYS = 7;
 
 type Cards = TodayFacts['cards'];
 
-/** Dogs that still grow: younger than dogs of their size are when they are grown. */
-async function levelsUp(scope: KennelScope, cards: Cards, now: Date): Promise<TodayFacts['levels']> {
-  const kennel = kennelAnswer(await kennelOf(scope));
-  const withDevice = cards.filter(({ fits }) => fits.some(({ plan }) => plan.kind === 'remote' || plan.kind === 'fence'));
-  if (withDevice.length === 0) return [];
-  const lately = await scope.all(
-    FieldSessionEntity,
-    { dogId: In(withDevice.map(({ dog }) => dog.id)), begunAt: MoreThanOrEqual(new Date(now.getTime() - WORKED_DAYS * DAY_MS)) },
-    { begunAt: 'ASC' },
+/** Dogs that worked of late and need more than they did. */
+function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceLevels[]>, now: Date): TodayFacts['levels'] {
+  const lately = now.getTime() - WORKED_DAYS * DAY_MS;
+  return cards.flatMap(({ dog }) =>
+    (levels.get(dog.id) ?? [])
+      .filter(({ settings }) => settings.some(({ needed }) => (needed.at(-1)?.at ?? 0) >= lately))
+      .flatMap(({ collar, settings }) =>
+        settings.flatMap(({ name, reason, alarmFeltAt }) =>
+          reason.code === 'needs-more'
+            ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason, contactFelt: alarmFeltAt !== null }]
+            : [],
+        ),
+      ),
   );
-  const dayWords = (at: number) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: kennel.timeZone }).format(at);
-  const worked = new Set(lately.map(({ dogId }) => dogId));
-  const found = await Promise.all(
-    withDevice
-      .filter(({ dog }) => worked.has(dog.id))
-      .map(async ({ dog }) => {
-        const devices = dogLevels(await levelsPage(scope, dog.id, now), kennel, houseOf(kennel, dog), dayWords);
-        return devices.flatMap(({ collar, settings }) =>
-          settings.flatMap(({ name, reason }) =>
-            reason.code === 'needs-more' ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason }] : [],
-          ),
-        );
-      }),
-  );
-  return found.flat();
 }
 
 /** What growth will do to what dogs wear now. */
@@ -67,10 +51,10 @@ export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel,
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
   const growing = new Set(cards.flatMap(({ dog }) => (isGrowing(dog, today) ? [dog.id] : [])));
   const asked = cards.filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0).map(({ dog }) => dog);
-  const growth = (await growthTold(scope, asked)).map((told) => {
+  const growth = (await growthPages(scope, asked)).map((told) => {
     const grown = dogGrowth(told, kennel, { now: now.getTime(), today, speak });
     // Of what is worn now alone: what was set aside is nothing to outgrow.
-    const worn = new Set(currentFits(told.plans, told.checks, told.endings).map(({ plan }) => plan.id));
+    const worn = new Set(currentFits(told.plans, told.checks, told.endings, []).map(({ plan }) => plan.id));
     return {
       dogId: told.dog.id,
       dogName: told.dog.name,
@@ -88,9 +72,10 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   const rules = houseRules(kennel.rules);
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
   const all = await dogsPage(scope);
+  const levels = await levelsOfDogs(scope, { ...all, dogs: all.dogs.filter(({ dog }) => dog.archivedAt === null) }, kennel, now);
   const [wearing, field, calendar, upkeep, places] = await Promise.all([
     wearingPage(scope, now),
-    fieldPage(scope, now, all),
+    fieldPage(scope, now, { page: all, levels }),
     calendarPage(scope, { from: today, days: 1 }),
     upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
@@ -119,7 +104,7 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
         return stage ? [[id, stage.name]] : [];
       }),
     ),
-    levels: await levelsUp(scope, cards, now),
+    levels: levelsUp(cards, levels, now),
     growth,
     growing,
     pieces: upkeepPieces(upkeep, now.getTime(), rules),

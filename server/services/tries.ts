@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Store } from 'express-rate-limit';
 import type { DataSource, EntityManager } from 'typeorm';
+import { HOUR_MS, MINUTE_MS } from '@banter/core';
 
 /** Only a hash of what is counted by stands in the table: no e-mail and no address. */
 const hashed = (key: string) => createHash('sha256').update(key).digest('hex');
@@ -9,7 +10,7 @@ type TriesRow = { count: number; openMs: number; leftMs: number };
 
 /** The first wrong tries cost nothing; each one after them doubles the pause, up to the longest. Counts are forgotten a day after the last. */
 export type Pauses = { free: number; firstMs: number; longestMs: number; rememberedMs: number };
-export const SIGN_IN_PAUSES: Pauses = { free: 5, firstMs: 1_000, longestMs: 5 * 60_000, rememberedMs: 24 * 3_600_000 };
+export const SIGN_IN_PAUSES: Pauses = { free: 5, firstMs: 1_000, longestMs: 5 * MINUTE_MS, rememberedMs: 24 * HOUR_MS };
 
 /** The pause after the `count`th wrong try in a row, ms. */
 export const pauseAfter = (count: number, { free, firstMs, longestMs }: Pauses): number =>

@@ -6,6 +6,7 @@ import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
+import { HOUR_MS } from '@banter/core';
 
 const weighingsOf = async (scope: KennelScope, dogId: string) =>
   (await scope.all(WeighingEntity, { dogId }, { at: 'ASC', id: 'ASC' })).map((row) => ({ ...row, at: row.at.toISOString() }));
@@ -34,7 +35,7 @@ export const weighingKind: AppendedKind<WeighingRow, NewWeighing, Weighing> = {
 };
 
 /** A weight written on the dog's own form is a weighing of now; one written over within the hour was a slip, and is corrected. */
-const SLIP_MS = 3_600_000;
+const SLIP_MS = HOUR_MS;
 export async function weighedOnForm(dog: Dog, scope: KennelScope, before: Pick<Dog, 'weightG'> | null): Promise<void> {
   // A weight that was there before, and may be old, is not weighed now because something else was changed.
   if (before && before.weightG === dog.weightG) return;

@@ -6,9 +6,22 @@ export type ShownDrawing = { name: string; svg: SVGSVGElement };
 const FONT = 'Atkinson Hyperlegible Next Variable';
 /** What the page's style sheets say of a drawing's parts, which a picture for itself must carry with it. */
 const STYLED = [
-  'fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-opacity', 'stroke-dasharray', 'stroke-linecap', 'stroke-linejoin', 'opacity', 'font-size',
-  'font-weight', 'text-anchor', 'dominant-baseline', 'visibility', 'transform-origin',
-] as const; // prettier-ignore
+  'fill',
+  'fill-opacity',
+  'stroke',
+  'stroke-width',
+  'stroke-opacity',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'opacity',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+  'dominant-baseline',
+  'visibility',
+  'transform-origin',
+] as const;
 /** What is only for hands and readers of the page. */
 const OF_THE_PAGE = /^(class|style|tabindex|role|data-.*|on.*)$/;
 /** A picture in dots has this many for each of the screen's. */

@@ -3,7 +3,6 @@ import {
   girthsThroughCoat,
   NECK_BUILDS,
   POSSIBLE_TAPE_MM,
-  PULLS,
   readLength,
   readMass,
   type Finger,
@@ -11,6 +10,7 @@ import {
   type KennelMassUnit,
   type TapeSite,
 } from '@banter/core';
+import { PULLS } from '@banter/core/collars/prong';
 import type { DogColumn, KnownColumn } from './dog-columns.ts';
 
 /** A row read as a dog, or why it cannot be, in one sentence naming the column. */

@@ -34,7 +34,7 @@ function fitCells(row: number, dog: string, fit: KindFit, speak: Speaker): strin
     deciding?.measure ? speakQuantity(deciding.measure, speak) : '',
     deciding ? speakLimit(deciding, speak) : '',
     fit.wanted ?? '',
-    fit.missing.join(' '),
+    fit.missing.map(({ says }) => says).join(' '),
   ].map(asCsvText);
 }
 

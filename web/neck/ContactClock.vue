@@ -23,9 +23,9 @@ const ring = (clock: number, from: number, to: number, halfAngle = halfArc.value
   ringSector(origin, radius.value * from, radius.value * to, angleAtClock(clock) - halfAngle, angleAtClock(clock) + halfAngle);
 const HOT_HOURS = 12;
 const warmth = computed(() => {
-  const { worn, girthMm, footprintMm } = props.contacts;
+  const { wornPlaces, girthMm, footprintMm } = props.contacts;
   const quarter = Math.PI / WARMTH_STEPS;
-  return skinWarmth(worn, girthMm, footprintMm, props.now, props.days).flatMap((hours, index) =>
+  return skinWarmth(wornPlaces, girthMm, footprintMm, props.now, props.days).flatMap((hours, index) =>
     hours <= 0 ? [] : [{ index, path: ring(index / 4, 0.8, 0.99, quarter * 1.03), opacity: Math.min(1, 0.2 + (0.8 * hours) / HOT_HOURS) }],
   );
 });

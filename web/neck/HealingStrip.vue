@@ -3,7 +3,7 @@
 import type { SkinLook } from '@banter/contract';
 import { scaleUtc } from 'd3-scale';
 import { computed } from 'vue';
-import { clockWords, SKIN_GRADE_WORDS } from '@banter/core';
+import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
 import { dayWords } from '../parts/age.ts';
 import SkinMark from './SkinMark.vue';
 
@@ -11,7 +11,7 @@ const props = defineProps<{ looks: readonly SkinLook[]; now: number; restHours: 
 const WIDTH = 480;
 const LEFT = 96;
 const ROW = 34;
-const WEEK_MS = 7 * 86_400_000;
+const WEEK_MS = 7 * DAY_MS;
 const LONGEST_WEEKS = 12;
 const places = computed(() => {
   const sore = new Set(props.looks.filter(({ grade }) => grade > 0).map(({ clock }) => clock % 12));
@@ -33,7 +33,7 @@ const rows = computed(() =>
       if (look.grade !== 1) return [];
       const from = Date.parse(look.at);
       const next = looks[n + 1] ? Date.parse(looks[n + 1]!.at) : Infinity;
-      const to = Math.min(from + props.restHours * 3_600_000, next, props.now);
+      const to = Math.min(from + props.restHours * HOUR_MS, next, props.now);
       return to <= since.value ? [] : [{ id: look.id, from: x.value(Math.max(from, since.value)), to: x.value(to) }];
     }),
     off: looks.flatMap((look, n) => {

@@ -121,7 +121,7 @@ const site = { high: 'high', mid: 'mid', base: 'base' };
         <text :x="neck.widthMm / 2 + text * 0.7" :y="level.downMm + text * 0.1" :font-size="text * 0.92" fill="var(--soft)">
           {{ site[level.site] }}
           <tspan :x="neck.widthMm / 2 + text * 0.7" :dy="text" :fill="level.taped ? 'var(--ink)' : 'var(--soft)'" :font-weight="level.taped ? 650 : 400">
-            {{ level.taped ? '' : '≈ ' }}{{ units.exact(level.girthMm) }}
+            {{ level.taped ? '' : 'about ' }}{{ units.exact(level.girthMm) }}
           </tspan>
         </text>
       </g>

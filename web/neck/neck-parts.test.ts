@@ -1,4 +1,5 @@
-import { rigOfTemplate, rigPart, RIG_TEMPLATES, ringAndSide, rotateContacts, houseRules, type ContactWear } from '@banter/core';
+import { RIG_CATALOGUE, collarKind } from '@banter/contract';
+import { rigOfTemplate, rigPart, rotateContacts, houseRules, type ContactWear, rigTemplates } from '@banter/core';
 import type { DressedContacts } from '@banter/contract';
 import fc from 'fast-check';
 import { createPinia } from 'pinia';
@@ -20,7 +21,7 @@ describe('the clock of the contacts', () => {
     ({
       girthMm,
       footprintMm,
-      worn,
+      wornPlaces: worn,
       at: worn.find(({ to }) => to === null)?.clock ?? null,
       rotation: rotateContacts({ girthMm, footprintMm, school: 'upper-half', now: NOW, worn, skin: [] }, houseRules()),
     }) as unknown as DressedContacts;
@@ -62,8 +63,8 @@ describe('the clock of the contacts', () => {
 
 describe('the rig as a drawing', () => {
   it('has the hand at the top, the dog at the bottom, and every part a line of its own between its joints', () => {
-    for (const template of RIG_TEMPLATES) {
-      const parts = rigOfTemplate(template);
+    for (const template of rigTemplates(RIG_CATALOGUE)) {
+      const parts = rigOfTemplate(template, RIG_CATALOGUE);
       const laid = layRig(parts);
       const at = (joint: string) => laid.joints.find((one) => one.joint === joint)!;
       expect(laid.parts).toHaveLength(parts.length);
@@ -88,7 +89,7 @@ describe('the rig as a drawing', () => {
     );
   });
   it('marks single points by shape and word as well as colour', async () => {
-    const svg = await render(RigDiagram, { parts: rigOfTemplate(RIG_TEMPLATES[0]!), chosen: null });
+    const svg = await render(RigDiagram, { parts: rigOfTemplate(rigTemplates(RIG_CATALOGUE)[0]!, RIG_CATALOGUE), chosen: null });
     expect(svg.match(/, a single point"/g)).toHaveLength(5);
     expect(svg).toContain('Single points: leash, snap, swivel, chain, prong links.');
   });
@@ -97,7 +98,7 @@ describe('the rig as a drawing', () => {
 describe('from above', () => {
   it('the handler stands on the leash’s side: the dog’s right for one worked on the left, mirrored', async () => {
     const handX = async (worksOn: 'left' | 'right') => {
-      const ring = ringAndSide('prong', { ring: 'live', ringPlace: 'near-side', worksOn });
+      const ring = collarKind('prong').traits.ring!({ ring: 'live', ringPlace: 'near-side', worksOn, rules: houseRules() });
       const svg = await render(SideDrawing, { ring, name: 'Bracken', worksOn });
       const circles = [...svg.matchAll(/<circle cx="([\d.]+)"/g)].map(([, x]) => Number(x));
       return { ring: circles[0]!, hand: circles.at(-1)! };

@@ -1,10 +1,15 @@
 import { graphlib, layout } from '@dagrejs/dagre';
-import { RIG_JOINTS, RIG_PART_KINDS, type FittedRigPart, type RigJoint } from '@banter/core';
+import { RIG_CATALOGUE } from '@banter/contract';
+import type { FittedRigPart } from '@banter/core';
 
 /** A joint of the rig where it is drawn, and a part as a line through points; px. */
-export type LaidJoint = { joint: RigJoint; words: string; x: number; y: number; width: number; height: number };
+export type LaidJoint = { joint: string; words: string; x: number; y: number; width: number; height: number };
 export type LaidPart = { part: FittedRigPart; name: string; points: { x: number; y: number }[]; label: { x: number; y: number } };
 export type LaidRig = { width: number; height: number; joints: LaidJoint[]; parts: LaidPart[] };
+
+/** What a joint and a part are called. */
+export const jointName = (joint: string): string => RIG_CATALOGUE.joints[joint]?.name ?? joint;
+export const partName = (kind: string): string => RIG_CATALOGUE.parts[kind]?.name ?? kind;
 
 const LETTER_PX = 6.6;
 const JOINT_PX = 26;
@@ -14,10 +19,10 @@ export function layRig(parts: readonly FittedRigPart[]): LaidRig {
   const graph = new graphlib.Graph({ multigraph: true });
   graph.setGraph({ rankdir: 'TB', nodesep: 34, ranksep: 34, edgesep: 26, marginx: 12, marginy: 12 });
   graph.setDefaultEdgeLabel(() => ({}));
-  const joints = new Set<RigJoint>(['hand', 'dog', ...parts.flatMap(({ from, to }) => [from, to])]);
-  for (const joint of joints) graph.setNode(joint, { width: RIG_JOINTS[joint].length * LETTER_PX + 20, height: JOINT_PX });
+  const joints = new Set<string>(['hand', 'dog', ...parts.flatMap(({ from, to }) => [from, to])]);
+  for (const joint of joints) graph.setNode(joint, { width: jointName(joint).length * LETTER_PX + 20, height: JOINT_PX });
   for (const part of parts) {
-    const name = RIG_PART_KINDS[part.kind].name;
+    const name = partName(part.kind);
     graph.setEdge(part.from, part.to, { width: name.length * LETTER_PX + 34, height: 22, labelpos: 'c' }, part.id);
   }
   layout(graph);
@@ -27,11 +32,11 @@ export function layRig(parts: readonly FittedRigPart[]): LaidRig {
     height,
     joints: [...joints].map((joint) => {
       const { x, y, width: wide, height: high } = graph.node(joint) as { x: number; y: number; width: number; height: number };
-      return { joint, words: RIG_JOINTS[joint], x, y, width: wide, height: high };
+      return { joint, words: jointName(joint), x, y, width: wide, height: high };
     }),
     parts: parts.map((part) => {
       const edge = graph.edge(part.from, part.to, part.id) as { points: { x: number; y: number }[]; x: number; y: number };
-      return { part, name: RIG_PART_KINDS[part.kind].name, points: edge.points, label: { x: edge.x, y: edge.y } };
+      return { part, name: partName(part.kind), points: edge.points, label: { x: edge.x, y: edge.y } };
     }),
   };
 }

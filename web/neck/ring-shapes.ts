@@ -21,6 +21,6 @@ export function arc(centre: Point, radius: number, from: number, to: number): st
 }
 
 /** A collar at rest hangs from the nape: the middle of its circle, from the middle of the neck; mm. */
-export function hangs(restMm: number, girthMm: number): Point {
+export function lowestPointAtRest(restMm: number, girthMm: number): Point {
   return { x: 0, y: Math.max(0, (restMm - girthMm) / (2 * Math.PI)) };
 }

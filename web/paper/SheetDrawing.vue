@@ -18,7 +18,7 @@ const drawings = computed(() => props.sheet.drawings);
 const collars = computed(
   () => (drawings.value.neck?.collars ?? []).filter(({ kind }) => collarKind(kind as CollarKindName) !== undefined) as unknown as DrawnCollar[],
 );
-const ring = computed(() => drawings.value.side && { ...drawings.value.side, travelMm: null, letter: null, see: [] });
+const ring = computed(() => drawings.value.side && { ...drawings.value.side, ring: null, leashOn: null, travelMm: null, letter: null, see: [] });
 </script>
 
 <template>

@@ -7,7 +7,7 @@ import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { ageWords, todayIn } from './age.ts';
-import { wornLine } from './worn-words.ts';
+import { wornFitLine } from './worn-words.ts';
 
 const props = defineProps<{
   dog: Dog;
@@ -31,7 +31,7 @@ const facts = computed(() =>
     `works on the ${props.dog.worksOn}`,
   ].filter(Boolean),
 );
-const worn = computed(() => props.fits.map((fit) => wornLine(fit, units.speak)));
+const worn = computed(() => props.fits.map((fit) => wornFitLine(fit, units.speak)));
 const tabs = [
   { name: 'dog', label: 'Record', key: 'r' },
   { name: 'screen', label: 'Screen', key: 's' },

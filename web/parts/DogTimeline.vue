@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What happened, newest first, by day; each entry opens to its reasons, the rules it used and the core that computed it. */
-import type { DogPage, Kennel } from '@banter/contract';
+import type { DogPage, Kennel, Taping } from '@banter/contract';
 import { HOUSE_RULES, TAPE_SITE_WORDS, type HouseRuleName } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../stores/units.ts';
@@ -26,6 +26,10 @@ const days = computed(() => {
 /** Rules that were not the defaults when the verdict was given. */
 const ownRules = (entry: TimelineEntry) =>
   Object.entries(entry.rules ?? {}).filter(([name, value]) => name in HOUSE_RULES && HOUSE_RULES[name as HouseRuleName].default !== value);
+function tapeLine({ spreadMm, temMm, temPercent, plusMinusMm }: Taping['result']): string {
+  if (temMm === null || temPercent === null) return `One reading, right to about ${units.gap(plusMinusMm)}.`;
+  return `Right to about ${units.gap(plusMinusMm)}: spread ${units.gap(spreadMm)}, technical error ${units.speak.fine(temMm)} (${temPercent.toFixed(1)} %).`;
+}
 const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[1];
 </script>
 
@@ -60,10 +64,7 @@ const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[
             <div class="pb-2 text-[0.95rem]">
               <ReasonList :reasons="entry.reasons" />
               <p v-if="entry.taping" class="mt-1 text-soft">
-                Spread {{ units.gap(entry.taping.result.spreadMm) }}, technical error {{ entry.taping.result.temMm.toFixed(1) }} mm ({{
-                  entry.taping.result.temPercent.toFixed(1)
-                }}
-                %).
+                {{ tapeLine(entry.taping.result) }}
                 <RouterLink v-if="!entry.corrected" :to="`/dogs/${page.dog.id}/tape?corrects=${entry.id}`" class="underline">Correct this taping</RouterLink>
               </p>
               <p v-if="entry.rules" class="mt-1 text-sm text-soft">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Each part of a verdict: the measure, the limit it is held to, and the house rule that set the limit. */
-import { speakLimit, speakQuantity, type FitRow } from '@banter/core';
+import { ruleWords, speakLimit, speakQuantity, type FitRow } from '@banter/core';
 import { useUnits } from '../stores/units.ts';
 
 defineProps<{ rows: readonly FitRow[] }>();
@@ -28,7 +28,7 @@ const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
           <span class="sr-only">{{ toneWords[row.tone] }}:</span>
           <span aria-hidden="true">{{ signs[row.tone] }}&nbsp;</span>
           {{ speakLimit(row, units.speak) }}
-          <span class="block">house rule: {{ row.rule }}</span>
+          <span class="block">{{ ruleWords(row) }}</span>
         </td>
       </tr>
     </tbody>

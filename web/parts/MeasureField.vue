@@ -31,34 +31,38 @@ function take(unit: string) {
 </script>
 
 <template>
-  <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error">
-    <div class="relative">
-      <input
-        :id="id"
-        v-model="typed"
-        class="field tape-edge pb-2.5 text-lg"
-        :class="[invalid && 'border-stop!', flagged && 'border-mind!']"
-        autocomplete="off"
-        autocapitalize="off"
-        spellcheck="false"
-        inputmode="text"
-        enterkeyhint="next"
-        maxlength="40"
-        :placeholder="guess ? `guess ${guess}` : units.length === 'in' ? '15 3/8' : '39.1'"
-        :aria-describedby="describedBy"
-        :aria-invalid="invalid"
-      />
-      <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ echo || (reading.kind === 'read' ? '' : units.length) }}</span>
-    </div>
-    <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
-      {{ units.exact(reading.mm) }} is unlikely here. What did you mean?
-      <span class="mt-1 flex flex-wrap gap-2">
-        <button v-for="other in reading.instead" :key="other.unit" type="button" class="press press-plain" @click="take(other.unit)">
-          {{ typed.trim() }} {{ other.unit }}
-        </button>
-        <button type="button" class="press press-plain" @click="take(units.length)">really {{ typed.trim() }} {{ units.length }}</button>
-      </span>
-    </div>
-    <p v-if="flagged" class="mt-1 font-semibold text-mind">The odd one.</p>
-  </FieldFrame>
+  <div>
+    <slot name="drawing" />
+    <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error">
+      <div class="relative">
+        <input
+          :id="id"
+          v-model="typed"
+          class="field tape-edge pb-2.5 text-lg"
+          :class="[invalid && 'border-stop!', flagged && 'border-mind!']"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+          inputmode="text"
+          enterkeyhint="next"
+          maxlength="40"
+          :placeholder="guess ? `guess ${guess}` : units.length === 'in' ? '15 3/8' : '39.1'"
+          :aria-describedby="describedBy"
+          :aria-invalid="invalid"
+        />
+        <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ echo || (reading.kind === 'read' ? '' : units.length) }}</span>
+      </div>
+      <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
+        {{ units.exact(reading.mm) }} is unlikely here. What did you mean?
+        <span class="mt-1 flex flex-wrap gap-2">
+          <button v-for="other in reading.instead" :key="other.unit" type="button" class="press press-plain" @click="take(other.unit)">
+            {{ typed.trim() }} {{ other.unit }}
+          </button>
+          <button type="button" class="press press-plain" @click="take(units.length)">really {{ typed.trim() }} {{ units.length }}</button>
+        </span>
+      </div>
+      <p v-if="flagged" class="mt-1 font-semibold text-mind">The odd one.</p>
+    </FieldFrame>
+    <p v-if="$slots.tells" class="mt-1 font-semibold"><slot name="tells" /></p>
+  </div>
 </template>

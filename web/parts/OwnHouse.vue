@@ -4,8 +4,8 @@ import type { DogFacts } from '@banter/contract';
 import {
   HOUSE_RULES,
   HOUSE_SCHOOL_NAMES,
-  HOUSE_SCHOOL_OPTIONS,
   HOUSE_SCHOOL_WORDS,
+  schoolAnswers,
   houseRules,
   type HouseRule,
   type HouseRuleName,
@@ -43,13 +43,7 @@ function setRule(name: HouseRuleName, value: number | null | undefined) {
   const { [name]: _as, ...others } = own.value?.rules ?? {};
   change({ rules: value === null || value === asHouse[name] ? others : { ...others, [name]: value } });
 }
-const schoolAnswers = (name: HouseSchoolName) => [
-  { value: '', label: 'As the house' },
-  ...HOUSE_SCHOOL_OPTIONS[name].map((value) => ({
-    value: value as string,
-    label: (HOUSE_SCHOOL_WORDS[name].options as Record<string, { name: string }>)[value]!.name,
-  })),
-];
+const answersOf = (name: HouseSchoolName) => [{ value: '', label: 'As the house' }, ...schoolAnswers(name)];
 </script>
 
 <template>
@@ -62,7 +56,7 @@ const schoolAnswers = (name: HouseSchoolName) => [
         :key="name"
         :model-value="(own?.schools[name] as string | undefined) ?? ''"
         :label="HOUSE_SCHOOL_WORDS[name].title"
-        :answers="schoolAnswers(name)"
+        :answers="answersOf(name)"
         quiet
         @update:model-value="(value) => setSchool(name, value)"
       />

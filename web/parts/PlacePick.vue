@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Where a collar will be worn, with what the law of each place says of its kind; a place can be added on the spot. */
+/** Where a collar will be worn, with what the law of each place says of its kind. A kennel’s only place is not asked; another can be added on the spot. */
 import { collarKind, Place, type CollarKindName, type PlaceFacts } from '@banter/contract';
 import { RESTRICTED_HAZARDS, type LawResult } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
@@ -34,8 +34,8 @@ const words = computed(() => {
       return { tone: 'stop', text: `Not allowed at ${place.value!.name}: it cannot be planned there.` };
     case 'never-checked':
       return place.value
-        ? { tone: 'stop', text: `Nobody has looked up whether a ${kindName.value} collar is allowed at ${place.value.name}.` }
-        : { tone: 'stop', text: 'Some places restrict or forbid it: say where it will be worn.' };
+        ? { tone: 'mind', text: `Nobody has looked up whether a ${kindName.value} collar is allowed at ${place.value.name}.` }
+        : { tone: 'mind', text: 'Some places restrict or forbid it: say where it will be worn, once somebody has looked it up.' };
     case 'check-again':
       return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} looked on ${dayOf(place.value!)}; that is over a year ago.` };
     case 'allowed':
@@ -70,14 +70,14 @@ function looked(word: 'allowed' | 'not-allowed') {
 <template>
   <div>
     <ChoiceRow
-      v-if="answers.length > 0"
+      v-if="answers.length > 1"
       :model-value="chosen"
       label="Where it will be worn"
       :answers="answers"
       quiet
       @update:model-value="(id) => (chosen = id)"
     />
-    <p v-else-if="restricted" class="font-semibold">Where will it be worn?</p>
+    <p v-else-if="restricted && answers.length === 0" class="font-semibold">Where will it be worn?</p>
     <p v-if="words && (restricted || words.tone === 'stop')" class="mt-2 rounded p-2" :class="tones[words.tone as 'stop']" role="status">
       {{ words.text }}
       <span v-if="place && result.status !== 'not-allowed' && result.status !== 'allowed'" class="mt-1 flex flex-wrap gap-2">

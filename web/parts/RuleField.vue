@@ -14,7 +14,7 @@ function said(value: number | null): string {
   if (value === null) return '';
   switch (props.row.measure) {
     case 'gap':
-      return units.length === 'in' ? `${+(value / 25.4).toFixed(3)} in` : `${+value.toFixed(2)} mm`;
+      return units.length === 'in' ? units.typed(value) : `${+value.toFixed(2)} mm`;
     case 'weight':
       return `${+(value / (units.mass === 'lb' ? 0.45359237 : 1)).toFixed(1)} ${units.mass}`;
     case 'ratio':

@@ -20,7 +20,7 @@ defineProps<{ screen: ScreenResult; dogId: string; kind: string }>();
       :class="finding.lifted ? 'bg-felt text-soft' : finding.level === 'caution' ? 'bg-mind-wash text-mind' : 'bg-stop-wash text-stop'"
     >
       <strong class="first-letter:uppercase">{{ finding.lifted ? 'Lifted' : finding.unknown ? 'Not known' : SCREEN_LEVEL_WORDS[finding.level] }}:</strong>
-      {{ finding.ask }} {{ finding.why }}
+      {{ finding.name }}? {{ finding.why }}
       <RouterLink v-if="!finding.lifted && finding.level !== 'caution'" :to="`/dogs/${dogId}/screen`" class="font-semibold underline">
         Lift it with a note
       </RouterLink>

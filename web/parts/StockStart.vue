@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** An empty locker at the bench: put the usual collars in with typical numbers, to be measured one by one. */
+/** No collar of this kind yet: size with the usual ones at typical numbers, which stand on the list to buy until one is said to be here. */
 import { Collar, collarKind, type CollarFacts, type CollarKindName } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { useKeep } from '../stores/keep.ts';
@@ -11,6 +11,7 @@ const emit = defineEmits<{ made: [] }>();
 const keeping = useKeep();
 const units = useUnits();
 const usual = collarKind(props.kind).usual.map(({ name, numbers }) => ({ id: uuidv7(), name, numbers: numbers as Record<string, unknown> }));
+const noun = collarKind(props.kind).name.toLowerCase();
 const few = ['', 'this one', 'these two', 'these three'][usual.length] ?? 'these';
 
 async function put() {
@@ -22,6 +23,7 @@ async function put() {
       condition: 'sound',
       numbers,
       measuredOn: null,
+      owned: false,
       note: '',
       retiredAt: null,
     };
@@ -33,9 +35,10 @@ async function put() {
 
 <template>
   <form @submit.prevent="put">
-    <h1>Say which collars you have.</h1>
+    <h1>No {{ noun }} in the locker yet.</h1>
     <p class="mt-2 max-w-[42rem] text-lg">
-      The bench sizes from your own collars. Begin with what is usually sold, at typical numbers; each says so until you have laid a ruler on it.
+      Put in the one you have, with its own numbers. Or size with what is usually sold, at typical numbers: these stand on the list to buy until you say that
+      one is here.
     </p>
     <ul class="sheet mt-4 max-w-2xl divide-y divide-line">
       <li v-for="{ id, name, numbers } in usual" :key="id" class="flex flex-wrap gap-x-6 py-2">
@@ -43,8 +46,8 @@ async function put() {
         <span class="grow">{{ collarKind(kind).describeNumbers(numbers, units.speak) }}</span>
       </li>
     </ul>
-    <KeepBar class="mt-4" :keeping="keeping" :label="`Put ${few} in the locker`">
-      <RouterLink :to="`/locker?add=${kind}`" class="press press-quiet">Enter my own instead</RouterLink>
+    <KeepBar class="mt-4" :keeping="keeping" :label="`Size with ${few}`">
+      <RouterLink :to="`/locker?add=${kind}`" class="press press-quiet">Enter my own</RouterLink>
     </KeepBar>
   </form>
 </template>

@@ -4,10 +4,11 @@ export type SiteReading = { readingsMm: number[]; girthMm: number | null; repeat
 </script>
 
 <script setup lang="ts">
-/** One site: two to ten readings, and at once their median, spread, technical error, the odd one, and what to do. */
+/** One site: one reading to ten, and at once their median, spread, technical error, the odd one, and what to do. */
 import type { Taping } from '@banter/contract';
 import {
   likelyGirth,
+  settledDoubt,
   isGirthSite,
   POSSIBLE_TAPE_MM,
   TAPE_REASON_WORDS,
@@ -37,6 +38,8 @@ const props = defineProps<{
   error: string;
 }>();
 const readings = defineModel<string[]>({ required: true });
+/** «No, behind the ears» was answered to these readings. */
+const settled = defineModel<boolean>('settled', { required: true });
 const emit = defineEmits<{ read: [reading: SiteReading] }>();
 const MOST = 10;
 
@@ -50,7 +53,7 @@ const fieldOf = computed(() => readings.value.map((_text, index) => index).filte
 const good = computed(() => fieldOf.value.map((index) => millimetres.value[index]!));
 const unsure = computed(() => readings.value.some((text, index) => text.trim() !== '' && millimetres.value[index] == null));
 const result = computed(() =>
-  good.value.length < 2
+  good.value.length === 0
     ? null
     : taping(
         {
@@ -67,16 +70,19 @@ const result = computed(() =>
 const chart = computed(() =>
   props.history.map((one) => ({ at: one.at, value: one.tapedMm, label: `${one.at.slice(0, 10)} ${units.exact(one.tapedMm)}, ${one.personName}` })),
 );
-const reasons = computed(() => (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, reason, units.speak)));
+const reasons = computed(() =>
+  (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, settled.value ? settledDoubt(reason) : reason, units.speak)),
+);
 const lower = computed(() => reasons.value.some((reason) => reason.code === 'taken-lower'));
 const oddField = computed(() => (result.value?.oddIndex == null ? null : fieldOf.value[result.value.oddIndex]));
 const verdict = computed(() => {
   if (!result.value) return null;
   if (lower.value) return { tone: 'mind', word: 'Taken lower down?' } as const;
+  if (good.value.length === 1) return { tone: 'mind', word: 'One reading' } as const;
   return result.value.repeat ? ({ tone: 'mind', word: 'Another reading' } as const) : ({ tone: 'good', word: 'Taped' } as const);
 });
 watch(
-  [good, result, unsure],
+  [good, result, unsure, lower],
   () =>
     emit('read', {
       readingsMm: good.value,
@@ -89,6 +95,7 @@ watch(
 );
 function change(index: number, text: string) {
   readings.value = readings.value.map((before, at) => (at === index ? text : before));
+  settled.value = false;
 }
 </script>
 
@@ -130,10 +137,17 @@ function change(index: number, text: string) {
           {{ !isGirthSite(site) ? '' : onSkin ? 'on the skin' : 'over the coat' }}
         </span>
         <span class="text-soft">
-          spread {{ units.gap(result.spreadMm) }} · technical error {{ result.temMm.toFixed(1) }} mm ({{ result.temPercent.toFixed(1) }} %)
+          <template v-if="result.temPercent === null">one reading, ± {{ units.gap(result.plusMinusMm) }}</template>
+          <template v-else>
+            ± {{ units.gap(result.plusMinusMm) }} · spread {{ units.gap(result.spreadMm) }} · technical error {{ units.speak.fine(result.temMm!) }} ({{
+              result.temPercent.toFixed(1)
+            }}
+            %)
+          </template>
         </span>
       </div>
       <ReasonList class="mt-2" :reasons="reasons" />
+      <button v-if="lower" type="button" class="press press-plain mt-2" @click="settled = true">No, behind the ears</button>
     </div>
     <p v-else-if="before" class="mt-2 text-sm text-soft">Last: {{ units.exact(before.tapedMm) }}, {{ before.personName }}</p>
     <SmallChart v-if="history.length > 1" class="mt-2" :points="chart" :name="`${TAPE_SITE_WORDS[site].name} so far`" />

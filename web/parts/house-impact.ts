@@ -1,4 +1,15 @@
-import { collarKind, fitKind, fittingDog, houseOf, latestGirths, stockByKind, type DogsPage, type KennelSettings, type KindFit } from '@banter/contract';
+import {
+  collarKind,
+  fitKind,
+  fittingDog,
+  houseOf,
+  latestGirths,
+  stockByKind,
+  wornByKind,
+  type DogsPage,
+  type KennelSettings,
+  type KindFit,
+} from '@banter/contract';
 import type { Finger, Speaker } from '@banter/core';
 
 /** What a change of the house's schools or limits would mean for one dog and kind, in words. */
@@ -23,7 +34,7 @@ export function impactOf(
     if (dog.archivedAt !== null || girths.length === 0) continue;
     const facts = fittingDog(dog, latestGirths(girths), who);
     for (const kind of Object.keys(stock) as (keyof typeof stock)[]) {
-      const [was, would] = [before, after].map((settings) => fitKind(kind, dog.name, facts, stock, houseOf(settings, dog), speak));
+      const [was, would] = [before, after].map((settings) => fitKind(kind, dog.name, facts, stock, houseOf(settings, dog), speak, wornByKind(fits)));
       if (was!.missing.length > 0 || told(was!) === told(would!)) continue;
       found.push({
         dog: dog.name,

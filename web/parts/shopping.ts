@@ -1,11 +1,12 @@
-import { collarKind, ProngNumbers, type LockerPage } from '@banter/contract';
-import { countOf, gaugeName, linksAt, type LinkCountAt } from '@banter/core';
+import { collarKind, type LockerPage } from '@banter/contract';
+import { countOf, linksAt, type LinkCountAt } from '@banter/core';
+import { gaugeName } from '@banter/core/collars/prong';
 
 /** Links that a fit still needs and the bag does not have. */
 export type LinksShort = { dogId: string; dogName: string; collarName: string; gaugeMm: number; needs: number; inBag: number; text: string };
 
 /**
- * What the fits of a kennel need and the locker lacks: for each prong that is planned and not yet found good on the dog, the links
+ * What the fits of a kennel need and the locker lacks: for each collar of links that is planned and not yet found good on the dog, the links
  * beyond those on the collar and in the bag. What one fit takes out of the bag is gone for the next.
  */
 export function shoppingOf({ plans, links }: LockerPage): LinksShort[] {
@@ -13,11 +14,12 @@ export function shoppingOf({ plans, links }: LockerPage): LinksShort[] {
   const left = new Map<number, number>();
   const short: LinksShort[] = [];
   for (const { dogId, dogName, plan, check } of plans) {
-    if (plan.kind !== 'prong') continue;
-    const { gaugeMm } = ProngNumbers.parse(plan.inputs.collar.numbers);
     const kind = collarKind(plan.kind);
-    const target = (check ? kind.nextSetting(check.outcome) : kind.firstSetting(plan.choices)) as { left: number; right: number };
-    const needs = target.left + target.right - linksAt(counts, gaugeMm, `collar:${plan.inputs.collar.id}`);
+    const own = kind.links?.(plan.inputs.collar.numbers);
+    if (!own) continue;
+    const { gaugeMm } = own;
+    const target = check ? kind.nextSetting(check.outcome) : kind.firstSetting(plan.choices);
+    const needs = own.inIt(target) - linksAt(counts, gaugeMm, `collar:${plan.inputs.collar.id}`);
     if (needs <= 0) continue;
     const inBag = left.get(gaugeMm) ?? linksAt(counts, gaugeMm, 'bag');
     left.set(gaugeMm, Math.max(0, inBag - needs));

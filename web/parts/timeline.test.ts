@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { markedWears, skinEntries } from './neck-timeline.ts';
 import { inTimeOrder, timelineOf } from './timeline.ts';
 import { stageEntries, workedDays } from './work-timeline.ts';
-import { goToStep, wornLine } from './worn-words.ts';
+import { goToStep, wornFitLine } from './worn-words.ts';
 
 const kept = {
   dogId: 'd1',
@@ -26,6 +26,7 @@ const taping = (id: string, at: string, more: Partial<Taping> = {}) =>
     tapedMm: 398,
     typed: ['398', '39.8 cm'],
     correctsId: null,
+    settled: false,
     reasons: [],
     result: { girthMm: 398, repeat: false },
     ...more,
@@ -105,8 +106,8 @@ describe('what happened to a dog', () => {
 describe('what a dog wears, in one line', () => {
   const check = { on: { left: 5, right: 5 } } as unknown as FitCheck;
   it('is as it was planned, until it has been looked at on the dog', () => {
-    expect(wornLine({ plan, check: null }, contractSpeaker)).toBe('3.0 mm prong, 11 links (6 left, 5 right)');
-    expect(wornLine({ plan, check }, contractSpeaker)).toBe('3.0 mm prong, 10 links (5 left, 5 right)');
+    expect(wornFitLine({ plan, check: null }, contractSpeaker)).toBe('3.0 mm prong, 11 links (6 left, 5 right)');
+    expect(wornFitLine({ plan, check }, contractSpeaker)).toBe('3.0 mm prong, 10 links (5 left, 5 right)');
   });
   it('leads to the check of its own kind', () => {
     expect(goToStep('d1', { goTo: 'check', kind: 'remote', tone: 'open', sentence: '' })).toBe('/dogs/d1/check?kind=remote');

@@ -1,7 +1,7 @@
 import { collarKind, type DogPage, type Ending, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
-import { TAPE_REASON_WORDS, wordReason, type Reason, type Speaker, type TapeReason } from '@banter/core';
+import { TAPE_REASON_WORDS, wordReason, type Reason, type Speaker, type TapeReason, houseRules } from '@banter/core';
 import { SCREEN_ITEMS } from '@banter/core';
-import { CHECK_WORDS, toneOf, type VerdictTone } from './verdict.ts';
+import { CHECK_WORDS, checkTone, type VerdictTone } from './verdict.ts';
 
 /** One thing that happened to a dog, as the timeline tells it. */
 export type TimelineEntry = {
@@ -62,18 +62,18 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
     return {
       ...kept(check),
       title: kind.checkSentence(check.outcome, check.on),
-      tone: toneOf(check.outcome.verdict),
-      word: `Check ${check.attempt}: ${CHECK_WORDS[check.outcome.verdict]!.toLowerCase()}`,
-      reasons: [{ code: 'as-found', text: `On the dog: ${kind.describeSetting(check.on, speak)}.` }, ...kind.checkReasons(check.outcome, speak)],
+      tone: checkTone(check.outcome.verdict),
+      word: `Check ${check.attempt}: ${CHECK_WORDS[check.outcome.verdict].toLowerCase()}`,
+      reasons: [
+        { code: 'as-found', text: `On the dog: ${kind.describeSetting(check.on, speak)}.` },
+        ...kind.checkReasons(check.outcome, speak, houseRules(check.rules)),
+      ],
       note: check.note,
       taping: null,
       corrected: false,
     };
   });
-  const itemOf = (id: string) =>
-    SCREEN_ITEMS.find((item) => item.id === id)!
-      .ask.replace(/\?$/, '')
-      .toLowerCase();
+  const itemOf = (id: string) => SCREEN_ITEMS.find((item) => item.id === id)!.name.toLowerCase();
   const happened = (record: Screening | Lift | Ending) => ({
     id: record.id,
     at: record.at,

@@ -1,20 +1,9 @@
+import { CHECK_TONES, type FitTone, type SpecResult } from '@banter/core';
+
 /** How sure a verdict is, for its sign and colour. The shape differs as well as the colour. */
-export type VerdictTone = 'good' | 'mind' | 'stop' | 'open';
+export type VerdictTone = FitTone;
 
-const TONES: Record<string, VerdictTone> = {
-  fits: 'good',
-  good: 'good',
-  between: 'mind',
-  presses: 'mind',
-  hangs: 'mind',
-  lopsided: 'mind',
-  adjust: 'mind',
-  unclear: 'mind',
-  'wrong-gauge': 'stop',
-  overhead: 'stop',
-  stop: 'stop',
-};
+/** How a check's verdict is marked; a plan's is its kind's to say. */
+export const checkTone = (verdict: SpecResult['verdict']): VerdictTone => CHECK_TONES[verdict];
 
-export const toneOf = (verdict: string): VerdictTone => TONES[verdict] ?? 'open';
-
-export const CHECK_WORDS: Record<string, string> = { good: 'Good', adjust: 'Adjust', stop: 'Stop', unclear: 'Look again' };
+export const CHECK_WORDS: Record<SpecResult['verdict'], string> = { good: 'Good', adjust: 'Adjust', stop: 'Stop', unclear: 'Look again' };

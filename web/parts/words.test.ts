@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ageWords, bornFromAge, momentWords } from './age.ts';
 import { lengthFault, massFault } from './measure-words.ts';
 import { isBare, withUnit } from './measure-units.ts';
-import { toneOf } from './verdict.ts';
+import { checkTone } from './verdict.ts';
 import { settingId } from '../views/house/setting-id.ts';
 import { SettingId } from '@banter/contract';
 
@@ -50,9 +50,9 @@ describe('switching units', () => {
 
 describe('verdict tones', () => {
   it('never show an unknown verdict as good', () => {
-    expect(toneOf('fits')).toBe('good');
-    expect(toneOf('overhead')).toBe('stop');
-    expect(toneOf('something new')).toBe('open');
+    expect(checkTone('good')).toBe('good');
+    expect(checkTone('stop')).toBe('stop');
+    expect(checkTone('unclear')).toBe('open');
   });
 });
 

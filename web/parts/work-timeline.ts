@@ -1,11 +1,11 @@
 import { dayOf, dayStartOf, type FieldSession, type NeckPage } from '@banter/contract';
-import { levelWords } from '@banter/core';
+import { levelWords, MINUTE_MS } from '@banter/core';
 import { group, sum } from 'd3-array';
 import type { TimelineEntry } from './timeline.ts';
 
 const happened = { rules: null, coreVersion: '', taping: null, corrected: false, note: '' };
 const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`;
-const minutes = (sessions: readonly FieldSession[]) => Math.round(sum(sessions, ({ tally }) => tally.lastedMs) / 60_000);
+const minutes = (sessions: readonly FieldSession[]) => Math.round(sum(sessions, ({ tally }) => tally.lastedMs) / MINUTE_MS);
 
 /** The sessions of a dog, an entry for each day: how many and how long, and what they came to. The kennel's zone makes the day. */
 export function workedDays({ worked }: Pick<NeckPage, 'worked'>, timeZone: string): TimelineEntry[] {

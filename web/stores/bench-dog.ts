@@ -1,4 +1,16 @@
-import { collarKind, fittingDog, houseOf, lawAt, screeningOf, screenKind, stockByKind, type CollarKindName, type DogPage, type Taping } from '@banter/contract';
+import {
+  collarKind,
+  fittingDog,
+  houseOf,
+  lawAt,
+  screeningOf,
+  screenKind,
+  stockByKind,
+  type CollarKindName,
+  type DogPage,
+  type Taping,
+  proposedFor,
+} from '@banter/contract';
 import { linksAt, type LinkCountAt } from '@banter/core';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { todayIn } from '../parts/age.ts';
@@ -10,7 +22,7 @@ export function useBenchDog(page: Ref<DogPage | null>, tapes: ComputedRef<Partia
   const today = computed(() => todayIn(session.kennel!.timeZone));
   const house = computed(() => houseOf(session.kennel!, page.value?.dog ?? null));
   const dog = computed(() => fittingDog(page.value!.dog, tapes.value, { finger: session.me?.person.finger, today: today.value }));
-  const stock = computed(() => stockByKind(page.value?.collars ?? []));
+  const stock = computed(() => (page.value ? stockByKind(proposedFor(page.value.collars, page.value.dog)) : {}));
   const screening = computed(() => screeningOf(page.value?.screenings ?? [], page.value?.lifts ?? [], dog.value, house.value.rules));
   return {
     today,

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, shallowRef, watch, type ComputedRef } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { shallowRef, watch, type ComputedRef } from 'vue';
 import { choose, collarsIn, WORKER_FROM_COLLARS, type Chosen, type ChooseRequest } from '../workers/choose.ts';
 
 /** All kinds sized for a dog: at once for a usual locker, in a worker for a large one. Null until it is there. */
@@ -24,6 +25,6 @@ export function useChosen(request: ComputedRef<ChooseRequest | null>) {
     },
     { immediate: true },
   );
-  onBeforeUnmount(() => worker?.terminate());
+  tryOnScopeDispose(() => worker?.terminate());
   return chosen;
 }

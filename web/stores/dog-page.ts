@@ -11,7 +11,7 @@ export function useDogPage(id: string, kind: () => CollarKindName | null = () =>
   const girths = computed(() => latestGirths(loaded.data.value?.tapings ?? []));
   const fits = computed(() => {
     const page = loaded.data.value;
-    return page ? currentFits(page.plans, page.checks, page.endings) : [];
+    return page ? currentFits(page.plans, page.checks, page.endings, page.madeUp) : [];
   });
   const fit = computed(() => fits.value.find(({ plan }) => plan.kind === kind()) ?? (kind() ? null : (fits.value[0] ?? null)));
   return {

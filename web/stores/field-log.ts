@@ -9,7 +9,8 @@ import {
   type FieldSession,
   type NewFieldEvent,
 } from '@banter/contract';
-import { joinedSessions, overlapping, sessionStory, type SessionStory } from '@banter/core';
+import { joinedSessions, overlapping, sessionStory, type SessionStory, DAY_MS } from '@banter/core';
+import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -23,12 +24,12 @@ import { stored } from './stored.ts';
 
 type Own<Event> = Event extends NewFieldEvent ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
 /** What happened in a session, before it has an id and a time. */
-export type FieldTold = Own<NewFieldEvent>;
+export type FieldEventToLog = Own<NewFieldEvent>;
 
 const FIRST_WAIT_MS = 2000;
 const LONGEST_WAIT_MS = 60_000;
 /** What the server has is forgotten here after this long. */
-const KEPT_HERE_MS = 2 * 86_400_000;
+const KEPT_HERE_MS = 2 * DAY_MS;
 
 /**
  * The field log of this phone: every tap is written down at once on the phone, shown at once, and sent when there is a
@@ -130,8 +131,8 @@ export const useFieldLog = defineStore('field-log', () => {
       wait = Math.min(wait * 2, LONGEST_WAIT_MS);
     }
   }
-  addEventListener('online', () => void trySend());
-  document.addEventListener('visibilitychange', () => !document.hidden && void trySend());
+  useEventListener('online', () => void trySend());
+  useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
 
   async function forgetOld(): Promise<void> {
     const old = Date.now() - KEPT_HERE_MS;
@@ -144,7 +145,7 @@ export const useFieldLog = defineStore('field-log', () => {
   }
 
   /** Writes down what happened now; answers its id. */
-  function tell(sessionId: string, told: FieldTold, { at = Date.now(), id = uuidv7() } = {}): string {
+  function tell(sessionId: string, told: FieldEventToLog, { at = Date.now(), id = uuidv7() } = {}): string {
     const seq = (events.value.at(-1)?.seq ?? 0) + 1;
     const one: BoxedEvent = { seq, event: { ...told, id, sessionId, at: new Date(at).toISOString() } as NewFieldEvent, status: 'to-send', message: '' };
     events.value = [...events.value, one];

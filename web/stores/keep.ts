@@ -1,5 +1,6 @@
 import type { FieldError, Problem, z } from '@banter/contract';
-import { onBeforeUnmount, reactive, toRefs } from 'vue';
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
+import { reactive, toRefs } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useConnection } from './connection.ts';
@@ -27,7 +28,8 @@ export function useKeep() {
   });
   let wake: (() => void) | null = null;
   let gone = false;
-  onBeforeUnmount(() => {
+  useEventListener('online', () => wake?.());
+  tryOnScopeDispose(() => {
     gone = true;
     wake?.();
   });
@@ -38,7 +40,6 @@ export function useKeep() {
         clearTimeout(timer);
         resolve();
       };
-      addEventListener('online', wake, { once: true });
     });
 
   /** Answers the record once it is kept; null when it was refused or the page was left. */

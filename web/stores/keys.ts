@@ -1,7 +1,7 @@
 import { z } from '@banter/contract';
-import { useEventListener } from '@vueuse/core';
+import { tryOnMounted, tryOnScopeDispose, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { ref } from 'vue';
 import { stored } from './stored.ts';
 
 export type Key = { key: string; does: string; run: () => void };
@@ -35,8 +35,8 @@ export const useKeys = defineStore('keys', () => {
 export function useScreenKeys(title: string, keys: Key[]): void {
   const store = useKeys();
   const group = { title, keys };
-  onMounted(() => store.groups.push(group));
-  onBeforeUnmount(() => {
+  tryOnMounted(() => store.groups.push(group));
+  tryOnScopeDispose(() => {
     store.groups = store.groups.filter((one) => one.title !== title);
   });
 }

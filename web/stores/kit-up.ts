@@ -1,5 +1,6 @@
 import type { KitCase, KitUp } from '@banter/core';
-import { onBeforeUnmount, ref, shallowRef } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { ref, shallowRef } from 'vue';
 
 /** Kits classes up in a worker; a newer question takes the place of an older one. */
 export function useKitUp() {
@@ -21,6 +22,6 @@ export function useKitUp() {
     }
     worker.postMessage({ id: latest, asked: structuredClone(asked) });
   }
-  onBeforeUnmount(() => worker?.terminate());
+  tryOnScopeDispose(() => worker?.terminate());
   return { found, state, ask };
 }

@@ -18,7 +18,11 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
   const sentence = ref('');
 
   let wait = FIRST_WAIT_MS;
-  const again = useTimeoutFn(() => void load(), () => wait, { immediate: false }); // prettier-ignore
+  const again = useTimeoutFn(
+    () => void load(),
+    () => wait,
+    { immediate: false },
+  );
   useEventListener('online', () => state.value === 'failed' && void load());
   useEventListener(document, 'visibilitychange', () => !document.hidden && state.value === 'failed' && void load());
 

@@ -1,11 +1,19 @@
 import type { z } from '@banter/contract';
-import { ref, watch, type Ref } from 'vue';
+import { useStorage } from '@vueuse/core';
+import type { Ref } from 'vue';
 
 /** Reads what this device remembers under a key; anything that does not fit its schema is as if it were not there. */
 export function readStored<Schema extends z.ZodType>(key: string, schema: Schema): z.output<Schema> | null {
   try {
     const text = localStorage.getItem(key);
-    if (text === null) return null;
+    return text === null ? null : readText(text, schema);
+  } catch {
+    return null;
+  }
+}
+
+function readText<Schema extends z.ZodType>(text: string, schema: Schema): z.output<Schema> | null {
+  try {
     const parsed = schema.safeParse(JSON.parse(text));
     return parsed.success ? parsed.data : null;
   } catch {
@@ -24,9 +32,11 @@ export function writeStored(key: string, value: unknown): boolean {
   }
 }
 
-/** A value that this device remembers. */
+/** A value that this device remembers; what another tab makes of it is seen here. What does not fit its schema is as if it were not there. */
 export function stored<Schema extends z.ZodType>(key: string, schema: Schema, first: z.output<Schema>): Ref<z.output<Schema>> {
-  const value = ref(readStored(key, schema) ?? first) as Ref<z.output<Schema>>;
-  watch(value, (now) => writeStored(key, now), { deep: true });
-  return value;
+  return useStorage<z.output<Schema>>(key, first, undefined, {
+    writeDefaults: false,
+    onError: () => undefined,
+    serializer: { read: (text) => readText(text, schema) ?? first, write: (value) => JSON.stringify(value) },
+  }) as Ref<z.output<Schema>>;
 }

@@ -7,7 +7,7 @@ import { stored } from './stored.ts';
 
 type Own<Event> = Event extends NewEvent ? Omit<Event, 'id' | 'at'> : never;
 /** What happened, before it has an id and a time. */
-export type ToldNow = Own<NewEvent>;
+export type EventToTell = Own<NewEvent>;
 
 /**
  * Tells what happens to collars, with one tap each, and takes the last of it back. Entries wait in a row on this device until
@@ -57,7 +57,7 @@ export function useTell(dogId: string, after: () => Promise<void>) {
   /** Tells events as of now, or as of a time that somebody gave (ISO). */
   function tell(
     sentence: string,
-    events: readonly ToldNow[],
+    events: readonly EventToTell[],
     { at = null, source = 'hand' as 'hand' | 'stand-in' }: { at?: string | null; source?: 'hand' | 'stand-in' } = {},
   ) {
     const when = at ?? new Date().toISOString();
@@ -68,7 +68,7 @@ export function useTell(dogId: string, after: () => Promise<void>) {
     );
   }
   /** Tells events that each have their own time. */
-  const tellAt = (sentence: string, events: readonly (ToldNow & { at: string })[]) =>
+  const tellAt = (sentence: string, events: readonly (EventToTell & { at: string })[]) =>
     tellAll(
       sentence,
       events.map((event) => ({ ...event, id: uuidv7() }) as NewEvent),

@@ -1,5 +1,6 @@
 import { TodayPage } from '@banter/contract';
-import { onBeforeUnmount, ref, shallowRef } from 'vue';
+import { useEventListener, useEventSource, useTimeoutFn } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useConnection } from './connection.ts';
@@ -17,35 +18,26 @@ export function useToday() {
   const page = shallowRef<TodayPage | null>(null);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
-  const live = ref(false);
-  let stream: EventSource | null = null;
   let wait = FIRST_WAIT_MS;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let gone = false;
+  const { data, error, status, open, close } = useEventSource('/api/today', ['today'] as const);
+  const live = computed(() => status.value === 'OPEN');
+  const later = useTimeoutFn(open, () => wait, { immediate: false });
 
-  function open() {
-    clearTimeout(timer);
-    stream?.close();
-    if (gone) return;
-    stream = new EventSource('/api/today');
-    stream.addEventListener('today', (event) => {
-      const parsed = TodayPage.safeParse(JSON.parse((event as MessageEvent<string>).data));
-      if (!parsed.success) return;
-      page.value = parsed.data;
-      state.value = 'ready';
-      live.value = true;
-      wait = FIRST_WAIT_MS;
-      connection.reached();
-    });
-    stream.addEventListener('error', () => {
-      live.value = false;
-      stream?.close();
-      stream = null;
-      if (page.value === null) void once();
-      timer = setTimeout(open, wait);
-      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
-    });
-  }
+  watch(data, (text) => {
+    const parsed = text === null ? null : TodayPage.safeParse(JSON.parse(text));
+    if (!parsed?.success) return;
+    page.value = parsed.data;
+    state.value = 'ready';
+    wait = FIRST_WAIT_MS;
+    connection.reached();
+  });
+  watch(error, (broke) => {
+    if (broke === null) return;
+    close();
+    if (page.value === null) void once();
+    later.start();
+    wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+  });
 
   /** Without a stream, in one plain request: it also says what is wrong. */
   async function once() {
@@ -61,16 +53,7 @@ export function useToday() {
     }
   }
   // A page that was put away may have lost its stream without a word.
-  const back = () => !document.hidden && !live.value && open();
-  document.addEventListener('visibilitychange', back);
-  addEventListener('online', open);
-  onBeforeUnmount(() => {
-    gone = true;
-    clearTimeout(timer);
-    stream?.close();
-    document.removeEventListener('visibilitychange', back);
-    removeEventListener('online', open);
-  });
-  open();
+  useEventListener(document, 'visibilitychange', () => !document.hidden && !live.value && open());
+  useEventListener('online', open);
   return { page, state, sentence, live, again: open };
 }

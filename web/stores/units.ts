@@ -1,5 +1,5 @@
 import { z } from '@banter/contract';
-import { benchSpeaker, exactLength, exactMass, speakGap, speakGirth, speakMass, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
+import { benchSpeaker, exactLength, exactMass, speakGap, speakGirth, speakMass, typedLength, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
 import { defineStore } from 'pinia';
 import { computed, hasInjectionContext, inject, type InjectionKey } from 'vue';
 import { useSession } from './session.ts';
@@ -11,6 +11,7 @@ const saying = (length: KennelLengthUnit, mass: KennelMassUnit) => ({
   girth: (mm: number) => speakGirth(mm, length),
   exact: (mm: number) => exactLength(mm, length),
   gap: (mm: number) => speakGap(mm, length),
+  typed: (mm: number) => typedLength(mm, length),
   weight: (grams: number) => speakMass(grams, mass),
   exactWeight: (grams: number) => exactMass(grams, mass),
 });
@@ -47,6 +48,7 @@ const useScreenUnits = defineStore('units', () => {
     girth: (mm: number) => speakGirth(mm, length.value),
     exact: (mm: number) => exactLength(mm, length.value),
     gap: (mm: number) => speakGap(mm, length.value),
+    typed: (mm: number) => typedLength(mm, length.value),
     weight: (grams: number) => speakMass(grams, mass.value),
     exactWeight: (grams: number) => exactMass(grams, mass.value),
     /** Inches and pounds together, or centimetres and kilograms. */

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** The bench with one kind of collar on it: which one of the locker this dog gets, how it is made up, and why. What is decided is kept. */
-import { collarKind, type CollarKindName, type DrawnCollar, neckTapeOf, type NewPlan, Plan, RecordId, ringAtOf, z } from '@banter/contract';
+import { Collar, collarKind, isWorn, type CollarKindName, neckTapeOf, type NewPlan, placeOf, Plan, RecordId, z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { whenever } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { benchPanel } from '../neck/drawings.ts';
+import BenchPanel from '../neck/shared/BenchPanel.vue';
+import type { BenchMade } from '../neck/shared/bench.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import DogHeader from '../parts/DogHeader.vue';
 import KeepBar from '../parts/KeepBar.vue';
@@ -13,44 +15,50 @@ import LoadFrame from '../parts/LoadFrame.vue';
 import PlacePick from '../parts/PlacePick.vue';
 import ScreenNote from '../parts/ScreenNote.vue';
 import StockStart from '../parts/StockStart.vue';
+import TapedLower from '../parts/TapedLower.vue';
 import TextField from '../parts/TextField.vue';
+import { toGet } from '../parts/missing.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
-
-type Made = {
-  collarId: string;
-  choices: Record<string, unknown>;
-  outcome: { keep: boolean; blocked: boolean };
-  drawn: DrawnCollar;
-  line: string;
-  chosen: boolean;
-};
+import { useUnits } from '../stores/units.ts';
 
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
+const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
 const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, screen, law, inBag, onCollar } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 const kind = String(route.params.kind) as CollarKindName;
-const Panel = defineAsyncComponent(benchPanel(kind));
 
 const missing = computed(() => collarKind(kind).missing(dog.value));
 const stock = computed(() => data.value!.collars.filter((collar) => collar.kind === kind && collar.retiredAt === null));
-const made = shallowRef<Made | null>(null);
+const made = shallowRef<BenchMade | null>(null);
 const speaksAgainst = computed(() => screen(kind));
 /** What was last found on the dog, so that the bench says what to do from there. */
 const worn = computed(() => {
   const fit = fits.value.find(({ plan }) => plan.kind === kind);
-  return fit?.check ? { collarId: fit.plan.collarId, setting: fit.check.on } : null;
+  // Made up for another dog since, it is as the ledger has it.
+  return fit && isWorn(fit) ? { collarId: fit.plan.collarId, setting: fit.check!.on } : null;
 });
-const unmeasured = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId)?.measuredOn === null);
+const onBench = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId));
+/** Another dog for which the collar on the bench is made up now: kept for this one and put on it, it no longer fits that one. */
+const forAnother = computed(() => data.value?.madeUp.find((one) => one.collarId === made.value?.collarId && one.dogId !== dogId) ?? null);
+const unmeasured = computed(() => onBench.value?.measuredOn === null);
+/** Typical sizes are what could be bought: nothing is planned on one before somebody has it in hand. */
+const toBuy = computed(() => onBench.value?.owned === false);
+const fetching = useKeep();
+async function isHereNow() {
+  const { id, version, ...facts } = onBench.value!;
+  if (await fetching.keep(`/api/collars/${id}`, Collar, { ...facts, owned: true }, version)) await load();
+}
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
+const onTheHair = computed(() => !throughCoat.value && girths.value.high?.overCoat === false && dog.value.coatDepthMm === null);
 const throughCoat = computed(() => ['pinch', 'contacts'].some((hazard) => (collarKind(kind).hazards as readonly string[]).includes(hazard)));
 
 /** What is on the bench and not kept yet. Its id and time hold until something about it changes, so that it is kept once. */
@@ -59,18 +67,32 @@ const Draft = z.object({
   at: z.string().nullable(),
   note: z.string(),
   placeId: z.string().nullable(),
-  made: z.object({ collarId: z.string(), choices: z.record(z.string(), z.unknown()) }).nullable(),
+  /** `basis`: the dog's measures and the collar's numbers it was made up for. */
+  made: z.object({ collarId: z.string(), choices: z.record(z.string(), z.unknown()), basis: z.string().default('') }).nullable(),
 });
 const { draft, restored, discard } = useDraft(`bench.${dogId}.${kind}`, Draft, () => ({ id: uuidv7(), at: null, note: '', placeId: null, made: null }));
 const placeId = computed<string | null>({
-  get: () => draft.value.placeId ?? data.value?.dog.placeId ?? null,
+  get: () => draft.value.placeId ?? (data.value ? placeOf(data.value) : null),
   set: (id) => (draft.value = { ...draft.value, placeId: id }),
 });
 const lawSays = computed(() => law(kind, placeId.value));
+/** What something made up by hand was made for: with other measures of the dog, or a collar that is gone or has other numbers, it no longer stands. */
+const basisOf = (collarId: string) => JSON.stringify([{ ...dog.value, ageDays: null }, stock.value.find(({ id }) => id === collarId)?.numbers ?? null]);
+const dropped = ref(false);
+const begun = ref(0);
+function dropStale() {
+  const { made: begunWith } = draft.value;
+  if (begunWith === null || begunWith.basis === basisOf(begunWith.collarId)) return;
+  draft.value = { ...draft.value, made: null };
+  dropped.value = true;
+  begun.value += 1;
+}
+// At each load: the page kept on this device may come before that of the server.
+whenever(data, dropStale, { immediate: true });
 /** Only what somebody made by hand is remembered: Banter’s own choice is worked out afresh. */
-function took(now: Made) {
+function took(now: BenchMade) {
   made.value = now;
-  const byHand = now.chosen ? null : { collarId: now.collarId, choices: now.choices };
+  const byHand = now.chosen ? null : { collarId: now.collarId, choices: now.choices, basis: basisOf(now.collarId) };
   if (JSON.stringify(byHand) !== JSON.stringify(draft.value.made)) draft.value = { ...draft.value, made: byHand };
 }
 watch(
@@ -83,7 +105,6 @@ function startAfresh() {
   discard();
   begun.value += 1;
 }
-const begun = ref(0);
 
 async function keep() {
   if (!made.value) return;
@@ -108,36 +129,35 @@ async function keep() {
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <KindStrip :dog-id="dogId" :kind="kind" />
     <div v-if="missing.length > 0">
-      <h1>{{ missing[0] }}</h1>
+      <h1>{{ missing[0]!.says }}</h1>
       <p class="mt-2 text-lg">{{ collarKind(kind).about }} The bench sizes it from the tape, and shows its reasons.</p>
-      <RouterLink class="press press-main mt-4" :to="/^Weigh/.test(missing[0]!) ? `/dogs/${dogId}/edit` : `/dogs/${dogId}/tape?for=${kind}`">
-        {{ /^Weigh/.test(missing[0]!) ? 'Weigh' : 'Tape' }}
-      </RouterLink>
+      <RouterLink class="press press-main mt-4" :to="toGet(missing[0]!, dogId, kind).to">{{ toGet(missing[0]!, dogId, kind).word }}</RouterLink>
     </div>
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
       <ScreenNote :screen="speaksAgainst" :dog-id="dogId" :kind="collarKind(kind).name.toLowerCase()" />
-      <p v-if="lower" class="mb-4 rounded bg-mind-wash p-3 text-mind">
-        The high girth may have been taken lower down.
-        <RouterLink :to="`/dogs/${dogId}/tape?corrects=${girths.high!.id}`" class="font-semibold underline">Tape it again</RouterLink>
-        before you trust this.
-      </p>
+      <TapedLower v-if="lower" class="mb-4" :taping="girths.high!" @settled="load" />
       <p v-else-if="throughCoat && dog.skinGirthMm === null" class="mb-4 rounded bg-mind-wash p-3 text-mind">
         Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
       </p>
-      <p v-if="restored" class="mb-3 text-soft">
+      <p v-else-if="onTheHair" class="mb-4 text-soft">
+        Taped on the skin, and the coat’s depth is not known: a strap lies on the hair and may need more.
+        <RouterLink :to="`/dogs/${dogId}/tape?for=${kind}`" class="underline">Tape over the coat</RouterLink>
+      </p>
+      <p v-if="dropped" class="mb-3 text-soft" role="status">
+        What was made up here no longer fits the records, which have changed since: this is Banter’s choice as they stand now.
+      </p>
+      <p v-else-if="restored" class="mb-3 text-soft">
         Picked up where you left off.
         <button type="button" class="underline" @click="startAfresh">Start afresh</button>
       </p>
-      <component
-        :is="Panel"
+      <BenchPanel
         :key="begun"
         :kind="kind"
         :dog="dog"
         :name="data!.dog.name"
         :stock="stock"
         :house="house"
-        :ring-at="ringAtOf(data!.dog, kennel)"
         :begin="draft.made"
         :worn="worn"
         :on-collar="onCollar"
@@ -152,14 +172,22 @@ async function keep() {
         <section class="sheet self-start" aria-label="Keep">
           <h2>Keep it</h2>
           <p class="mt-1">{{ made?.line }}</p>
-          <p v-if="unmeasured" class="mt-2 rounded bg-mind-wash p-3 text-mind">
+          <p v-if="toBuy" class="mt-2 rounded bg-mind-wash p-3 text-mind">
+            To buy: it does not hang in the locker yet.
+            <button type="button" class="press press-plain ml-1" @click="isHereNow">It is here</button>
+          </p>
+          <p v-else-if="unmeasured" class="mt-2 rounded bg-mind-wash p-3 text-mind">
             These are typical numbers, nobody has laid a ruler on this collar.
             <RouterLink :to="{ path: `/locker/${made!.collarId}`, query: { back: route.fullPath } }" class="font-semibold underline">
               Measure your collar
             </RouterLink>
           </p>
+          <p v-if="forAnother" class="mt-2 rounded bg-mind-wash p-3 text-mind">
+            «{{ forAnother.collarName }}» is made up for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Made
+            up for {{ data!.dog.name }}, it no longer stands for {{ forAnother.dogName }}.
+          </p>
           <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">
-            This cannot be kept: {{ kind === 'prong' ? 'a collar that passes the head must never be worn.' : 'made up like this it must not be worn.' }}
+            This cannot be kept: made up like this it must not be worn.
           </p>
           <template v-else>
             <PlacePick v-model="placeId" class="mt-3" :kind="kind" :places="data!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />
@@ -175,9 +203,10 @@ async function keep() {
               class="mt-3"
               :keeping="keeping"
               label="Keep, and check it on the dog"
-              :disabled="!made || speaksAgainst.blocked || lawSays.blocked || (!made.outcome.keep && draft.note.trim() === '')"
+              :disabled="!made || toBuy || speaksAgainst.blocked || lawSays.blocked || (!made.outcome.keep && draft.note.trim() === '')"
             >
-              <span v-if="speaksAgainst.blocked" class="text-stop">{{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Screening stops it.' }}</span>
+              <span v-if="toBuy" class="text-soft">Once it is here.</span>
+              <span v-else-if="speaksAgainst.blocked" class="text-stop">{{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Screening stops it.' }}</span>
               <span v-else-if="lawSays.blocked" class="text-stop">Not without the local law.</span>
             </KeepBar>
           </template>

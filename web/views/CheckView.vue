@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtOf, z } from '@banter/contract';
+import { labelOf } from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtFor, z, nextStep } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { checkDrawing } from '../neck/drawings.ts';
-import { momentWords } from '../parts/age.ts';
+import { momentWords, todayIn } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import CountRow from '../parts/CountRow.vue';
 import DogHeader from '../parts/DogHeader.vue';
@@ -13,7 +14,7 @@ import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';
 import TextField from '../parts/TextField.vue';
-import { CHECK_WORDS, toneOf } from '../parts/verdict.ts';
+import { CHECK_WORDS, checkTone } from '../parts/verdict.ts';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
@@ -29,6 +30,8 @@ const dogId = String(route.params.id);
 const wantedKind = COLLAR_KIND_NAMES.find((name) => name === route.query.kind) ?? null;
 const { data, state, sentence, load, girths, fits, plan, checks, check } = useDogPage(dogId, () => wantedKind);
 const kennel = computed(() => session.kennel!);
+const house = computed(() => houseOf(kennel.value, data.value?.dog ?? null));
+const rules = computed(() => house.value.rules);
 const kind = computed(() => collarKind(plan.value!.kind));
 const Drawing = computed(() => defineAsyncComponent(checkDrawing(plan.value!.kind)));
 const heading = ref<HTMLElement | null>(null);
@@ -68,16 +71,32 @@ const foreseen = computed(() => {
   const parsed = kind.value.answers.safeParse(answers.value);
   if (!parsed.success) return null;
   const inputs = plan.value!.inputs;
-  return kind.value.check(inputs.dog, inputs.collar, plan.value!.choices, on.value, parsed.data, checks.value, houseOf(kennel.value, data.value!.dog).rules);
+  return kind.value.check(inputs.dog, inputs.collar, plan.value!.choices, on.value, parsed.data, checks.value, rules.value);
 });
-const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0);
+const fitHere = computed(() => fits.value.find(({ plan: own }) => own.id === plan.value!.id) ?? null);
+/** Its collar has been made up for another dog since. */
+const elsewhere = computed(() => fitHere.value?.elsewhere ?? null);
+/** What this fit asks for now: a check that was good is no good mark on a plan that newer measures or answers have stopped. */
+const standing = computed(() => {
+  const fit = fitHere.value;
+  if (!fit || !data.value) return null;
+  const { dog, tapings, screenings, lifts } = data.value;
+  return nextStep({ dog, girths: tapings, fits: [fit], screenings, lifts }, { kennel: kennel.value, today: todayIn(kennel.value.timeZone) }, units.speak);
+});
+const stands = computed(() => standing.value === null || standing.value.tone === 'good' || (standing.value.goTo === 'check' && elsewhere.value === null));
+const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0 && stands.value);
+const marked = computed(() => {
+  if (foreseen.value) return { tone: checkTone(foreseen.value.verdict), word: CHECK_WORDS[foreseen.value.verdict] };
+  if (!stands.value)
+    return { tone: standing.value!.tone, word: standing.value!.tone === 'stop' ? 'Stop' : elsewhere.value ? 'Make it up again' : 'Size again' };
+  return check.value && { tone: checkTone(check.value.outcome.verdict), word: CHECK_WORDS[check.value.outcome.verdict] };
+});
 const headline = computed(() => {
   if (settled.value) return `Good. ${data.value!.dog.name} is fitted.`;
   if (foreseen.value) return kind.value.checkSentence(foreseen.value, on.value);
-  if (check.value && answered.value === 0) return `${kind.value.checkSentence(check.value.outcome, check.value.on)} Then check again.`;
-  return answered.value === 0
-    ? `Put it on ${data.value!.dog.name}, and answer with hands and eyes.`
-    : `${kind.value.questions.length - answered.value} more to look at.`;
+  if (answered.value === 0 && !stands.value) return standing.value!.sentence;
+  if (check.value && answered.value === 0) return kind.value.checkSentence(check.value.outcome, check.value.on);
+  return answered.value === 0 ? `Put it on ${data.value!.dog.name} and check the fit.` : `${kind.value.questions.length - answered.value} more to look at.`;
 });
 
 async function keep() {
@@ -124,7 +143,7 @@ async function keep() {
         </RouterLink>
       </nav>
       <div aria-live="polite">
-        <VerdictMark v-if="foreseen ?? check" :tone="toneOf((foreseen ?? check!.outcome).verdict)" :word="CHECK_WORDS[(foreseen ?? check!.outcome).verdict]!" />
+        <VerdictMark v-if="marked" :tone="marked.tone" :word="marked.word" />
         <h1 ref="heading" class="mt-1 text-[clamp(1.7rem,3.6vw,2.4rem)] outline-none" tabindex="-1">{{ headline }}</h1>
       </div>
       <p class="mt-1 text-soft">
@@ -149,7 +168,7 @@ async function keep() {
               :model-value="draft.answers[question.id] ?? null"
               :label="question.ask"
               :hint="question.how"
-              :answers="question.answers"
+              :answers="question.answers.map(({ value, label }) => ({ value, label: labelOf(label, units.speak) }))"
               :error="keeping.errorAt(`answers.${question.id}`)"
               @update:model-value="(value) => (draft.answers = { ...draft.answers, [question.id]: value })"
             />
@@ -166,11 +185,13 @@ async function keep() {
           </section>
           <div v-if="foreseen" class="sheet">
             <h2>Why</h2>
-            <ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak)" />
+            <ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak, rules)" />
           </div>
           <KeepBar :keeping="keeping" :label="`Keep check ${checks.length + 1}`" :disabled="!complete">
             <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet">To {{ data!.dog.name }}’s record</RouterLink>
-            <span v-if="!complete" class="text-soft">{{ answered }} of {{ kind.questions.length }} answered; the gather test may be left out.</span>
+            <span v-if="!complete" class="text-soft"
+              >{{ answered }} of {{ kind.questions.length }} answered{{ kind.counts.length > 0 ? '; the gather test may be left out' : '' }}.</span
+            >
           </KeepBar>
         </div>
         <aside class="order-1 space-y-5 self-start lg:order-2">
@@ -182,14 +203,14 @@ async function keep() {
               :collar="plan.inputs.collar"
               :kind="plan.kind"
               :dog="plan.inputs.dog"
-              :ring-at="ringAtOf(data!.dog, kennel)"
+              :ring-at="ringAtFor(plan.kind, plan.choices, house, data!.dog.worksOn)"
             />
           </section>
           <section v-if="checks.length > 0" class="sheet" aria-label="Checks so far">
             <h2>So far</h2>
             <ol class="mt-2 space-y-2">
               <li v-for="one in [...checks].reverse()" :key="one.id" class="border-l-2 border-line pl-3">
-                <VerdictMark class="text-sm" :tone="toneOf(one.outcome.verdict)" :word="`${one.attempt}: ${CHECK_WORDS[one.outcome.verdict]}`" />
+                <VerdictMark class="text-sm" :tone="checkTone(one.outcome.verdict)" :word="`${one.attempt}: ${CHECK_WORDS[one.outcome.verdict]}`" />
                 <span class="block">{{ kind.checkSentence(one.outcome, one.on) }}</span>
                 <span class="text-sm text-soft"
                   >{{ kind.describeSetting(one.on, units.speak) }} · {{ one.personName }}, {{ momentWords(one.at, kennel.timeZone) }}</span

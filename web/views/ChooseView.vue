@@ -1,25 +1,16 @@
 <script setup lang="ts">
 /** The bench, all kinds side by side for one dog: what fits from the locker and by which number, what speaks against it, and where the schools differ. */
-import { collarKind, COLLAR_KIND_NAMES, PURPOSES, Want, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
-import {
-  chooseByGeometry,
-  GEOMETRY_WORDS,
-  RESTRICTED_HAZARDS,
-  SCREEN_LEVEL_WORDS,
-  speakLimit,
-  speakQuantity,
-  wordReason,
-  type ScreenResult,
-} from '@banter/core';
+import { collarKind, COLLAR_KIND_NAMES, placeOf, PURPOSES, Want, wornByKind, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
+import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
-import ReasonList from '../parts/ReasonList.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
-import { wornLine } from '../parts/worn-words.ts';
+import { toGet } from '../parts/missing.ts';
+import { wornFitLine } from '../parts/worn-words.ts';
 import { useChosen } from '../stores/chosen.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
@@ -44,17 +35,16 @@ type Against = { tone: 'stop' | 'mind'; word: string };
 /** What speaks against a kind, in a word or two: the law first, then screening. */
 function against(kind: CollarKindName, screened: ScreenResult): Against[] {
   const told: Against[] = [];
-  const lawSays = law(kind, data.value!.dog.placeId);
-  const restricted = collarKind(kind).hazards.some((hazard) => RESTRICTED_HAZARDS.includes(hazard));
+  const lawSays = law(kind, placeOf(data.value!));
   if (lawSays.status === 'not-allowed') told.push({ tone: 'stop', word: 'not allowed where it works' });
-  else if (restricted && lawSays.status === 'never-checked') told.push({ tone: 'mind', word: 'local law not looked up' });
+  else if (lawSays.status === 'never-checked') told.push({ tone: 'mind', word: 'local law not looked up' });
   else if (lawSays.status === 'check-again') told.push({ tone: 'mind', word: 'look up the law again' });
   if (screened.notScreened) told.push({ tone: 'mind', word: 'not screened yet' });
   for (const finding of screened.findings.filter(({ lifted }) => !lifted)) {
     const caution = finding.level === 'caution';
     told.push({
       tone: caution ? 'mind' : 'stop',
-      word: `${finding.unknown ? 'not known' : SCREEN_LEVEL_WORDS[finding.level]}: ${finding.ask.replace(/\?$/, '').toLowerCase()}`,
+      word: `${finding.unknown ? 'not known' : SCREEN_LEVEL_WORDS[finding.level]}: ${finding.name.toLowerCase()}`,
     });
   }
   return told;
@@ -62,10 +52,21 @@ function against(kind: CollarKindName, screened: ScreenResult): Against[] {
 const order = { good: 0, mind: 1, open: 2, stop: 3 };
 const request = computed<ChooseRequest | null>(() =>
   data.value && girths.value.high
-    ? { dogName: data.value.dog.name, dog: dog.value, stock: stock.value, house: house.value, length: units.length, mass: units.mass }
+    ? {
+        dogName: data.value.dog.name,
+        dog: dog.value,
+        stock: stock.value,
+        worn: wornByKind(fits.value),
+        house: house.value,
+        length: units.length,
+        mass: units.mass,
+      }
     : null,
 );
 const chosen = useChosen(request);
+/** What a kind says of itself for this dog. */
+const adviceOf = (kind: CollarKindName) =>
+  collarKind(kind).traits.advice({ dog: dog.value, noted: data.value!.dog, rules: house.value.rules, schools: house.value.schools, speak: units.speak });
 const rows = computed(() => {
   return (chosen.value?.fits ?? [])
     .filter((fit) => purpose.value === 'all' || collarKind(fit.kind).purposes.includes(purpose.value))
@@ -74,7 +75,16 @@ const rows = computed(() => {
       const screened = screen(fit.kind);
       const told = against(fit.kind, screened);
       const stopped = told.some(({ tone }) => tone === 'stop');
-      return { fit, kind, told, stopped, differ: chosen.value?.differ[fit.kind] ?? [], rank: stopped ? 4 : order[fit.tone] };
+      const advice = adviceOf(fit.kind);
+      return {
+        fit,
+        kind,
+        told,
+        advice,
+        stopped,
+        differ: chosen.value?.differ[fit.kind] ?? [],
+        rank: (stopped ? 4 : order[fit.tone]) * 10 + adviceRank(advice) * 11,
+      };
     })
     .sort((a, b) => a.rank - b.rank || COLLAR_KIND_NAMES.indexOf(a.fit.kind) - COLLAR_KIND_NAMES.indexOf(b.fit.kind));
 });
@@ -87,20 +97,19 @@ const headline = computed(() => {
   const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} «${fit.collarName}»`);
   return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
 });
-const decisions = computed(() =>
-  chooseByGeometry(dog.value, house.value.rules, house.value.schools).map((one) => wordReason(GEOMETRY_WORDS, one, units.speak)),
-);
 
 /** What of a kind is decided for the dog already. */
 function wornOf(kind: CollarKindName) {
   const fit = fits.value.find(({ plan }) => plan.kind === kind);
-  return fit && `«${fit.plan.inputs.collar.name}», ${wornLine(fit, units.speak)}`;
+  return fit && `«${fit.plan.inputs.collar.name}», ${wornFitLine(fit, units.speak)}`;
 }
 const wantedKinds = ref<CollarKindName[]>([]);
 async function want(fit: KindFit) {
   const kept = await keeping.keep(`/api/wants/${uuidv7()}`, Want, { what: `For ${data.value!.dog.name}: ${fit.wanted}`.slice(0, 300), dogId, boughtAt: null });
   if (kept) wantedKinds.value = [...wantedKinds.value, fit.kind];
 }
+/** Where it goes on from here: to the measure that is missing, or to the bench. */
+const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], dogId, kind) : { to: `/dogs/${dogId}/bench/${kind}`, word: 'To the bench' });
 </script>
 
 <template>
@@ -116,7 +125,7 @@ async function want(fit: KindFit) {
       <ChoiceRow v-model="purpose" class="mt-3" label="For" :answers="purposes" quiet />
       <ul class="mt-5 divide-y divide-line border-y border-line">
         <li
-          v-for="{ fit, kind, told, stopped, differ } in rows"
+          v-for="{ fit, kind, told, advice, stopped, differ } in rows"
           :key="fit.kind"
           class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[11rem_minmax(0,1.35fr)_minmax(0,1fr)_auto]"
         >
@@ -127,7 +136,7 @@ async function want(fit: KindFit) {
             <p class="mt-1"><VerdictMark class="text-sm" :tone="stopped ? 'stop' : fit.tone" :word="stopped ? 'Stopped' : fit.verdict" /></p>
           </div>
           <div class="min-w-0">
-            <p v-if="fit.missing.length > 0" class="font-semibold">{{ fit.missing[0] }}</p>
+            <p v-if="fit.missing.length > 0" class="font-semibold">{{ fit.missing[0]!.says }}</p>
             <template v-else>
               <p v-if="wornOf(fit.kind)" class="text-soft">Decided: {{ wornOf(fit.kind) }}</p>
               <p v-if="fit.line">
@@ -144,6 +153,7 @@ async function want(fit: KindFit) {
                 · {{ speakLimit(fit.deciding, units.speak) }}
               </p>
             </template>
+            <p v-for="one in advice" :key="one.says" class="mt-1 text-soft">{{ one.says }}</p>
             <p v-for="one in told" :key="one.word" class="mt-1 font-semibold" :class="one.tone === 'stop' ? 'text-stop' : 'text-mind'">
               <span aria-hidden="true">{{ one.tone === 'stop' ? '■' : '◆' }}</span>
               {{ one.word }}
@@ -153,20 +163,13 @@ async function want(fit: KindFit) {
             <p>{{ kind.about }}</p>
             <p v-for="one in differ" :key="one" class="mt-1">{{ one }}</p>
           </div>
-          <RouterLink
-            :to="fit.missing.length > 0 ? `/dogs/${dogId}/tape?for=${fit.kind}` : `/dogs/${dogId}/bench/${fit.kind}`"
-            class="press press-plain self-start md:min-w-28"
-          >
-            {{ fit.missing.length > 0 ? 'Tape' : 'To the bench' }}
+          <RouterLink :to="onward(fit).to" class="press press-plain self-start md:min-w-28">
+            {{ onward(fit).word }}
             <span class="sr-only">for {{ kind.name }}</span>
           </RouterLink>
         </li>
       </ul>
       <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
-      <section v-if="decisions.length > 0" class="sheet mt-5" aria-label="Decided by geometry">
-        <h2>What the measures decide by themselves</h2>
-        <ReasonList class="mt-2" :reasons="decisions" />
-      </section>
     </template>
   </LoadFrame>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Add a dog, or change one. What is typed is kept on this device until it is saved. */
 import { birthDateFault, Dog, DogFacts, PlacesPage, RecordId, z } from '@banter/contract';
-import { BREEDS, breedOf, guessedWeightKg, unusualWeight } from '@banter/core';
+import { BREEDS, breedOf, guessedWeightKg, unusualWeight, ACQUAINTANCES, MANNER_WORDS, MANNERS, NOTHING_NOTED } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -43,6 +43,10 @@ const Form = z.object({
   neckBuild: z.enum(['slender', 'average', 'heavy']),
   pull: z.enum(['settled', 'pulls', 'drags']),
   worksOn: z.enum(['left', 'right']),
+  acquaintance: DogFacts.shape.acquaintance,
+  manner: DogFacts.shape.manner,
+  nickel: DogFacts.shape.nickel,
+  saltWater: DogFacts.shape.saltWater,
   owner: z.string(),
   notes: z.string(),
   placeId: z.string().nullable(),
@@ -65,6 +69,7 @@ const empty = (): Form => ({
   neckBuild: 'average',
   pull: 'pulls',
   worksOn: 'left',
+  ...NOTHING_NOTED,
   owner: '',
   notes: '',
   placeId: null,
@@ -92,6 +97,13 @@ function fill(dog: Dog) {
 }
 if (loaded) watch(loaded.data, (dog) => dog && !restored.value && fill(dog));
 
+const YES_NO = [
+  { value: '', label: 'Not noted' },
+  { value: 'no', label: 'No' },
+  { value: 'yes', label: 'Yes' },
+];
+const said = (noted: boolean | null) => (noted === null ? '' : noted ? 'yes' : 'no');
+const heard = (now: string | null) => (now === 'yes' ? true : now === 'no' ? false : null);
 const BREED_NAMES = BREEDS.map(({ name }) => name);
 /** What the breed guide says of what is written, as a marked guess; and doubts about the weight, asked about and never refused. */
 const breed = computed(() => breedOf(draft.value.breed));
@@ -147,7 +159,7 @@ const error = (path: string) => (tried.value ? faults.value[path] || keeping.err
 const early = (path: string) => (faults.value[path]?.includes('too long') || faults.value[path]?.includes('future') ? faults.value[path] : error(path));
 
 function factsOf(): DogFacts {
-  const { name, breed, sex, neckBuild, pull, worksOn, owner, notes, placeId, house, archivedAt } = draft.value;
+  const { name, breed, sex, neckBuild, pull, worksOn, acquaintance, manner, nickel, saltWater, owner, notes, placeId, house, archivedAt } = draft.value;
   return {
     name: name.trim(),
     breed: breed.trim(),
@@ -155,6 +167,10 @@ function factsOf(): DogFacts {
     neckBuild,
     pull,
     worksOn,
+    acquaintance,
+    manner,
+    nickel,
+    saltWater,
     owner: owner.trim(),
     notes,
     placeId,
@@ -259,6 +275,37 @@ function startAfresh() {
             { value: 'left', label: 'Left' },
             { value: 'right', label: 'Right' },
           ]"
+        />
+        <ChoiceRow
+          :model-value="draft.acquaintance ?? ''"
+          label="New to us, or known"
+          :answers="[
+            { value: '', label: 'Not noted' },
+            { value: 'new', label: 'New' },
+            { value: 'known', label: 'Known' },
+          ]"
+          @update:model-value="(now) => (draft.acquaintance = ACQUAINTANCES.find((one) => one === now) ?? null)"
+        />
+        <ChoiceRow
+          :model-value="draft.manner ?? ''"
+          label="With other dogs and people"
+          hint="Steers which collar comes first."
+          :answers="[{ value: '', label: 'Not noted' }, ...MANNERS.map((value) => ({ value, label: MANNER_WORDS[value] }))]"
+          @update:model-value="(now) => (draft.manner = MANNERS.find((one) => one === now) ?? null)"
+        />
+        <ChoiceRow
+          :model-value="said(draft.nickel)"
+          label="Reacts to nickel"
+          hint="Then no plated collar is proposed."
+          :answers="YES_NO"
+          @update:model-value="(now) => (draft.nickel = heard(now))"
+        />
+        <ChoiceRow
+          :model-value="said(draft.saltWater)"
+          label="Works in salt water"
+          hint="Then stainless comes first."
+          :answers="YES_NO"
+          @update:model-value="(now) => (draft.saltWater = heard(now))"
         />
         <ChoiceRow
           v-if="placeAnswers.length > 1"

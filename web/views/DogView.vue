@@ -15,7 +15,7 @@ import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { dayWords, todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
-import { goToStep, wornLine } from '../parts/worn-words.ts';
+import { goToStep, wornFitLine } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
 import { markedWears, skinEntries } from '../parts/neck-timeline.ts';
 import { stageEntries, workedDays } from '../parts/work-timeline.ts';
@@ -134,7 +134,7 @@ async function putAway(away: boolean) {
           <h2>What it wears</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
+              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
               <span class="flex gap-4">
                 <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
                 <button type="button" class="text-soft underline" @click="setAside(fit, true)">

@@ -8,7 +8,7 @@ import { ageWords, dayWords, todayIn } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import PathSteps from '../parts/PathSteps.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
-import { goToStep, wornLine } from '../parts/worn-words.ts';
+import { goToStep, wornFitLine } from '../parts/worn-words.ts';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
@@ -58,7 +58,7 @@ const archived = computed(() => (data.value?.dogs ?? []).filter(({ dog }) => dog
 function decidedOf({ fits }: DogCard) {
   const [latest] = fits;
   return latest
-    ? { line: fits.map((fit) => wornLine(fit, units.speak)).join('; '), on: dayWords((latest.check ?? latest.plan).at, kennel.value.timeZone) }
+    ? { line: fits.map((fit) => wornFitLine(fit, units.speak)).join('; '), on: dayWords((latest.check ?? latest.plan).at, kennel.value.timeZone) }
     : null;
 }
 useScreenKeys('Dogs', [

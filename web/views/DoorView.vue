@@ -25,6 +25,7 @@ const lying = computed(() =>
 );
 const NAMES: Record<DoorLineName, string> = {
   stack: 'Stack',
+  gear: 'Gear',
   fit: 'Fit',
   ring: 'Ring',
   side: 'Side',
@@ -34,8 +35,10 @@ const NAMES: Record<DoorLineName, string> = {
   routine: 'Routine',
   supervision: 'Watched',
 };
+/** Where a line is put right: a part of the dog's, but gear, which is the kennel's. */
 const fixIn: Record<DoorLineName, string> = {
   stack: 'neck',
+  gear: '/upkeep',
   fit: 'check',
   ring: 'bench',
   side: 'edit',
@@ -45,6 +48,7 @@ const fixIn: Record<DoorLineName, string> = {
   routine: 'neck/contacts',
   supervision: 'neck',
 };
+const linkOf = (what: DoorLineName) => (fixIn[what].startsWith('/') ? fixIn[what] : `/dogs/${dogId}/${fixIn[what]}`);
 const lines = computed(() => DOOR_LINES.map((name) => door.value.lines.find(({ what }) => what === name)!));
 const WORDS = { good: 'good', mind: 'look', stop: 'stop', open: 'not known', none: '' } as const;
 const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', stop: 'bg-stop-wash text-stop', open: 'bg-felt text-ink' };
@@ -73,7 +77,7 @@ const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', s
           <li v-for="line in lines" :key="line.what">
             <component
               :is="line.tone === 'good' || line.tone === 'none' ? 'div' : 'RouterLink'"
-              :to="line.tone === 'good' || line.tone === 'none' ? undefined : `/dogs/${dogId}/${fixIn[line.what]}`"
+              :to="line.tone === 'good' || line.tone === 'none' ? undefined : linkOf(line.what)"
               class="grid min-h-13 grid-cols-[7.4rem_minmax(0,1fr)] items-center gap-x-3 py-2 no-underline sm:grid-cols-[8.5rem_minmax(0,1fr)_auto]"
             >
               <VerdictMark v-if="line.tone !== 'none'" class="justify-self-start" :tone="line.tone" :word="NAMES[line.what]" />

@@ -1,21 +1,10 @@
 <script setup lang="ts">
 /** Handling drill: a drawn dog does what dogs do, and a hand answers; judged by the one-second rule, the way, and letting go. */
-import { Drill, DrillsPage } from '@banter/contract';
-import {
-  contractSpeaker,
-  DRILL_COLLARS,
-  DRILL_PACES,
-  drillWords,
-  HAPPENING_WORDS,
-  houseRules,
-  SCENE_REASON_WORDS,
-  WORK_ON_WORDS,
-  wordReason,
-  type DrillCollar,
-  type DrillPace,
-} from '@banter/core';
+import { Drill, DrillsPage, CORRECTION_WAYS, correctionWays } from '@banter/contract';
+import { DRILL_PACES, drillWords, HAPPENING_WORDS, houseRules, SCENE_REASON_WORDS, WORK_ON_WORDS, wordReason, type DrillPace } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, effectScope, onBeforeUnmount, ref, shallowRef, watch, type EffectScope } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { computed, effectScope, ref, shallowRef, watch, type EffectScope } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -26,6 +15,9 @@ import { useDrillRun, type DrillRun } from './drill/drill-run.ts';
 import DrillPad from './drill/DrillPad.vue';
 import DrillResults from './drill/DrillResults.vue';
 import DrillScene from './drill/DrillScene.vue';
+import { useUnits } from '../stores/units.ts';
+
+const units = useUnits();
 
 const session = useSession();
 const route = useRoute();
@@ -33,9 +25,8 @@ const keeping = useKeep();
 const rules = computed(() => houseRules(session.kennel!.rules));
 const { data, state, sentence, load } = useLoad(() => '/api/drills', DrillsPage);
 const COUNT = 10;
-const COLLAR_NAMES: Record<DrillCollar, string> = { 'slip-or-prong': 'Slip or prong', martingale: 'Martingale', 'head-collar': 'Head collar' };
 const PACE_NAMES: Record<DrillPace, string> = { calm: 'Calm', brisk: 'Brisk' };
-const collar = ref<DrillCollar>('slip-or-prong');
+const collar = ref(CORRECTION_WAYS[0]!.id);
 const pace = ref<DrillPace>('calm');
 const run = shallowRef<DrillRun | null>(null);
 let scope: EffectScope | null = null;
@@ -45,16 +36,16 @@ function begin() {
   scope = effectScope();
   // The same scenes again where an address asks for them.
   seed = route.query.seed === undefined ? Math.floor(Math.random() * 99_991) : Number(route.query.seed) % 99_991;
-  run.value = scope.run(() => useDrillRun({ seed, pace: pace.value, collar: collar.value, count: COUNT }, rules.value))!;
+  run.value = scope.run(() => useDrillRun({ seed, pace: pace.value, ways: correctionWays(collar.value), count: COUNT }, rules.value))!;
   run.value.begin();
 }
 function stop() {
   scope?.stop();
   run.value = null;
 }
-onBeforeUnmount(stop);
+tryOnScopeDispose(stop);
 const running = computed(() => run.value !== null && run.value.state.value !== 'over');
-const told = (index: number) => run.value!.judged.value[index]!.reasons.map((reason) => wordReason(SCENE_REASON_WORDS, reason, contractSpeaker).text);
+const told = (index: number) => run.value!.judged.value[index]!.reasons.map((reason) => wordReason(SCENE_REASON_WORDS, reason, units.speak).text);
 const last = computed(() => (run.value && run.value.judged.value.length > 0 ? told(run.value.judged.value.length - 1).join(' ') : ''));
 const good = (index: number) => {
   const { inTime, rightWay, letGo, forNothing } = run.value!.judged.value[index]!;
@@ -88,7 +79,7 @@ const heading = computed(() => {
 
     <template v-if="!running">
       <div class="mt-4 flex flex-wrap items-end gap-5">
-        <ChoiceRow v-model="collar" label="On a" :answers="DRILL_COLLARS.map((value) => ({ value, label: COLLAR_NAMES[value] }))" />
+        <ChoiceRow v-model="collar" label="On a" :answers="CORRECTION_WAYS.map(({ id, name }) => ({ value: id, label: name }))" />
         <ChoiceRow v-model="pace" label="Pace" :answers="DRILL_PACES.map((value) => ({ value, label: PACE_NAMES[value] }))" />
         <button type="button" class="press press-main" @click="begin">{{ run ? 'Once more' : 'Begin' }}</button>
       </div>
@@ -114,7 +105,7 @@ const heading = computed(() => {
     <ol v-if="run && run.state.value === 'over'" class="mt-5 divide-y divide-line border-y border-line">
       <li v-for="(scene, index) in run.scenes" :key="index" class="grid gap-x-4 py-2 sm:grid-cols-[3rem_14rem_minmax(0,1fr)]">
         <span class="font-semibold" :class="good(index) ? 'text-good' : 'text-mind'">{{ good(index) ? '✓' : '!' }} {{ index + 1 }}</span>
-        <span>It {{ HAPPENING_WORDS[scene.happening].name.replace(/^(drawn|steady)/, 'was $1') }}</span>
+        <span>It {{ HAPPENING_WORDS[scene.happening].name }}</span>
         <span>{{ told(index).join(' ') }}</span>
       </li>
     </ol>

@@ -38,7 +38,13 @@ const {
 } = useDraft(`handover.${dogId}`, Form, () => ({ toWhom: '', callWhom: '', lengthUnit: units.length, massUnit: units.mass, note: '' }));
 /** What is known already fills the form in: the last handover’s, else the dog’s owner. */
 const known = () => {
-  const { toWhom, callWhom, lengthUnit, massUnit, note } = last.value ?? { toWhom: data.value!.neck.dog.owner, callWhom: '', lengthUnit: units.length, massUnit: units.mass, note: '' }; // prettier-ignore
+  const { toWhom, callWhom, lengthUnit, massUnit, note } = last.value ?? {
+    toWhom: data.value!.neck.dog.owner,
+    callWhom: '',
+    lengthUnit: units.length,
+    massUnit: units.mass,
+    note: '',
+  };
   return { toWhom, callWhom, lengthUnit, massUnit, note };
 };
 watch(data, (page, before) => {
@@ -91,7 +97,7 @@ const unit = computed({
       <DogHeader
         :dog="data!.neck.dog"
         :girths="latestGirths(data!.neck.tapings)"
-        :fits="currentFits(data!.neck.plans, data!.neck.checks, data!.neck.endings)"
+        :fits="currentFits(data!.neck.plans, data!.neck.checks, data!.neck.endings, data!.neck.madeUp)"
         :kennel="kennel"
         :dressing="data!.neck.dressing"
       />

@@ -2,7 +2,8 @@
 /** Many dogs at once: a table of dogs in, a table of fits from the locker out, computed in a worker with progress and a way to stop. */
 import { CollarsPage, houseOf, stockByKind } from '@banter/contract';
 import { USUAL_FINGER } from '@banter/core';
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { computed, ref, shallowRef } from 'vue';
 import type { LeftOut } from '../import/fit-table.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';
@@ -34,7 +35,7 @@ function stop() {
   worker = null;
   busy.value = false;
 }
-onBeforeUnmount(() => {
+tryOnScopeDispose(() => {
   stop();
   if (result.value) URL.revokeObjectURL(result.value.url);
 });

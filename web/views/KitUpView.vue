@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Kit up a class: tomorrow's dogs, and which collar of the locker each gets, with the least buying and the fewest links moved. */
-import { classCase, ClassPage, COLLAR_KIND_NAMES, collarKind, pickList, type ClassDog, type CollarKindName } from '@banter/contract';
+import { classCase, ClassPage, COLLAR_KIND_NAMES, collarKind, pickList, type ClassDog, type CollarKindName, isDevice } from '@banter/contract';
 import { computed, ref, watch } from 'vue';
 import { todayIn } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -17,15 +17,25 @@ const kennel = computed(() => session.kennel!);
 const { data, state, sentence, load } = useLoad(() => '/api/class', ClassPage);
 const { found, state: working, ask } = useKitUp();
 
-/** Who is in the class, and what kind each is to have: what it wears, else a prong for a dog that pulls and a flat collar for the rest. */
+/** Who is in the class, and what kind each is to have: what it wears, else what is for walking for a dog that pulls, and what identifies it for the rest. */
 const chosen = ref<Record<string, CollarKindName | null>>({});
-const usualKind = ({ dog, fits }: ClassPage['dogs'][number]): CollarKindName => fits.find(({ plan }) => plan.kind !== 'remote' && plan.kind !== 'fence')?.plan.kind ?? (dog.pull === 'settled' ? 'flat' : 'prong'); // prettier-ignore
+const everyday = COLLAR_KIND_NAMES.filter((kind) => collarKind(kind).traits.everyday);
+const usualKind = ({ dog, fits }: ClassPage['dogs'][number]): CollarKindName => {
+  const worn = fits.find(({ plan }) => !isDevice(plan.kind))?.plan.kind;
+  const wanted = dog.pull === 'settled' ? 'identity' : 'walking';
+  return worn ?? everyday.find((kind) => collarKind(kind).purposes[0] === wanted) ?? COLLAR_KIND_NAMES[0];
+};
 watch(data, (page) => {
   if (!page || Object.keys(chosen.value).length > 0) return;
   const then = new Set(page.plannedThen);
   chosen.value = Object.fromEntries(page.dogs.map((card) => [card.dog.id, then.has(card.dog.id) ? usualKind(card) : null]));
 });
-const dogs = computed((): ClassDog[] => (data.value?.dogs ?? []).flatMap(({ dog }) => { const kind = chosen.value[dog.id]; return kind ? [{ dogId: dog.id, kind }] : []; })); // prettier-ignore
+const dogs = computed((): ClassDog[] =>
+  (data.value?.dogs ?? []).flatMap(({ dog }) => {
+    const kind = chosen.value[dog.id];
+    return kind ? [{ dogId: dog.id, kind }] : [];
+  }),
+);
 const asked = computed(() =>
   data.value ? classCase(data.value, dogs.value, { kennel: kennel.value, today: todayIn(kennel.value.timeZone), speak: units.speak }) : null,
 );
@@ -45,7 +55,7 @@ const heading = computed(() => {
 const day = computed(() =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(data.value!.day)),
 );
-const KINDS = COLLAR_KIND_NAMES.filter((kind) => kind !== 'remote' && kind !== 'fence');
+const KINDS = COLLAR_KIND_NAMES.filter((kind) => !isDevice(kind));
 const print = () => window.print();
 </script>
 

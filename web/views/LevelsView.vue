@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
 import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
-import { contractSpeaker, levelWords, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
+import { levelWords, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -11,12 +11,16 @@ import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
+import { useTell } from '../stores/tell.ts';
 import CapForm from './levels/CapForm.vue';
 import ControlChart from './levels/ControlChart.vue';
 import LadderChart from './levels/LadderChart.vue';
 import PressChart from './levels/PressChart.vue';
 import RateCharts from './levels/RateCharts.vue';
 import SessionTable from './levels/SessionTable.vue';
+import { useUnits } from '../stores/units.ts';
+
+const units = useUnits();
 
 const route = useRoute();
 const session = useSession();
@@ -53,24 +57,41 @@ const shown = computed(() => {
   return span.value ? all.filter(({ begunAt }) => Date.parse(begunAt) >= span.value![0] && Date.parse(begunAt) <= span.value![1]) : all;
 });
 const checks = computed(() => (data.value?.contactChecks ?? []).filter(({ collarId }) => collarId === device.value?.collar.id));
-const says = computed(() => (setting.value ? wordReason(NEEDED_REASON_WORDS, setting.value.reason, contractSpeaker).text : ''));
+const says = computed(() => (setting.value ? wordReason(NEEDED_REASON_WORDS, setting.value.reason, units.speak).text : ''));
 const heading = computed(() => {
   if (!data.value) return '';
   const { name } = data.value.dog;
   if (!device.value) return `${name} wears no device.`;
   if (!setting.value) return `Nothing logged on «${device.value.collar.name}» yet.`;
   const alarm = device.value.settings.find(({ drift }) => drift.alarm?.side === 'high');
-  if (alarm) return `Check the contact: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
-  const { working, workingReason } = setting.value.rung;
-  if (working !== null) return `Work at ${levelWords(working)} in ${setting.value.name}.`;
-  if (workingReason.code === 'working-at-ceiling' || workingReason.code === 'working-above-cap') return `No level is proposed in ${setting.value.name}.`;
-  const last = setting.value.needed.at(-1);
-  return last ? `Last needed in ${setting.value.name}: ${levelWords(last.level)}.` : `Find the level ${name} notices in ${setting.value.name}.`;
+  // The first question is answered once somebody has felt the contact; the next one follows.
+  if (alarm)
+    return alarm.alarmFeltAt === null
+      ? `Check the contact: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`
+      : `Check skin and place: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
+  const { offered, working } = setting.value;
+  if (offered?.how === 'needed') return `Last needed in ${setting.value.name}: ${levelWords(offered.level)}.`;
+  if (offered) return `Work at ${offered.how === 'rough' ? 'about ' : ''}${levelWords(offered.level)} in ${setting.value.name}.`;
+  return working.state === 'unknown' ? `Find the level ${name} notices in ${setting.value.name}.` : `No level is offered in ${setting.value.name}.`;
 });
+/** The alarm that stands, and what hands found of its first question. */
+const alarming = computed(() => device.value?.settings.find(({ drift }) => drift.alarm?.side === 'high') ?? null);
+const telling = useTell(dogId, load);
+const lost = ref(false);
+async function felt(made: boolean) {
+  lost.value = !made;
+  await telling.tell(made ? 'Contact good.' : 'Contact not good.', [{ event: 'contact', collarId: device.value!.collar.id, made }]);
+}
 const tone = computed(() =>
-  device.value?.settings.some(({ drift }) => drift.alarm?.side === 'high') ? 'mind' : setting.value?.rung.working != null ? 'good' : 'open',
+  device.value?.settings.some(({ drift }) => drift.alarm?.side === 'high') ? 'mind' : setting.value?.offered?.how === 'known' ? 'good' : 'open',
 );
-const word = computed(() => ({ mind: 'Look', good: 'Known', open: 'Not known yet' })[tone.value]);
+/** How the level that is offered is known; a known one at a ceiling or past a cap is offered to nobody. */
+const word = computed(() => {
+  if (tone.value === 'mind') return alarming.value?.alarmFeltAt === null ? 'Check contact' : 'Contact good';
+  const { offered, working } = setting.value ?? { offered: null, working: null };
+  if (offered) return { known: 'Known', rough: 'Rough', needed: 'Last needed' }[offered.how];
+  return !working || working.state === 'unknown' ? 'Not known yet' : 'None offered';
+});
 const lastChecked = computed(() => {
   const last = checks.value.at(-1);
   return last
@@ -90,6 +111,18 @@ const lastChecked = computed(() => {
     </p>
     <template v-else>
       <p v-if="says" class="mt-1 max-w-[52rem] text-lg">{{ says }}</p>
+      <div v-if="alarming" class="mt-2 flex flex-wrap items-center gap-2">
+        <template v-if="alarming.alarmFeltAt === null">
+          <button type="button" class="press press-main" @click="felt(true)">Both contacts touch</button>
+          <button type="button" class="press press-plain" @click="felt(false)">They do not</button>
+        </template>
+        <template v-else>
+          <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-main">Check skin</RouterLink>
+          <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-plain">Check place</RouterLink>
+        </template>
+        <p v-if="lost" class="w-full font-semibold text-stop" role="status">Strap, hair and posts first; then feel again. Never a higher level.</p>
+        <p v-if="telling.keeping.sentence.value" class="w-full text-mind" role="status">{{ telling.keeping.sentence.value }}</p>
+      </div>
       <p v-if="!setting" class="mt-2">
         <RouterLink to="/field" class="press press-main">Open the field log</RouterLink>
       </p>
@@ -106,11 +139,13 @@ const lastChecked = computed(() => {
         <section class="sheet" aria-labelledby="ladder">
           <h2 id="ladder">Ladder on «{{ device.collar.name }}»</h2>
           <LadderChart class="mt-2" :device="device" :chosen="setting.id" @choose="(id) => (chosenSetting = id)" />
-          <p class="mt-2">{{ wordReason(WORKING_LEVEL_REASON_WORDS, setting.rung.workingReason, contractSpeaker).text }}</p>
-          <p v-if="setting.rung.wanted && setting.rung.wanted.more > 0" class="mt-1 text-sm text-soft">
+          <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2">
+            {{ wordReason(WORKING_LEVEL_REASON_WORDS, reason, units.speak).text }}
+          </p>
+          <p v-if="setting.wanted && setting.wanted.more > 0" class="mt-1 text-sm text-soft">
             To know it within {{ levelWords(house.rules.levelWidthSteps) }} {{ house.rules.levelWidthSteps === 1 ? 'step' : 'steps' }} either way:
-            {{ setting.rung.wanted.enough ? `about ${setting.rung.wanted.more} more trials` : `more than ${setting.rung.wanted.more} trials` }}, at
-            {{ setting.rung.wanted.at.map(levelWords).join(' and ') }}.
+            {{ setting.wanted.enough ? `about ${setting.wanted.more} more trials` : `more than ${setting.wanted.more} trials` }}, at
+            {{ setting.wanted.at.map(levelWords).join(' and ') }}.
           </p>
           <p class="mt-1 text-sm text-soft">{{ lastChecked }}</p>
           <CapForm class="mt-3" :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" />

@@ -2,7 +2,8 @@
 /** What the owner of a dog sees by their private link: today’s check to tick, and the pages. Nothing else of the kennel. */
 import { OwnerPage, type OwnerTick } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, onBeforeUnmount, ref } from 'vue';
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
@@ -61,16 +62,15 @@ async function sendTicks() {
 }
 void look();
 const online = () => void (page.value ? sendTicks() : look());
-addEventListener('online', online);
-onBeforeUnmount(() => {
-  clearTimeout(timer);
-  removeEventListener('online', online);
-});
+useEventListener('online', online);
+tryOnScopeDispose(() => clearTimeout(timer));
 
 const sheet = computed(() => page.value?.handover?.sheet ?? null);
 const done = computed(() => {
   const items = new Set(page.value?.ticks.find(({ day }) => day === page.value!.today)?.items ?? []);
-  for (const { item, done: is } of waiting.value) if (is) items.add(item); else items.delete(item); // prettier-ignore
+  for (const { item, done: is } of waiting.value)
+    if (is) items.add(item);
+    else items.delete(item);
   return items;
 });
 const left = computed(() => (sheet.value?.daily ?? []).filter((line) => !done.value.has(line.key)).length);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Screening: what speaks against a collar, asked before one is chosen; what a yes means for each kind; and lifting a stop with a note. */
 import { COLLAR_KIND_NAMES, collarKind, Lift, RecordId, Screening, screenKind, z, type NewLift, type NewScreening } from '@banter/contract';
-import { answersOfRecord, breedOf, SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
+import { answersOfRecord, breedOf, risksOfBreed, SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -40,19 +40,18 @@ const latest = computed(() => data.value?.screenings.at(-1) ?? null);
 const ofRecord = computed(() => answersOfRecord(dog.value, house.value.rules));
 /** What is answered now: as chosen here, else by the dog's own record, else as the last time. */
 const answerOf = (id: ScreenItemId): Answer | null => draft.value.answers[id] ?? ofRecord.value[id] ?? latest.value?.answers[id] ?? null;
-/** What is usual in the breed speaks for a question being asked with care; it answers nothing by itself. */
 const breed = computed(() => (data.value ? breedOf(data.value.dog.breed) : null));
-const usualInBreed = computed<Partial<Record<ScreenItemId, boolean>>>(() => ({
-  'flat-face': breed.value?.skull === 'flat',
-  'toy-throat': breed.value?.throat === 'toy',
-  windpipe: breed.value?.throat === 'toy',
-  'eye-pressure': breed.value?.skull === 'flat',
-}));
+const risks = computed(() => (data.value ? risksOfBreed(data.value.dog.breed) : []));
+/** What the breed is known for stands first. */
+const items = computed(() => {
+  const isRisk = ({ id }: { id: ScreenItemId }) => risks.value.includes(id);
+  return [...SCREEN_ITEMS.filter(isRisk), ...SCREEN_ITEMS.filter((item) => !isRisk(item))];
+});
 const hintOf = ({ id, why }: { id: ScreenItemId; why: string }) =>
   ofRecord.value[id]
     ? `${why} Its own record says so.`
-    : usualInBreed.value[id]
-      ? `${why} Look closely: usual in the breed (${breed.value!.name}, from memory).`
+    : risks.value.includes(id)
+      ? `${why} ${breed.value!.name}: known for it (from memory). Look, and say.`
       : why;
 const answers = [
   { value: 'no', label: 'No' },
@@ -61,8 +60,10 @@ const answers = [
 ] as const;
 const open = computed(() => SCREEN_ITEM_IDS.filter((id) => answerOf(id) === null));
 const changed = computed(() => Object.values(draft.value.answers).some((answer) => answer !== null) || draft.value.note.trim() !== '');
+/** No to all that is open, save what the breed is known for: that is answered one by one. */
+const passable = computed(() => open.value.filter((id) => !risks.value.includes(id)));
 function noneOfThese() {
-  draft.value = { ...draft.value, answers: Object.fromEntries(SCREEN_ITEM_IDS.map((id) => [id, ofRecord.value[id] ?? 'no'])) };
+  draft.value = { ...draft.value, answers: { ...draft.value.answers, ...Object.fromEntries(passable.value.map((id) => [id, 'no' as const])) } };
 }
 const foreseen = computed(() => ({
   done: true,
@@ -72,12 +73,13 @@ const foreseen = computed(() => ({
 const kinds = computed(() =>
   COLLAR_KIND_NAMES.map((name) => {
     const result = screenKind(collarKind(name).hazards, foreseen.value, kennel.value.screen);
-    const tone = result.blocked ? ('stop' as const) : result.level === 'caution' ? ('mind' as const) : ('good' as const);
+    const asked = open.value.length === 0;
+    const tone = result.blocked ? ('stop' as const) : result.level === 'caution' ? ('mind' as const) : asked ? ('good' as const) : ('open' as const);
     return {
       name,
       title: collarKind(name).name,
       tone,
-      word: SCREEN_LEVEL_WORDS[result.level] === 'nothing' ? 'Nothing against it' : SCREEN_LEVEL_WORDS[result.level],
+      word: result.level !== 'none' ? SCREEN_LEVEL_WORDS[result.level] : asked ? 'Nothing against it' : 'Not asked yet',
       findings: result.findings,
     };
   }),
@@ -132,10 +134,10 @@ async function lift(item: ScreenItemId, lifted: boolean) {
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
       <form class="space-y-4" novalidate @submit.prevent="keep">
         <section class="sheet divide-y divide-line" aria-label="Questions">
-          <div v-for="item in SCREEN_ITEMS" :key="item.id" class="py-3 first:pt-0 last:pb-0">
+          <div v-for="item in items" :key="item.id" class="py-3 first:pt-0 last:pb-0">
             <ChoiceRow
               :model-value="answerOf(item.id)"
-              :label="item.ask"
+              :label="`${item.name}?`"
               :hint="hintOf(item)"
               :answers="answers"
               @update:model-value="(answer) => (draft.answers = { ...draft.answers, [item.id]: answer })"
@@ -144,7 +146,9 @@ async function lift(item: ScreenItemId, lifted: boolean) {
         </section>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
         <KeepBar :keeping="keeping" label="Keep the screening" :disabled="open.length > 0 || (latest !== null && !changed)">
-          <button v-if="open.length > 0" type="button" class="press press-plain" @click="noneOfThese">None of these</button>
+          <button v-if="passable.length > 0" type="button" class="press press-plain" @click="noneOfThese">
+            {{ risks.length > 0 ? 'None of the others' : 'None of these' }}
+          </button>
         </KeepBar>
       </form>
       <aside class="space-y-5 self-start">
@@ -156,9 +160,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
                 <span class="grow font-semibold">{{ kind.title }}</span>
                 <VerdictMark class="text-sm" :tone="kind.tone" :word="kind.word" />
               </div>
-              <p v-for="finding in kind.findings" :key="finding.id" class="text-sm text-soft">
-                {{ finding.ask.replace(/\?$/, '') }}{{ finding.lifted ? ', lifted' : '' }}
-              </p>
+              <p v-for="finding in kind.findings" :key="finding.id" class="text-sm text-soft">{{ finding.name }}{{ finding.lifted ? ', lifted' : '' }}</p>
             </li>
           </ul>
         </section>
@@ -166,7 +168,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
           <h2>Lifting a stop</h2>
           <p class="text-sm text-soft">With a note that says why, in your name; it stays in the record.</p>
           <div v-for="{ item, lifted, last } in liftable" :key="item.id" class="mt-3 border-t border-line pt-3">
-            <p class="font-semibold">{{ item.ask.replace(/\?$/, '') }}{{ lifted ? ': lifted' : '' }}</p>
+            <p class="font-semibold">{{ item.name }}{{ lifted ? ': lifted' : '' }}</p>
             <p v-if="last" class="text-sm text-soft">
               {{ last.lifted ? 'Lifted' : 'Put back' }} by {{ last.personName }}, {{ momentWords(last.at, kennel.timeZone) }}: {{ last.note }}
             </p>

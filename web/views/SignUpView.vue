@@ -2,9 +2,9 @@
 import { SignUp } from '@banter/contract';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import ChoiceRow from '../parts/ChoiceRow.vue';
 import { useEntryForm } from '../parts/entry-form.ts';
 import TextField from '../parts/TextField.vue';
+import UnitChoices from '../parts/UnitChoices.vue';
 import { useSession } from '../stores/session.ts';
 import { anObject, useDraft } from '../stores/draft.ts';
 
@@ -35,24 +35,7 @@ const make = () => submit(SignUp, { ...form.value, password: password.value }, s
       <TextField v-model="form.name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
       <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
       <TextField v-model="password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
-      <div class="flex flex-wrap gap-8">
-        <ChoiceRow
-          v-model="form.lengthUnit"
-          label="Lengths in"
-          :answers="[
-            { value: 'in', label: 'inches' },
-            { value: 'cm', label: 'centimetres' },
-          ]"
-        />
-        <ChoiceRow
-          v-model="form.massUnit"
-          label="Weights in"
-          :answers="[
-            { value: 'lb', label: 'pounds' },
-            { value: 'kg', label: 'kilograms' },
-          ]"
-        />
-      </div>
+      <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />
     </div>
     <p v-if="sentence" role="alert" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">{{ sentence }}</p>
     <div class="mt-5 flex flex-wrap gap-3">

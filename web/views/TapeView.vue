@@ -33,7 +33,7 @@ const kennel = computed(() => session.kennel!);
 const rules = computed(() => houseOf(kennel.value, data.value?.dog ?? null).rules);
 const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
 /** What is taped follows from the collars in question: what they need, and what helps with them. */
-const USUAL_KINDS: readonly CollarKindName[] = ['prong', 'martingale', 'flat'];
+const USUAL_KINDS: readonly CollarKindName[] = COLLAR_KIND_NAMES.filter((name) => collarKind(name).traits.everyday);
 const forKind = COLLAR_KIND_NAMES.find((name) => name === route.query.for);
 const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : USUAL_KINDS);
 function toggle(name: CollarKindName) {
@@ -48,7 +48,7 @@ const asked = computed<readonly SiteName[]>(() => {
 });
 
 const Draft = z.object({
-  sites: z.record(z.enum(TAPE_SITES), z.object({ id: RecordId, readings: z.array(z.string()) })),
+  sites: z.record(z.enum(TAPE_SITES), z.object({ id: RecordId, readings: z.array(z.string()), settled: z.boolean().default(false) })),
   way: z.enum(['tape', 'string']),
   overCoat: z.enum(['parted', 'over']),
   coatDepth: z.string(),
@@ -59,7 +59,7 @@ const Draft = z.object({
 });
 type Draft = z.infer<typeof Draft>;
 const begin = (): Draft => ({
-  sites: Object.fromEntries(TAPE_SITES.map((site) => [site, { id: uuidv7(), readings: ['', '', ''] }])) as Draft['sites'],
+  sites: Object.fromEntries(TAPE_SITES.map((site) => [site, { id: uuidv7(), readings: ['', '', ''], settled: false }])) as Draft['sites'],
   way: 'tape',
   overCoat: 'parted',
   coatDepth: '',
@@ -141,6 +141,7 @@ async function keep() {
       neckBuild: dog.neckBuild,
       at: draft.value.at,
       correctsId,
+      settled: draft.value.sites[site].settled,
     };
     if (!(await keeping.keep(`/api/tapings/${draft.value.sites[site].id}`, Taping, sent))) return;
   }
@@ -224,6 +225,7 @@ async function keep() {
             v-for="site in asked"
             :key="site"
             v-model="draft.sites[site].readings"
+            v-model:settled="draft.sites[site].settled"
             :site="site"
             :rules="rules"
             :coat-depth-mm="depth"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Upkeep: what to look at next and why, piece by piece, with what good and bad look like; and how gear is hung. */
 import { UpkeepPage, upkeepPieces, type UpkeepPiece } from '@banter/contract';
-import { GROWING_LOOK_DAYS, houseRules, IF_IT_BREAKS, STORING } from '@banter/core';
+import { houseRules, IF_IT_BREAKS, GROWING_LINKS } from '@banter/core';
 import { computed, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { dayWords } from '../parts/age.ts';
@@ -25,6 +25,8 @@ const here = computed(() => pieces.value.filter(({ scrapped }) => !scrapped));
 const due = computed(() => here.value.filter((piece) => piece.due.why !== null));
 const later = computed(() => here.value.filter((piece) => piece.due.why === null));
 const scrapped = computed(() => pieces.value.filter((piece) => piece.scrapped));
+/** How everything that the kennel owns is hung, each way once. */
+const storing = computed(() => [...new Set(here.value.map(({ inspection }) => inspection.storing))]);
 const day = (at: string) => dayWords(at, kennel.value.timeZone);
 
 const open = computed<UpkeepPiece | null>(() => pieces.value.find(({ id }) => id === route.query.piece) ?? null);
@@ -56,7 +58,7 @@ const groups = [
     <h1 class="mt-1">{{ upkeepSentence(pieces) }}</h1>
     <p class="text-soft">
       Looked at whole every {{ rules.inspectDays }} days or after {{ rules.inspectWears }} wears (house rules); quickly at every wear. What a growing dog wears:
-      every day at a buckle, every {{ GROWING_LOOK_DAYS.links }} days at links.
+      every day at a buckle, every {{ GROWING_LINKS.everyDays }} days at links.
     </p>
     <p v-if="said" role="status" class="mt-3 rounded bg-good-wash p-3 text-good">{{ said }}</p>
     <div id="inspect" class="scroll-mt-4">
@@ -108,9 +110,9 @@ const groups = [
       </div>
       <aside class="space-y-6 self-start">
         <section class="sheet" aria-labelledby="storing">
-          <h2 id="storing">How it hangs</h2>
+          <h2 id="storing">How it lowestPointAtRest</h2>
           <ul class="mt-2 space-y-1.5">
-            <li v-for="(text, group) in STORING" :key="group">{{ text }}</li>
+            <li v-for="text in storing" :key="text">{{ text }}</li>
           </ul>
         </section>
         <section class="sheet" aria-labelledby="breaks">

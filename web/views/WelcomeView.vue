@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** The page before sign-in: what Banter does, for whom, with the caution once. The drawing is a real one and can be tried. */
-import { evenSplit, houseRules, judgeLinks, linkInstruction, shiftLinks, type LinkSplit, type ProngCollar } from '@banter/core';
-import { VERDICT_WORDS } from '@banter/contract';
+import { evenSplit, judgeLinks, linkInstruction, shiftLinks, type LinkSplit, type ProngCollar } from '@banter/core/collars/prong';
+import { houseRules } from '@banter/core';
+import { VERDICT_WORDS, PRONG_TONES } from '@banter/contract';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { failureSentence } from '../api/failure.ts';
 import ProngCrossSection from '../neck/prong/ProngCrossSection.vue';
-import { toneOf } from '../parts/verdict.ts';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useSession } from '../stores/session.ts';
 
@@ -46,8 +46,8 @@ const path = [
       <div>
         <h1 class="text-[clamp(2.2rem,5vw,3.4rem)]">A collar that fits, and the reasons why.</h1>
         <p class="mt-4 max-w-[34rem] text-lg">
-          Banter is for dog trainers. It measures necks, sizes and fits training collars from what hangs in your locker, and remembers what was decided for
-          every dog, so that the next person can carry on.
+          Banter is for dog trainers. It measures necks, sizes and fits training collars from what lowestPointAtRest in your locker, and remembers what was
+          decided for every dog, so that the next person can carry on.
         </p>
         <div class="mt-6 flex flex-wrap gap-3">
           <button v-if="session.demo" type="button" class="press press-main" :disabled="entering" @click="lookRound">
@@ -61,7 +61,7 @@ const path = [
       <figure class="sheet">
         <figcaption aria-live="polite">
           <span class="block font-display text-xl font-bold">{{ linkInstruction(evenSplit(collar.links), split) }}</span>
-          <VerdictMark class="mt-1" :tone="toneOf(judged.verdict)" :word="VERDICT_WORDS[judged.verdict]" />
+          <VerdictMark class="mt-1" :tone="PRONG_TONES[judged.verdict]" :word="VERDICT_WORDS[judged.verdict]" />
         </figcaption>
         <ProngCrossSection
           class="mx-auto max-w-96"

@@ -1,8 +1,16 @@
-import { COLLAR_KIND_NAMES, fitAll, schoolsSay, type CollarKindName, type FittingDog, type KindFit, type StockByKind } from '@banter/contract';
-import { benchSpeaker, HOUSE_SCHOOL_WORDS, type House, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
+import { COLLAR_KIND_NAMES, fitAll, schoolsSay, type CollarKindName, type FittingDog, type KindFit, type StockByKind, type WornByKind } from '@banter/contract';
+import { benchSpeaker, schoolName, type House, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
 
 /** A dog to be sized against everything that is owned, in the units that are spoken. */
-export type ChooseRequest = { dogName: string; dog: FittingDog; stock: StockByKind; house: House; length: KennelLengthUnit; mass: KennelMassUnit };
+export type ChooseRequest = {
+  dogName: string;
+  dog: FittingDog;
+  stock: StockByKind;
+  worn: WornByKind;
+  house: House;
+  length: KennelLengthUnit;
+  mass: KennelMassUnit;
+};
 
 /** Every kind for the dog, and for each where the sides of its schools would end in another collar or make-up. */
 export type Chosen = { fits: KindFit[]; differ: Partial<Record<CollarKindName, string[]>> };
@@ -11,18 +19,15 @@ export type Chosen = { fits: KindFit[]; differ: Partial<Record<CollarKindName, s
 export const WORKER_FROM_COLLARS = 250;
 
 /** Sizes all kinds for a dog; the same code on the page and in the worker. */
-export function choose({ dogName, dog, stock, house, length, mass }: ChooseRequest): Chosen {
+export function choose({ dogName, dog, stock, worn, house, length, mass }: ChooseRequest): Chosen {
   const speak = benchSpeaker(length, mass);
-  const fits = fitAll(dogName, dog, stock, house, speak);
+  const fits = fitAll(dogName, dog, stock, house, speak, undefined, worn);
   const differ: Chosen['differ'] = {};
   for (const fit of fits) {
     if (fit.missing.length > 0 || !stock[fit.kind]) continue;
-    differ[fit.kind] = schoolsSay(fit.kind, dogName, dog, stock, house, speak)
+    differ[fit.kind] = schoolsSay(fit.kind, dogName, dog, stock, house, speak, worn)
       .filter((one) => !one.house && (one.fit.line !== fit.line || one.fit.collarId !== fit.collarId))
-      .map((one) => {
-        const words = (HOUSE_SCHOOL_WORDS[one.school].options as Record<string, { name: string }>)[one.option]!.name;
-        return `«${words}»: ${one.fit.line ?? 'nothing here fits'}`;
-      });
+      .map((one) => `«${schoolName(one.school, one.option)}»: ${one.fit.line ?? 'nothing here fits'}`);
   }
   return { fits, differ };
 }

@@ -3,6 +3,7 @@ import type { Sizer } from '../../fit/sizer.ts';
 import type { SlipMaterial } from '../slip/slip-strength.ts';
 import { slipStrength } from '../slip/slip-strength.ts';
 import { sizeClipOnSlip, type ClipOnReason, type ClipOnUse } from './size-clip-on-slip.ts';
+import { above, below } from '../../units/tolerance.ts';
 
 /** A clip-on slip by its own numbers: to the bottom of the clip, and the thickness of its cord or wire; mm. */
 export type ClipOnNumbers = { lengthMm: number; material: SlipMaterial; thickMm: number };
@@ -19,14 +20,14 @@ export const clipOnSlipSizer: Sizer<ClipOnNumbers, ClipOnOptions, ClipOnReason> 
     const { lengthMinMm, lengthMaxMm, reasons } = sizeClipOnSlip(dog.hairGirthMm!, use);
     const low = lengthMinMm - rules.clipOnOffMm;
     const high = lengthMaxMm + rules.clipOnOffMm;
-    const verdict = numbers.lengthMm < low - 1e-9 ? 'tight' : numbers.lengthMm > high + 1e-9 ? 'loose' : 'fits';
+    const verdict = below(numbers.lengthMm, low) ? 'tight' : above(numbers.lengthMm, high) ? 'loose' : 'fits';
     const rows: FitRow[] = [
       {
         what: 'Length to the bottom of the clip',
         measure: girth(numbers.lengthMm),
         low: girth(low),
         high: girth(high),
-        rule: use === 'training' ? 'a clip-on slip is bought at the high girth' : 'a backup is 3 to 4 in longer',
+        rule: 'clipOnOffMm',
         tone: verdict === 'fits' ? 'good' : 'stop',
       },
     ];
@@ -37,7 +38,8 @@ export const clipOnSlipSizer: Sizer<ClipOnNumbers, ClipOnOptions, ClipOnReason> 
         measure: gap(numbers.thickMm),
         low: gap(wanted[0]),
         high: gap(wanted[1]),
-        rule: 'in proportion to the dog',
+        rule: null,
+        practice: 'in proportion to the dog',
         tone: numbers.thickMm < wanted[0] - 0.26 || numbers.thickMm > wanted[1] + 0.26 ? 'mind' : 'good',
       });
     }

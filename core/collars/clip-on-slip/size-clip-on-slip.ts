@@ -1,3 +1,4 @@
+import { spokenSpan } from '../../units/speaker.ts';
 import { MM_PER_UNIT } from '../../units/length-units.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
 
@@ -15,7 +16,7 @@ export type ClipOnReason =
 export const CLIP_ON_REASON_WORDS: ReasonWords<ClipOnReason> = {
   'bought-at-the-girth': (r, speak) => `A clip-on slip for training is bought at the high girth exactly, ${speak.taped(r.girthMm)} to the bottom of the clip.`,
   'longer-for-backup': (r, speak) =>
-    `As a backup it is ${speak.gap(r.lowExtraMm)} to ${speak.gap(r.highExtraMm)} longer than the neck of ${speak.taped(r.girthMm)}: ${speak.taped(r.lowMm)} to ${speak.taped(r.highMm)}, so that it never tightens while the prong holds.`,
+    `As a backup it is ${spokenSpan(speak.gap(r.lowExtraMm), speak.gap(r.highExtraMm))} longer than the neck of ${speak.taped(r.girthMm)}: ${spokenSpan(speak.taped(r.lowMm), speak.taped(r.highMm))}, so that it never tightens while the collar above holds.`,
 };
 
 /**

@@ -2,6 +2,7 @@ import type { CheckSpec } from '../../check/check-spec.ts';
 import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS } from '../../check/shared-questions.ts';
 import { fingerSlack } from '../../measure/finger-slack.ts';
+import { speakHours } from '../../units/speak-hours.ts';
 import type { ElectronicNumbers, ElectronicOptions } from './fit-electronic.ts';
 
 /** How a remote electronic collar goes on. Common practice. */
@@ -9,7 +10,7 @@ export const REMOTE_PUT_ON: readonly string[] = [
   'Charged (the light tells), covers of both sockets shut, paired, switched on, tried at the lowest level in your hand first.',
   'On the muscle at the side of the neck, between ear and windpipe; never on the windpipe.',
   'Settle it with a wiggle past the last hairs, then close the strap: two fingers go under, and the skin moves with the receiver.',
-  'Never a leash on it. Move it every 4 to 6 hours; off overnight.',
+  'Never a leash on it. Move it through the day; off overnight.',
 ];
 
 /** How a location-fence collar goes on. Common practice. */
@@ -101,7 +102,13 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
       afterSize: true,
       says: 'Hair between contact and skin: the dog feels nothing, and then far too much.',
     },
-    { code: 'skin-pink', when: (answers) => answers.skin === 'pink', verdict: 'adjust', step: 'another-place', says: 'A pink place rests two days.' },
+    {
+      code: 'skin-pink',
+      when: (answers) => answers.skin === 'pink',
+      verdict: 'adjust',
+      step: 'another-place',
+      says: ({ restHours }) => `A pink place rests ${speakHours(restHours)}.`,
+    },
     {
       code: 'antenna-down',
       when: (answers) => answers.antenna === 'down',
@@ -124,13 +131,17 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
   },
   steps: {
     ...SHARED_STEPS,
-    'take-in': 'Take the strap in until the skin moves with it, and check again.',
-    'let-out': 'Let the strap out until two fingers go under, and check again.',
-    'longer-post': 'Take the next longer post, or part the hair, and check again.',
-    'to-the-side': 'Move it to the side of the neck, on the muscle.',
-    'another-place': 'Move it to another place, and let this one rest.',
-    'antenna-up': 'Turn the antenna side up, and check again.',
-    'ask-vet': 'Leave it off, and ask a vet.',
+    'take-in': { do: 'Take the strap in until the skin moves with it', again: true },
+    'let-out': { do: 'Let the strap out until two fingers go under', again: true },
+    'longer-post': { do: 'Take the next longer post, or part the hair', again: true },
+    'to-the-side': { do: 'Move it to the side of the neck, on the muscle', again: true },
+    'another-place': { do: 'Move it to another place, and let this one rest' },
+    'antenna-up': { do: 'Turn the antenna side up', again: true },
+    'ask-vet': { do: 'Leave it off, and ask a vet' },
   },
+  tells: ({ touch, skinMoves, skin }) => ({
+    contactMade: touch === 'hair' || skinMoves === 'no' ? false : touch === 'both' && skinMoves === 'yes' ? true : null,
+    skin: skin === 'clear' ? 0 : skin === 'pink' ? 1 : skin === 'sore' ? 2 : null,
+  }),
   good: 'Both contacts touch, the skin moves with the receiver, two fingers go under, and the windpipe is clear.',
 });

@@ -1,5 +1,6 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
+import { atLeast } from '../../units/tolerance.ts';
 
 export const CONTACT_VERDICTS = ['fits', 'too-short'] as const;
 export type ContactVerdict = (typeof CONTACT_VERDICTS)[number];
@@ -24,7 +25,7 @@ export const CONTACT_REASON_WORDS: ReasonWords<ContactReason> = {
 export function contactPosts(coatDepthMm: number, postsMm: readonly number[], rules: HouseRules) {
   const clearanceMm = rules.postClearanceMm;
   const neededMm = coatDepthMm + clearanceMm;
-  const reaching = postsMm.filter((post) => post >= neededMm - 1e-9);
+  const reaching = postsMm.filter((post) => atLeast(post, neededMm));
   const postMm = reaching.length === 0 ? null : Math.min(...reaching);
   const verdict: ContactVerdict = postMm === null ? 'too-short' : 'fits';
   const reason: ContactReason =

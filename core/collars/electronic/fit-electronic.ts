@@ -5,6 +5,7 @@ import { clearOfWindpipe, placeInSchool, type PlacementSchool } from '../../neck
 import type { ReasonWords } from '../../reasons/reason.ts';
 import { percent } from '../../units/percent.ts';
 import { CONTACT_REASON_WORDS, contactPosts, type ContactReason } from './contact-posts.ts';
+import { above, atLeast, atMost, below } from '../../units/tolerance.ts';
 
 export const STIMULATION_MODES = ['momentary', 'continuous', 'tone', 'vibration'] as const;
 export type StimulationMode = (typeof STIMULATION_MODES)[number];
@@ -43,7 +44,7 @@ export const ELECTRONIC_REASON_WORDS: ReasonWords<ElectronicReason> = {
   'over-the-windpipe': (r, speak) => `Here the receiver lies ${speak.gap(r.overMm)} over the windpipe: never there.`,
   'clear-of-windpipe': (r, speak) => `The receiver’s edge stays ${speak.gap(r.clearMm)} clear of the windpipe.`,
   'outside-school': (r) => `This house does not put contacts at ${r.clock}.`,
-  'heavy-receiver': (r) => `${Math.round(r.massG)} g is ${percent(r.ratio)} of the dog, over the ${percent(r.limitRatio)} allowed.`,
+  'heavy-receiver': (r, speak) => `${speak.mass(r.massG)} is ${percent(r.ratio)} of the dog, over the ${percent(r.limitRatio)} allowed.`,
   'two-fingers': (r, speak) => `Set to ${speak.taped(r.strapMm)} two fingers still go under, and the skin moves with the receiver.`,
 };
 
@@ -64,44 +65,47 @@ export const electronicSizer: Sizer<ElectronicNumbers, ElectronicOptions, Electr
     const posts = dog.coatDepthMm === null ? null : contactPosts(dog.coatDepthMm, numbers.postsMm, rules);
     const clearMm = clearOfWindpipe(clock, girthMm, numbers.footprintMm);
     const inSchool = placeInSchool(clock, placement);
-    const inRange = strapMm >= numbers.strapMinMm - 1e-9 && strapMm <= numbers.strapMaxMm + 1e-9;
-    const one = fingerSlack(girthMm, 1, dog.finger);
+    const inRange = atLeast(strapMm, numbers.strapMinMm) && atMost(strapMm, numbers.strapMaxMm);
     const two = fingerSlack(girthMm, 2, dog.finger);
     const three = fingerSlack(girthMm, 3, dog.finger);
     const slackMm = strapMm - girthMm;
-    const reaches = posts !== null && postMm >= dog.coatDepthMm! + rules.postClearanceMm - 1e-9;
+    const reaches = posts !== null && atLeast(postMm, dog.coatDepthMm! + rules.postClearanceMm);
     const rows: FitRow[] = [
       {
         what: 'Post through the coat',
         measure: gap(postMm),
         low: dog.coatDepthMm === null ? undefined : gap(dog.coatDepthMm + rules.postClearanceMm),
         limit: dog.coatDepthMm === null ? 'coat not taped' : undefined,
-        rule: 'coat depth and 3 mm beyond it',
+        rule: 'postClearanceMm',
         tone: posts === null ? 'open' : reaches ? 'good' : 'stop',
       },
       {
         what: 'Slack for two fingers',
         measure: gap(slackMm),
-        low: gap(one),
+        low: gap(two),
         high: gap(three),
         aim: gap(two),
-        rule: 'the skin moves with the receiver, two fingers go under',
-        tone: slackMm < 0 || slackMm > three ? 'stop' : slackMm < one || slackMm > two + 6 ? 'mind' : 'good',
+        rule: null,
+        practice: 'the skin moves with the receiver, two fingers go under',
+        // As hands find it: two go under, and not a third.
+        tone: below(slackMm, 0) || atLeast(slackMm, three) ? 'stop' : below(slackMm, two) ? 'mind' : 'good',
       },
       {
         what: 'Strap',
         measure: girth(strapMm),
         low: girth(numbers.strapMinMm),
         high: girth(numbers.strapMaxMm),
-        rule: 'its own range',
+        rule: null,
+        practice: 'its own range',
         tone: inRange ? 'good' : 'stop',
       },
       {
         what: `Clear of the windpipe, at ${clock}`,
         measure: gap(clearMm),
         low: gap(0),
-        rule: 'no part of the receiver over 5 to 7',
-        tone: clearMm < -1e-9 ? 'stop' : inSchool ? 'good' : 'mind',
+        rule: null,
+        practice: 'no part of the receiver over 5 to 7',
+        tone: below(clearMm, 0) ? 'stop' : inSchool ? 'good' : 'mind',
         limit: inSchool ? undefined : 'outside the house’s school',
       },
     ];
@@ -111,30 +115,29 @@ export const electronicSizer: Sizer<ElectronicNumbers, ElectronicOptions, Electr
       measure: { as: 'mass', g: numbers.massG },
       high: dog.weightKg === null ? undefined : { as: 'mass', g: rules.receiverMassRatio * 1000 * dog.weightKg },
       limit: massRatio === null ? 'dog not weighed' : undefined,
-      rule: 'receiver’s mass as a share of the dog’s',
-      tone: massRatio === null ? 'open' : massRatio > rules.receiverMassRatio + 1e-9 ? 'mind' : 'good',
+      rule: 'receiverMassRatio',
+      tone: massRatio === null ? 'open' : above(massRatio, rules.receiverMassRatio) ? 'mind' : 'good',
     });
     const reasons: ElectronicReason[] = [
       ...(posts ? posts.reasons : [{ code: 'coat-not-taped' } as const]),
-      clearMm < -1e-9 ? { code: 'over-the-windpipe', overMm: -clearMm } : { code: 'clear-of-windpipe', clearMm },
+      below(clearMm, 0) ? { code: 'over-the-windpipe', overMm: -clearMm } : { code: 'clear-of-windpipe', clearMm },
       ...(inSchool ? [] : [{ code: 'outside-school', clock } as const]),
-      ...(massRatio !== null && massRatio > rules.receiverMassRatio + 1e-9
+      ...(massRatio !== null && above(massRatio, rules.receiverMassRatio)
         ? [{ code: 'heavy-receiver', massG: numbers.massG, ratio: massRatio, limitRatio: rules.receiverMassRatio } as const]
         : []),
       { code: 'two-fingers', strapMm },
     ];
-    const verdict =
-      clearMm < -1e-9
-        ? 'over-windpipe'
-        : posts !== null && !reaches
-          ? 'too-short'
-          : !inRange
-            ? 'no-size'
-            : slackMm > three
-              ? 'hangs'
-              : slackMm < 0
-                ? 'presses'
-                : 'fits';
+    const verdict = below(clearMm, 0)
+      ? 'over-windpipe'
+      : posts !== null && !reaches
+        ? 'too-short'
+        : !inRange
+          ? 'no-size'
+          : slackMm > three
+            ? 'hangs'
+            : slackMm < 0
+              ? 'presses'
+              : 'fits';
     return { verdict, rows, reasons };
   },
 };

@@ -36,6 +36,16 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
       ],
     },
     {
+      id: 'nose',
+      ask: 'Nose loop: how many fingers go under?',
+      how: 'Flat, on top of the muzzle, the mouth shut.',
+      answers: [
+        { value: '1', label: 'One' },
+        { value: '0', label: 'None' },
+        { value: '2', label: 'Two or more' },
+      ],
+    },
+    {
       id: 'eyes',
       ask: 'Does the loop ride clear of the eyes?',
       how: 'Lift the leash slowly, straight up, and look.',
@@ -89,6 +99,20 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
       says: 'The loop is tight: it must slide down to the nose leather.',
     },
     {
+      code: 'nose-tight',
+      when: (answers) => answers.nose === '0' && answers.slides !== 'off',
+      verdict: 'adjust',
+      step: 'let-out-nose',
+      says: 'No finger goes under the nose loop: it presses.',
+    },
+    {
+      code: 'nose-loose',
+      when: (answers) => answers.nose === '2' && answers.slides !== 'stays',
+      verdict: 'adjust',
+      step: 'take-in-nose',
+      says: 'More than one finger goes under the nose loop: it can be pawed off.',
+    },
+    {
       code: 'rides-to-eyes',
       when: (answers) => answers.eyes === 'no',
       verdict: 'adjust',
@@ -125,11 +149,11 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
   },
   steps: {
     ...SHARED_STEPS,
-    'let-out': 'Let the neck strap out a little, and check again.',
-    'take-in': 'Take the neck strap in a little, and check again.',
-    'let-out-nose': 'Let the nose loop out a little, and do the slide test again.',
-    'take-in-nose': 'Take the nose loop in a little, and do the slide test again.',
-    'clip-safety': 'Clip the safety strap to the flat collar.',
+    'let-out': { do: 'Let the neck strap out a little', again: true },
+    'take-in': { do: 'Take the neck strap in a little', again: true },
+    'let-out-nose': { do: 'Let the nose loop out a little, do the slide test', again: true },
+    'take-in-nose': { do: 'Take the nose loop in a little, do the slide test', again: true },
+    'clip-safety': { do: 'Clip the safety strap to the flat collar', again: true },
   },
   good: 'The mouth opens fully, the loop slides to the nose leather and not off, and one finger goes under the neck strap.',
 };

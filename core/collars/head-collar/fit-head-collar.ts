@@ -5,6 +5,7 @@ import type { Sizer } from '../../fit/sizer.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { HeadCollarReason } from './head-collar-reasons.ts';
 import { sizeHeadCollar } from './size-head-collar.ts';
+import { atLeast, atMost, below } from '../../units/tolerance.ts';
 
 /** A head collar by its own numbers: the range of its neck strap and of its nose loop; mm. */
 export type HeadCollarNumbers = { neckMinMm: number; neckMaxMm: number; noseMinMm: number; noseMaxMm: number; widthMm: number };
@@ -44,18 +45,18 @@ export const headCollarSizer: Sizer<HeadCollarNumbers, HeadCollarOptions, HeadCo
     const noseMm = setting.noseMm!;
     const slackMm = neckMm - dog.hairGirthMm!;
     const flat = size.verdict === 'no-window';
-    const slidesOff = noseMm >= size.noseLoopMaxMm - 1e-9;
-    const tight = noseMm < dog.muzzleGirthMm! - 1e-9;
+    const slidesOff = atLeast(noseMm, size.noseLoopMaxMm);
+    const tight = below(noseMm, dog.muzzleGirthMm!);
     const two = fingerSlack(dog.hairGirthMm!, 2, dog.finger);
-    const neckInRange = neckMm >= numbers.neckMinMm - 1e-9 && neckMm <= numbers.neckMaxMm + 1e-9;
-    const noseInRange = noseMm >= numbers.noseMinMm - 1e-9 && noseMm <= numbers.noseMaxMm + 1e-9;
-    const emptyWindow = size.verdict === 'set-on-the-dog';
+    const neckInRange = atLeast(neckMm, numbers.neckMinMm) && atMost(neckMm, numbers.neckMaxMm);
+    const noseInRange = atLeast(noseMm, numbers.noseMinMm) && atMost(noseMm, numbers.noseMaxMm);
+    const emptyWindow = atLeast(size.noseLoopMinMm, size.noseLoopMaxMm);
     const rows: FitRow[] = [
       {
         what: 'Muzzle, stop to nose',
         measure: gap(dog.muzzleLengthMm!),
         low: gap(rules.flatFaceMm),
-        rule: 'shortest muzzle for a head collar',
+        rule: 'flatFaceMm',
         tone: flat ? 'stop' : 'good',
       },
       {
@@ -63,9 +64,16 @@ export const headCollarSizer: Sizer<HeadCollarNumbers, HeadCollarOptions, HeadCo
         measure: girth(noseMm),
         low: emptyWindow ? undefined : girth(size.noseLoopMinMm),
         high: girth(size.noseLoopMaxMm),
-        limit: emptyWindow ? 'no room for a finger: settle it by the slide test' : noseInRange ? undefined : 'outside this collar’s own range',
-        rule: 'longer than muzzle and one finger, always shorter than the nose end',
-        tone: slidesOff || tight || !noseInRange ? 'stop' : emptyWindow || noseMm < size.noseLoopMinMm - 1e-9 ? 'mind' : 'good',
+        limit: flat
+          ? 'a flat face'
+          : emptyWindow
+            ? 'no room for a finger: settle it by the slide test'
+            : noseInRange
+              ? undefined
+              : 'outside this collar’s own range',
+        rule: null,
+        practice: 'longer than muzzle and one finger, always shorter than the nose end',
+        tone: slidesOff || tight || !noseInRange ? 'stop' : emptyWindow || below(noseMm, size.noseLoopMinMm) ? 'mind' : 'good',
       },
       {
         what: 'Neck strap',
@@ -73,7 +81,8 @@ export const headCollarSizer: Sizer<HeadCollarNumbers, HeadCollarOptions, HeadCo
         low: girth(numbers.neckMinMm),
         high: girth(numbers.neckMaxMm),
         aim: girth(size.neckStrapMm),
-        rule: 'its own range',
+        rule: null,
+        practice: 'its own range',
         tone: neckInRange ? 'good' : 'stop',
       },
       {
@@ -81,14 +90,17 @@ export const headCollarSizer: Sizer<HeadCollarNumbers, HeadCollarOptions, HeadCo
         measure: gap(slackMm),
         low: gap(size.neckStrapMm - dog.hairGirthMm!),
         high: gap(two),
-        rule: 'high behind the ears, snugger than a flat collar',
-        tone: slackMm < 0 ? 'stop' : Math.abs(neckMm - size.neckStrapMm) > 6 ? 'mind' : 'good',
+        rule: null,
+        practice: 'high behind the ears, snugger than a flat collar',
+        // As hands find it: one finger goes under, and not a second.
+        tone: below(slackMm, 0) ? 'stop' : below(neckMm, size.neckStrapMm) || atLeast(slackMm, two) ? 'mind' : 'good',
       },
       {
         what: 'Safety strap',
         measure: null,
         limit: 'to the flat collar, under the chin',
-        rule: 'always; a must on a tapered muzzle',
+        rule: null,
+        practice: 'always; a must on a tapered muzzle',
         tone: emptyWindow ? 'mind' : 'good',
       },
     ];

@@ -1,8 +1,9 @@
 import type { CheckSpec } from '../../check/check-spec.ts';
-import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
+import { fingersUnderQuestion, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, COMES_OVER, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
-import { fingerSlack } from '../../measure/finger-slack.ts';
+import { ANY_SLACK, type SlackInterval } from '../../check/slack-interval.ts';
 import type { MartingaleNumbers, MartingaleOptions } from './fit-martingale.ts';
+import { ringGapWindow, RINGS_FAR_MM, RINGS_MEET_MM } from './size-martingale.ts';
 
 /** How a martingale goes on. Common practice. */
 export const MARTINGALE_PUT_ON: readonly string[] = [
@@ -33,8 +34,17 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
       answers: [
         { value: 'meet-loose', label: 'They meet and it is still loose' },
         { value: 'meet', label: 'They just meet, snug' },
-        { value: 'apart', label: 'An inch or two apart' },
-        { value: 'far', label: 'More than two inches apart' },
+        { value: 'apart', label: (speak) => `Up to ${speak.gap(RINGS_FAR_MM)} apart` },
+        { value: 'far', label: (speak) => `More than ${speak.gap(RINGS_FAR_MM)} apart` },
+      ],
+    },
+    {
+      id: 'opens',
+      ask: 'Let go: does the loop open again by itself?',
+      how: 'After the pull, a slack leash.',
+      answers: [
+        { value: 'yes', label: 'At once' },
+        { value: 'no', label: 'It stays shut' },
       ],
     },
     fingersUnderQuestion('under', 'At rest: how many fingers go under?'),
@@ -67,32 +77,27 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
     },
     SITS_FAULT,
     {
-      code: 'meet-loose',
-      when: (answers) => answers.rings === 'meet-loose',
+      code: 'stays-shut',
+      when: (answers) => answers.opens === 'no',
       verdict: 'adjust',
-      step: 'take-in',
-      says: 'The rings meet before it is snug: it never holds.',
+      step: 'free-loop',
+      says: 'The loop does not open by itself after a pull: it keeps pressing.',
     },
     {
-      code: 'far-apart',
-      when: (answers) => answers.rings === 'far',
+      code: 'tight-at-rest',
+      when: (answers) => answers.under === '0' || answers.under === '1',
       verdict: 'adjust',
-      step: 'let-out',
-      says: 'More than two inches apart it squeezes too much.',
+      step: 'another-loop',
+      afterSize: true,
+      says: 'Fewer than two fingers go under at rest, though the rings are right: the loop is too short.',
     },
     {
-      code: 'meet-under-apart',
-      when: (answers, { options }) => options.school === 'rings-apart' && answers.rings === 'meet',
+      code: 'flat-hand-at-rest',
+      when: (answers) => answers.under === '4',
       verdict: 'adjust',
-      step: 'take-in',
-      says: 'Meeting rings turn it into a flat collar, with all the load in one spot: this house keeps them apart.',
-    },
-    {
-      code: 'apart-under-meet',
-      when: (answers, { options }) => options.school === 'rings-meet' && answers.rings === 'apart',
-      verdict: 'adjust',
-      step: 'let-out',
-      says: 'It squeezes; this house lets the rings just meet.',
+      step: 'another-loop',
+      afterSize: true,
+      says: 'The flat hand goes under at rest: too loose. The rings are right, so the loop is too long.',
     },
     {
       code: 'paw-in-loop',
@@ -102,12 +107,22 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
       says: 'A hanging loop catches a small dog’s paw.',
     },
   ],
-  measure: (answers, { dog, numbers, on }) => {
+  // The strap is judged by where the rings come when it is pulled; fingers tell how it hangs at rest.
+  measure: (answers, { dog, numbers, on, options, rules }) => {
     const girthMm = dog.hairGirthMm!;
+    const rings = ringGapWindow(options.school, girthMm, rules);
+    const farMm = Math.max(RINGS_FAR_MM, rules.squeezeMaxRatio * girthMm);
+    const slack: Record<string, SlackInterval> = {
+      'meet-loose': { lowMm: RINGS_MEET_MM, highMm: Infinity },
+      meet: { lowMm: -RINGS_MEET_MM, highMm: RINGS_MEET_MM },
+      apart: { lowMm: -farMm, highMm: -RINGS_MEET_MM },
+      far: { lowMm: -Infinity, highMm: -farMm },
+    };
     return {
-      slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
-      plannedMm: on.strapMm! + numbers.loopMm / 2 - girthMm,
-      window: { lowMm: fingerSlack(girthMm, 2, dog.finger), highMm: Infinity },
+      slack: slack[String(answers.rings)] ?? ANY_SLACK,
+      plannedMm: on.strapMm! - girthMm,
+      // Of the gap between the rings, seen as slack of the strap.
+      window: { lowMm: -rings.highMm, highMm: -rings.lowMm },
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => slideStrap(on, 'strapMm', byMm, [numbers.strapMinMm, numbers.strapMaxMm]),
@@ -115,10 +130,12 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
   },
   steps: {
     ...SHARED_STEPS,
-    'take-off': 'Take it off now, and put the head through the main strap.',
-    'take-in': 'Take the strap in a little, and check again.',
-    'let-out': 'Let the strap out a little, and check again.',
-    'short-loop': 'Take one with a shorter loop, or leave it off when nobody walks the dog.',
+    'take-off': { do: 'Take it off now, and put the head through the main strap', again: true },
+    'take-in': { do: 'Take the strap in a little', again: true },
+    'let-out': { do: 'Let the strap out a little', again: true },
+    'free-loop': { do: 'Wash it and work the slides until the loop opens by itself, or take another', again: true },
+    'another-loop': { do: 'Take one with another loop: at rest two fingers go under, not the flat hand', bench: true },
+    'short-loop': { do: 'Take one with a shorter loop, or leave it off when nobody walks the dog', bench: true },
   },
   good: 'It sits high, the rings do what the house wants, two fingers go under at rest, and it cannot come over the head.',
 };

@@ -1,10 +1,19 @@
-import { fingerSlack } from '../../measure/finger-slack.ts';
 import { gap, girth, holdRow, share, type FitRow } from '../../fit/fit-row.ts';
 import type { FittingDog } from '../../fit/fitting-dog.ts';
 import type { Sizer } from '../../fit/sizer.ts';
 import { MM_PER_UNIT } from '../../units/length-units.ts';
 import type { MartingaleReason } from './martingale-reasons.ts';
-import { judgeMartingale, loopHang, martingaleReasons, strapBySchool, type MartingaleSchool } from './size-martingale.ts';
+import {
+  judgeMartingale,
+  loopHang,
+  martingaleReasons,
+  restWindow,
+  ringGapWindow,
+  RINGS_MEET_MM,
+  strapBySchool,
+  type MartingaleSchool,
+} from './size-martingale.ts';
+import { above, atLeast, below } from '../../units/tolerance.ts';
 
 /** A martingale by its own numbers; lengths mm. `buckled`: it opens, and need not go over the head. */
 export type MartingaleNumbers = {
@@ -30,6 +39,9 @@ export function houseStrap(dog: FittingDog, numbers: MartingaleNumbers): number 
   return Math.min(numbers.strapMaxMm, Math.max(numbers.strapMinMm, midMm));
 }
 
+/** By how much a strap's width may be under its name: an inch is sold as 22 to 25 mm. From memory. */
+const NOMINAL_WIDTH_MM = 4;
+
 /** Sizing of a martingale; it lies on the hair. `strapMm` is its walking setting, `houseStrapMm` the one for the house. Common practice. */
 export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, MartingaleReason> = {
   settle: (dog, numbers, { school }, rules) => ({
@@ -43,9 +55,10 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
     const known = dog.headGirthMm !== null;
     const fit = judgeMartingale(numbers, strapMm, { girthMm, headGirthMm: dog.headGirthMm ?? 10 * girthMm }, rules);
     const wantedMm = strapBySchool(school, girthMm, rules);
-    const twoFingers = fingerSlack(girthMm, 2, dog.finger);
+    const rest = restWindow(girthMm, dog.finger);
+    const rings = ringGapWindow(school, girthMm, rules);
     const restMm = fit.openGirthMm - girthMm;
-    const hangs = fit.ringGapMm < -3;
+    const hangs = below(fit.ringGapMm, -RINGS_MEET_MM);
     const rows: FitRow[] = [
       {
         what: 'Strap between the slides, walking',
@@ -53,42 +66,51 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
         low: girth(numbers.strapMinMm),
         high: girth(numbers.strapMaxMm),
         aim: girth(wantedMm),
-        rule: `school «${school === 'rings-meet' ? 'rings meet' : 'rings apart'}»`,
-        tone: fit.verdict === 'out-of-range' ? 'stop' : Math.abs(strapMm - wantedMm) > 10 ? 'mind' : 'good',
+        rule: null,
+        practice: `school «${school === 'rings-meet' ? 'rings meet' : 'rings apart'}»`,
+        tone: fit.verdict === 'out-of-range' ? 'stop' : 'good',
       },
       {
         what: 'Rings apart when pulled',
         measure: gap(fit.ringGapMm),
-        low: gap(0),
-        high: gap(Math.min(2 * MM_PER_UNIT.in, rules.squeezeMaxRatio * girthMm)),
+        low: gap(Math.max(0, rings.lowMm)),
+        high: gap(rings.highMm),
         aim: gap(girthMm - wantedMm),
-        rule: 'gap of the rings when pulled',
-        tone: hangs ? 'stop' : fit.squeezeRatio > rules.squeezeMaxRatio + 1e-9 ? 'stop' : 'good',
+        rule: 'ringGapMm',
+        tone:
+          hangs || above(fit.squeezeRatio, rules.squeezeMaxRatio)
+            ? 'stop'
+            : below(fit.ringGapMm, Math.max(0, rings.lowMm)) || above(fit.ringGapMm, rings.highMm)
+              ? 'mind'
+              : 'good',
       },
       {
         what: 'Squeeze when pulled',
         measure: share(fit.squeezeRatio),
         high: share(rules.squeezeMaxRatio),
-        rule: 'most squeeze of a martingale',
-        tone: fit.squeezeRatio > rules.squeezeMaxRatio + 1e-9 ? 'stop' : 'good',
+        rule: 'squeezeMaxRatio',
+        tone: above(fit.squeezeRatio, rules.squeezeMaxRatio) ? 'stop' : 'good',
       },
       holdRow(dog.headGirthMm, fit.closedGirthMm, rules),
       numbers.buckled
-        ? { what: 'Over the head', measure: null, limit: 'it buckles', rule: 'over the head, or the buckled make', tone: 'good' }
+        ? { what: 'Over the head', measure: null, limit: 'it buckles', rule: null, practice: 'over the head, or the buckled make', tone: 'good' }
         : {
             what: 'Over the head, let out',
             measure: girth(numbers.strapMaxMm + numbers.loopMm / 2),
             low: known ? girth(dog.headGirthMm!) : undefined,
             limit: known ? undefined : 'head not taped',
-            rule: 'let out, passed, then set',
+            rule: null,
+            practice: 'let out, passed, then set',
             tone: !known ? 'open' : fit.passesHead ? 'good' : 'stop',
           },
       {
         what: 'Slack at rest',
         measure: gap(restMm),
-        low: gap(twoFingers),
-        rule: 'two fingers at rest',
-        tone: restMm < twoFingers - 1 ? 'mind' : 'good',
+        low: gap(rest.lowMm),
+        high: gap(rest.highMm),
+        rule: null,
+        practice: 'two fingers at rest, never the flat hand',
+        tone: below(restMm, rest.lowMm) || atLeast(restMm, rest.highMm) ? 'mind' : 'good',
       },
       {
         what: 'House setting, no leash',
@@ -96,8 +118,9 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
         low: girth(numbers.strapMinMm),
         high: girth(numbers.strapMaxMm),
         limit: 'lower and looser',
-        rule: 'two settings are kept',
-        tone: setting.houseStrapMm! < numbers.strapMinMm - 1e-9 || setting.houseStrapMm! > numbers.strapMaxMm + 1e-9 ? 'mind' : 'good',
+        rule: null,
+        practice: 'two settings are kept',
+        tone: below(setting.houseStrapMm!, numbers.strapMinMm) || above(setting.houseStrapMm!, numbers.strapMaxMm) ? 'mind' : 'good',
       },
     ];
     if (dog.weightKg !== null && dog.weightKg < rules.smallDogKg) {
@@ -106,7 +129,7 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
         what: 'Control loop hangs',
         measure: gap(hangMm),
         high: gap(rules.loopHangMm),
-        rule: 'a small dog’s paw must not catch in it',
+        rule: 'loopHangMm',
         tone: hangMm > rules.loopHangMm ? 'mind' : 'good',
       });
     }
@@ -114,12 +137,15 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
     rows.push({
       what: 'Width',
       measure: gap(numbers.widthMm),
-      low: gap(widthMm),
-      rule: 'wider is gentler',
-      tone: numbers.widthMm < widthMm - 4 ? 'mind' : 'good',
+      low: gap(widthMm - NOMINAL_WIDTH_MM),
+      aim: gap(widthMm),
+      rule: null,
+      practice: 'wider is gentler',
+      tone: below(numbers.widthMm, widthMm - NOMINAL_WIDTH_MM) ? 'mind' : 'good',
     });
-    if (numbers.hardware === 'plastic') rows.push({ what: 'Hardware', measure: null, limit: 'plastic', rule: 'metal, straight and unbent', tone: 'mind' });
-    const verdict = hangs ? 'hangs' : fit.squeezeRatio > rules.squeezeMaxRatio + 1e-9 ? 'squeezes' : fit.verdict;
+    if (numbers.hardware === 'plastic')
+      rows.push({ what: 'Hardware', measure: null, limit: 'plastic', rule: null, practice: 'metal, straight and unbent', tone: 'mind' });
+    const verdict = hangs ? 'hangs' : above(fit.squeezeRatio, rules.squeezeMaxRatio) ? 'squeezes' : fit.verdict;
     const reasons = martingaleReasons(numbers, fit, { girthMm, headGirthMm: dog.headGirthMm ?? 10 * girthMm }, rules).filter(
       (reason) => known || !('headMm' in reason || 'limit' in reason),
     );
@@ -127,6 +153,8 @@ export const martingaleSizer: Sizer<MartingaleNumbers, MartingaleOptions, Martin
       school === 'rings-meet'
         ? { code: 'rings-meet', strapMm, girthMm }
         : { code: 'rings-apart', strapMm, gapMm: fit.ringGapMm, ratio: fit.squeezeRatio, limitRatio: rules.squeezeMaxRatio };
+    if (atLeast(restMm, rest.highMm)) reasons.push({ code: 'loop-too-long', slackMm: restMm, flatHandMm: rest.highMm });
+    if (below(restMm, rest.lowMm)) reasons.push({ code: 'loop-too-short', slackMm: restMm, twoFingersMm: rest.lowMm });
     return { verdict, rows, reasons: Math.abs(strapMm - wantedMm) < 1 ? [bySchool, ...reasons] : reasons };
   },
 };

@@ -1,3 +1,4 @@
+import { spokenSpan } from '../../units/speaker.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
 import { percent } from '../../units/percent.ts';
 
@@ -12,6 +13,8 @@ export type MartingaleReason =
   | { code: 'can-back-out'; ratio: number; limit: number }
   | { code: 'holds-high-and-tight'; ratio: number; limit: number }
   | { code: 'holds'; ratio: number; limit: number }
+  | { code: 'loop-too-long'; slackMm: number; flatHandMm: number }
+  | { code: 'loop-too-short'; slackMm: number; twoFingersMm: number }
   | { code: 'squeezes-too-much'; gapMm: number; ratio: number; limitRatio: number };
 
 export const MARTINGALE_REASON_WORDS: ReasonWords<MartingaleReason> = {
@@ -19,7 +22,7 @@ export const MARTINGALE_REASON_WORDS: ReasonWords<MartingaleReason> = {
   'rings-apart': (r, speak) =>
     `Set to ${speak.taped(r.strapMm)} the rings stay ${speak.gap(r.gapMm)} apart when pulled: pressure all round, ${percent(r.ratio)} of the girth; up to ${percent(r.limitRatio)} is allowed.`,
   'out-of-range': (r, speak) =>
-    `It would have to be set to ${speak.taped(r.strapMm)}, outside its range of ${speak.taped(r.lowMm)} to ${speak.taped(r.highMm)}.`,
+    `It would have to be set to ${speak.taped(r.strapMm)}, outside its range of ${spokenSpan(speak.taped(r.lowMm), speak.taped(r.highMm))}.`,
   buckled: () => 'It buckles, so it need not go over the head.',
   'let-out-passes': (r, speak) => `Let out it is ${speak.taped(r.longestMm)} and goes over the head of ${speak.taped(r.headMm)}; then it is set.`,
   'let-out-does-not-pass': (r, speak) => `Even let out it is ${speak.taped(r.longestMm)}, less than the head of ${speak.taped(r.headMm)}: it does not go on.`,
@@ -27,6 +30,10 @@ export const MARTINGALE_REASON_WORDS: ReasonWords<MartingaleReason> = {
   'holds-high-and-tight': (r) =>
     `The head is ${r.ratio.toFixed(2)} times the closed collar, under ${r.limit.toFixed(2)}: it holds only as long as it stays high and tight.`,
   holds: (r) => `The head is ${r.ratio.toFixed(2)} times the closed collar, at least ${r.limit.toFixed(2)}: it holds.`,
+  'loop-too-long': (r, speak) =>
+    `At rest it stands ${speak.gap(r.slackMm)} open: the flat hand goes under from ${speak.gap(r.flatHandMm)}. A shorter loop brings it in, or rings that stay apart.`,
+  'loop-too-short': (r, speak) =>
+    `At rest it stands ${speak.gap(r.slackMm)} open, and two fingers need ${speak.gap(r.twoFingersMm)}. A longer loop lets them under.`,
   'squeezes-too-much': (r, speak) =>
     `Pulled it squeezes by ${speak.gap(r.gapMm)}, ${percent(r.ratio)} of the girth, past the ${percent(r.limitRatio)} allowed.`,
 };

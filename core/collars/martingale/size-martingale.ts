@@ -1,5 +1,7 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { MartingaleReason } from './martingale-reasons.ts';
+import { FLAT_HAND_FINGERS, fingerSlack, type Finger } from '../../measure/finger-slack.ts';
+import { above, atLeast, below } from '../../units/tolerance.ts';
 
 /** Schools of setting a martingale: the rings just meet and it never squeezes, or stay apart and press all round. Common practice. */
 export const MARTINGALE_SCHOOLS = ['rings-meet', 'rings-apart'] as const;
@@ -24,12 +26,35 @@ export type MartingaleFit = {
   verdict: MartingaleVerdict;
 };
 
-/** Slack for floating point when a number stands exactly on a limit, in mm or as a ratio. */
-const ROUNDING = 1e-9;
-
 /** The strap length a school wants on a neck, in mm: the girth, or less by the ring gap, at most a tenth of the girth. Common practice. */
 export function strapBySchool(school: MartingaleSchool, girthMm: number, rules: HouseRules): number {
   return school === 'rings-meet' ? girthMm : girthMm - Math.min(rules.ringGapMm, rules.squeezeMaxRatio * girthMm);
+}
+
+/** What hands tell apart of the two rings, mm: they meet within so much either way. From memory. */
+export const RINGS_MEET_MM = 6;
+/** How far apart the rings may stay at most, mm: two inches. Common practice. */
+export const RINGS_FAR_MM = 50.8;
+
+/**
+ * How far apart the rings may come when pulled, by school, mm: they meet as far as hands tell, or stay apart by more than hands
+ * take for meeting, up to two inches or the squeeze that is allowed. Plan and check both go by it. Common practice.
+ *
+ * @example ringGapWindow('rings-apart', 400, rules) // { lowMm: 6, highMm: 40 }
+ */
+export function ringGapWindow(school: MartingaleSchool, girthMm: number, rules: HouseRules): { lowMm: number; highMm: number } {
+  const wantedMm = girthMm - strapBySchool(school, girthMm, rules);
+  return wantedMm > RINGS_MEET_MM
+    ? { lowMm: RINGS_MEET_MM, highMm: Math.min(RINGS_FAR_MM, rules.squeezeMaxRatio * girthMm) }
+    : { lowMm: -RINGS_MEET_MM, highMm: RINGS_MEET_MM };
+}
+
+/**
+ * How far a martingale stands open at rest, mm of slack: from two fingers to just under the flat hand. Source: `fingerSlack`;
+ * common practice.
+ */
+export function restWindow(girthMm: number, finger: Finger): { lowMm: number; highMm: number } {
+  return { lowMm: fingerSlack(girthMm, 2, finger), highMm: fingerSlack(girthMm, FLAT_HAND_FINGERS, finger) };
 }
 
 /**
@@ -38,15 +63,15 @@ export function strapBySchool(school: MartingaleSchool, girthMm: number, rules: 
  * range, cannot pass the head, can be backed out of (head ÷ closed under `backOutMin`), fits. Common practice.
  */
 export function judgeMartingale(collar: MartingaleStrap, strapMm: number, neck: MartingaleNeck, rules: HouseRules): MartingaleFit {
-  const passesHead = collar.buckled === true || collar.strapMaxMm + collar.loopMm / 2 >= neck.headGirthMm - ROUNDING;
+  const passesHead = collar.buckled === true || atLeast(collar.strapMaxMm + collar.loopMm / 2, neck.headGirthMm);
   const backOutRatio = neck.headGirthMm / strapMm;
   const ringGapMm = neck.girthMm - strapMm;
   const verdict: MartingaleVerdict =
-    strapMm < collar.strapMinMm - ROUNDING || strapMm > collar.strapMaxMm + ROUNDING
+    below(strapMm, collar.strapMinMm) || above(strapMm, collar.strapMaxMm)
       ? 'out-of-range'
       : !passesHead
         ? 'cannot-pass'
-        : backOutRatio < rules.backOutMin - ROUNDING
+        : below(backOutRatio, rules.backOutMin)
           ? 'can-back-out'
           : 'fits';
   return {
@@ -87,11 +112,10 @@ export function martingaleReasons(collar: MartingaleStrap, fit: MartingaleFit, n
     const longestMm = collar.strapMaxMm + collar.loopMm / 2;
     reasons.push({ code: fit.passesHead ? 'let-out-passes' : 'let-out-does-not-pass', longestMm, headMm: neck.headGirthMm });
   }
-  if (fit.backOutRatio < rules.backOutMin - ROUNDING) reasons.push({ code: 'can-back-out', ratio: fit.backOutRatio, limit: rules.backOutMin });
-  else if (fit.backOutRatio < rules.backOutNarrow - ROUNDING)
-    reasons.push({ code: 'holds-high-and-tight', ratio: fit.backOutRatio, limit: rules.backOutNarrow });
+  if (below(fit.backOutRatio, rules.backOutMin)) reasons.push({ code: 'can-back-out', ratio: fit.backOutRatio, limit: rules.backOutMin });
+  else if (below(fit.backOutRatio, rules.backOutNarrow)) reasons.push({ code: 'holds-high-and-tight', ratio: fit.backOutRatio, limit: rules.backOutNarrow });
   else reasons.push({ code: 'holds', ratio: fit.backOutRatio, limit: rules.backOutNarrow });
-  if (fit.squeezeRatio > rules.squeezeMaxRatio + ROUNDING)
+  if (above(fit.squeezeRatio, rules.squeezeMaxRatio))
     reasons.push({ code: 'squeezes-too-much', gapMm: fit.ringGapMm, ratio: fit.squeezeRatio, limitRatio: rules.squeezeMaxRatio });
   return reasons;
 }

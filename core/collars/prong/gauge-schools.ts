@@ -60,16 +60,19 @@ const NAMES: Record<GaugeSchool, (question: GaugeQuestion) => NamedGauge> = {
   'weight-line': ({ weightKg, rules }) => (weightKg <= rules.weightLineKg ? fine : medium),
   'pull-first': ({ weightKg, pull, rules }) => (weightKg >= rules.bigDogKg && pull === 'drags' ? medium : fine),
   'scale-with-power': ({ weightKg, pull, rules }) => {
-    if (weightKg < rules.microKg) return micro;
     if (weightKg <= rules.weightLineKg) return fine;
     return weightKg <= rules.heavyKg || pull === 'settled' ? medium : heavy;
   },
   'most-links': mostLinks,
 };
 
-/** The gauge that a school names for a dog; of it the stocked collar is then chosen. Common practice. */
+/**
+ * The gauge that a school names for a dog; of it the stocked collar is then chosen. Below `microKg` every school takes micro, which
+ * the school of most links still makes up to length. Common practice.
+ */
 export function namedGauge(school: GaugeSchool, question: GaugeQuestion): NamedGauge {
-  return NAMES[school](question);
+  const tiny = question.weightKg < question.rules.microKg && school !== 'most-links';
+  return tiny ? micro : NAMES[school](question);
 }
 
 /** The heaviest wire a school ever uses, in mm; null where it has no such limit. Common practice. */
@@ -79,3 +82,6 @@ export const HEAVIEST_OF_SCHOOL: Record<GaugeSchool, number | null> = {
   'scale-with-power': null,
   'most-links': HEAVY_WIRE_MM,
 };
+
+/** From this weight a strong dog outpulls its handler, by the school that keeps prongs for such dogs; kg (55 to 60 lb). Common practice. */
+export const STRONG_DOG_KG = 26;

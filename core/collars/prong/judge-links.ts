@@ -3,15 +3,14 @@ import { evenness, type LinkSplit } from './link-split.ts';
 import type { ProngCollar } from './prong-collar.ts';
 import { prongGirths, type ProngGirths } from './prong-girths.ts';
 import type { ProngReason } from './prong-reasons.ts';
-import { gaugeFaults, headFault, sizeProng, type ProngNeck, type ProngVerdict } from './size-prong.ts';
+import { slackWindow } from './slack-window.ts';
+import { gaugeFaults, headFault, sizeProng, windowEnds, type ProngNeck, type ProngVerdict } from './size-prong.ts';
+import { above, below } from '../../units/tolerance.ts';
 
 /** What a hand-made link count comes to: one of the sizing verdicts, or that it presses, hangs, or is lopsided. */
 export type LinksVerdict = ProngVerdict | 'presses' | 'hangs' | 'lopsided';
 
 export type LinksJudgement = ProngGirths & { links: number; change: number; verdict: LinksVerdict; reasons: ProngReason[] };
-
-/** Slack for floating point when a number stands exactly on a limit, in mm. */
-const ROUNDING_MM = 1e-9;
 
 /**
  * Judges a collar as somebody has made it up by hand, link by link and side by side, by the same rules that size it.
@@ -34,12 +33,14 @@ export function judgeLinks(collar: ProngCollar, split: LinkSplit, neck: ProngNec
   const head = headFault(girths.relaxedGirthMm, neck.headGirthMm);
   const faults = gaugeFaults(collar, links, neck.girthMm, rules);
   const slackMm = girths.slackMm;
-  const place: ProngReason =
-    slackMm < rules.slackMinMm - ROUNDING_MM
-      ? { code: 'presses', slackMm, lowMm: rules.slackMinMm }
-      : slackMm > rules.slackMaxMm + ROUNDING_MM
-        ? { code: 'hangs', slackMm, highMm: rules.slackMaxMm }
-        : { code: 'slack-inside', links, slackMm, lowMm: rules.slackMinMm, highMm: rules.slackMaxMm };
+  const window = slackWindow(collar, rules);
+  const { lowMm, highMm } = window;
+  const ends = windowEnds(window, rules);
+  const place: ProngReason = below(slackMm, lowMm)
+    ? { code: 'presses', slackMm, lowMm }
+    : above(slackMm, highMm)
+      ? { code: 'hangs', slackMm, highMm, ...ends }
+      : { code: 'slack-inside', links, slackMm, lowMm, highMm, ...ends };
   const verdict: LinksVerdict =
     head?.code === 'passes-head'
       ? 'overhead'

@@ -1,3 +1,4 @@
+import { spokenSpan } from '../../units/speaker.ts';
 import { TYPICAL_PITCH_MM, gaugeName, type ProngCollar } from './prong-collar.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
 
@@ -16,7 +17,7 @@ export const COLLAR_DOUBT_WORDS: ReasonWords<CollarDoubt> = {
   'links-longer-than-collar': (r, speak) =>
     `The links alone come to ${speak.girth(r.linksMm)}, more than the inside girth of ${speak.girth(r.insideMm)}. Was the centre plate counted, or the pitch taken too long?`,
   'closing-unusual': (r, speak) =>
-    `Closing by ${speak.gap(r.closingMm)} is unusual; ${speak.gap(r.lowMm)} to ${speak.gap(r.highMm)} is common. Pull the live ring home and measure the inside again.`,
+    `Closing by ${speak.gap(r.closingMm)} is unusual; ${spokenSpan(speak.gap(r.lowMm), speak.gap(r.highMm))} is common. Pull the live ring home and measure the inside again.`,
 };
 
 /**

@@ -2,23 +2,6 @@ import type { LinkSplit } from './link-split.ts';
 import type { ProngCollar } from './prong-collar.ts';
 import { prongGirths } from './prong-girths.ts';
 
-/** Where the ring sits: at the nape, or behind the ear nearest the handler. Common practice. */
-export const RING_PLACES = ['nape', 'near-side'] as const;
-export type RingPlace = (typeof RING_PLACES)[number];
-
-/** The side of the handler that the dog works on. */
-export const WORKING_SIDES = ['left', 'right'] as const;
-export type WorkingSide = (typeof WORKING_SIDES)[number];
-
-/**
- * The clock place of the ring, in hours, 12 the nape as seen from behind the dog: nape 12; near side 1½ for a dog on
- * the handler's left (the dog's right ear), 10½ on the right. Common practice.
- */
-export function ringClock(place: RingPlace, worksOn: WorkingSide): number {
-  if (place === 'nape') return 12;
-  return worksOn === 'left' ? 1.5 : 10.5;
-}
-
 /** One piece of a prong collar along its inside, from `startMm` for `lengthMm`, clockwise from the middle of the chain. */
 export type ProngPiece =
   | { kind: 'link'; side: 'left' | 'right'; place: number; startMm: number; lengthMm: number }

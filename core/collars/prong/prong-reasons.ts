@@ -1,5 +1,6 @@
 import type { ReasonWords } from '../../reasons/reason.ts';
 import { countOf } from '../../units/count-words.ts';
+import { spokenSpan, type Speaker } from '../../units/speaker.ts';
 import { percent } from '../../units/percent.ts';
 import type { GaugeSchool } from './gauge-schools.ts';
 import { GAUGE_SCHOOL_WORDS } from './school-words.ts';
@@ -7,14 +8,14 @@ import { gaugeName } from './prong-collar.ts';
 
 /** Why a prong collar gets its verdict. Lengths mm, ratios bare, signed as in ProngGirths. */
 export type ProngReason =
-  | { code: 'slack-inside'; links: number; slackMm: number; lowMm: number; highMm: number }
-  | { code: 'between-links'; links: number; slackMm: number; looserSlackMm: number; lowMm: number; highMm: number }
+  | { code: 'slack-inside'; links: number; slackMm: number; lowMm: number; highMm: number; biteMinMm?: number }
+  | { code: 'between-links'; links: number; slackMm: number; looserSlackMm: number; lowMm: number; highMm: number; biteMinMm?: number }
   | { code: 'presses-at-rest'; pressMm: number; limitMm: number }
   | { code: 'presses'; slackMm: number; lowMm: number }
-  | { code: 'hangs'; slackMm: number; highMm: number }
+  | { code: 'hangs'; slackMm: number; highMm: number; biteMinMm?: number }
   | { code: 'too-many-added'; change: number; limit: number }
   | { code: 'too-many-removed'; change: number; limit: number }
-  | { code: 'too-long-at-one-link'; slackMm: number; highMm: number }
+  | { code: 'too-long-at-one-link'; slackMm: number; highMm: number; biteMinMm?: number }
   | { code: 'does-not-bite'; closedMm: number; girthMm: number }
   | { code: 'bites-too-deep'; biteMm: number; ratio: number; limitRatio: number }
   | { code: 'bites'; biteMm: number; ratio: number; limitRatio: number }
@@ -34,20 +35,24 @@ export type ProngChoiceReason =
   | { code: 'heavier-than-school-goes'; school: GaugeSchool; takenMm: number }
   | { code: 'nothing-fits' };
 
+/** Why the window ends where it does, when it is the bite that ends it. */
+const endsByBite = ({ biteMinMm }: { biteMinMm?: number }, speak: Speaker) =>
+  biteMinMm === undefined ? '' : ` (looser, it would bite by less than ${speak.gap(biteMinMm)})`;
+
 export const PRONG_REASON_WORDS: ReasonWords<ProngReason> = {
   'slack-inside': (r, speak) =>
-    `With ${countOf(r.links, 'link')} the slack is ${speak.gap(r.slackMm)}, inside the ${speak.gap(r.lowMm)} to ${speak.gap(r.highMm)} of the house.`,
+    `With ${countOf(r.links, 'link')} the slack is ${speak.gap(r.slackMm)}, inside the house’s ${spokenSpan(speak.gap(r.lowMm), speak.gap(r.highMm))}${endsByBite(r, speak)}.`,
   'between-links': (r, speak) =>
-    `Between two sizes: ${countOf(r.links, 'link')} leave ${speak.gap(r.slackMm)}, one more leaves ${speak.gap(r.looserSlackMm)}, and the house wants ${speak.gap(r.lowMm)} to ${speak.gap(r.highMm)}.`,
+    `Between two sizes: ${countOf(r.links, 'link')} leave ${speak.gap(r.slackMm)}, one more leaves ${speak.gap(r.looserSlackMm)}, and the house wants ${spokenSpan(speak.gap(r.lowMm), speak.gap(r.highMm))}${endsByBite(r, speak)}.`,
   'presses-at-rest': (r, speak) =>
     `At rest it presses by ${speak.gap(r.pressMm)}, more than the ${speak.gap(r.limitMm)} that the snug school accepts: advised against.`,
   presses: (r, speak) => `At rest the slack is ${speak.gap(r.slackMm)}, below the ${speak.gap(r.lowMm)} at least: the tips press.`,
-  hangs: (r, speak) => `The slack is ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most: it slides and turns.`,
+  hangs: (r, speak) => `The slack is ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most${endsByBite(r, speak)}: it slides and turns.`,
   'too-many-added': (r) => `It would need ${countOf(r.change, 'link')} more, past the ${r.limit} that may be added: the gauge is wrong.`,
   'too-many-removed': (r) =>
     `It would need ${countOf(-r.change, 'link')} out, past the ${r.limit} that may be taken out: a collar with few links squeezes unevenly.`,
   'too-long-at-one-link': (r, speak) =>
-    `Even with one link it leaves ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most: it cannot be made short enough.`,
+    `Even with one link it leaves ${speak.gap(r.slackMm)}, above the ${speak.gap(r.highMm)} at most${endsByBite(r, speak)}: it cannot be made short enough.`,
   'does-not-bite': (r, speak) => `Closed it is ${speak.taped(r.closedMm)} on a neck of ${speak.taped(r.girthMm)}: it does not bite, so pulling does nothing.`,
   'bites-too-deep': (r, speak) =>
     `Closed it squeezes the neck by ${speak.gap(r.biteMm)}, ${percent(r.ratio)} of the girth, past the ${percent(r.limitRatio)} allowed.`,

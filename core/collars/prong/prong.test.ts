@@ -5,20 +5,19 @@ import {
   collarDoubts,
   evenness,
   evenSplit,
-  houseRules,
   judgeLinks,
   linkInstruction,
   mostLinksOut,
   prongGirths,
   prongPieces,
-  ringClock,
   shiftLinks,
   sizeProng,
   type GaugeSchool,
   type ProngCollar,
   type ProngQuestion,
   type Pull,
-} from '../../index.ts';
+} from './index.ts';
+import { houseRules, ringClock } from '../../index.ts';
 
 const rules = houseRules();
 const heavy: ProngCollar = { id: 'heavy', gaugeMm: 4, pitchMm: 42, insideGirthMm: 540, links: 12, closingMm: 30 };
@@ -55,7 +54,9 @@ describe('links and girth', () => {
         const fit = sizeProng(collar, { girthMm: girth }, 0, rules);
         const slackAt = (links: number) => collar.insideGirthMm + (links - collar.links) * collar.pitchMm - girth;
         const counts = Array.from({ length: 120 }, (_none, i) => i + 1);
-        const inside = counts.filter((links) => slackAt(links) >= rules.slackMinMm && slackAt(links) <= rules.slackMaxMm);
+        const inside = counts.filter(
+          (links) => slackAt(links) >= rules.slackMinMm && slackAt(links) <= Math.min(rules.slackMaxMm, collar.closingMm - rules.biteMinMm),
+        );
         if (inside.length > 0) {
           const off = (links: number) => Math.abs(slackAt(links) - rules.slackAimMm);
           const best = inside.reduce((a, b) => (off(b) < off(a) ? b : a));
@@ -76,6 +77,8 @@ describe('links and girth', () => {
         if (fit.verdict !== 'fits') return;
         expect(fit.slackMm).toBeGreaterThanOrEqual(0);
         expect(fit.slackMm).toBeLessThanOrEqual(25);
+        expect(fit.biteMm).toBeGreaterThanOrEqual(6 - 1e-9);
+        expect(fit.marginMm).toBeCloseTo(Math.min(fit.slackMm, 25 - fit.slackMm, collar.closingMm - 6 - fit.slackMm), 9);
         expect(fit.change).toBeLessThanOrEqual(3);
         expect(-fit.change).toBeLessThanOrEqual(collar.gaugeMm >= 3 ? 3 : 6);
         expect(fit.biteMm).toBeGreaterThan(0);
@@ -87,12 +90,12 @@ describe('links and girth', () => {
 
   it('takes the tighter of two counts equally far from the aim', () => {
     // Window 0..40, aim 20, pitch 20: slack 10 with 10 links, 30 with 11.
-    const collar: ProngCollar = { ...fine, pitchMm: 20, insideGirthMm: 410, links: 10 };
+    const collar: ProngCollar = { ...fine, pitchMm: 20, insideGirthMm: 410, links: 10, closingMm: 50 };
     expect(sizeProng(collar, { girthMm: 400 }, 0, houseRules({ slackAimMm: 20, slackMaxMm: 40 })).links).toBe(10);
   });
 
   it('counts both ends of the window in', () => {
-    expect(sizeProng({ ...medium, insideGirthMm: 425 }, { girthMm: 400 }, 0, rules)).toMatchObject({ verdict: 'fits', slackMm: 25 });
+    expect(sizeProng({ ...medium, insideGirthMm: 425, closingMm: 31 }, { girthMm: 400 }, 0, rules)).toMatchObject({ verdict: 'fits', slackMm: 25 });
     expect(sizeProng({ ...heavy, insideGirthMm: 400 }, { girthMm: 400 }, 0, rules)).toMatchObject({ verdict: 'fits', slackMm: 0 });
   });
 
@@ -100,7 +103,7 @@ describe('links and girth', () => {
     const share = (pitchMm: number) => {
       let inside = 0;
       for (let tenth = 0; tenth < pitchMm * 10; tenth += 1) {
-        const fit = sizeProng({ ...fine, pitchMm, insideGirthMm: 400 }, { girthMm: 400 + tenth / 10 }, 0, rules);
+        const fit = sizeProng({ ...fine, pitchMm, insideGirthMm: 400, closingMm: 31 }, { girthMm: 400 + tenth / 10 }, 0, rules);
         if (fit.slackMm >= 0 && fit.slackMm <= 25) inside += 1;
       }
       return inside / (pitchMm * 10);
@@ -118,10 +121,22 @@ describe('verdicts of one collar', () => {
     expect(fit.reasons.map((reason) => reason.code)).not.toContain('presses-at-rest');
   });
 
+  it('never ends so loose that it bites by less than 6 mm: 15 links leave 24, more than 28 − 6, 14 leave −7 (worked example of the calculation contract)', () => {
+    const fit = sizeProng({ ...medium, insideGirthMm: 564, links: 15, closingMm: 28 }, { girthMm: 540 }, 0, rules);
+    expect(fit).toMatchObject({ verdict: 'between', links: 14, slackMm: -7, marginMm: -7 });
+    expect(fit.reasons.map((reason) => reason.code)).toContain('presses-at-rest');
+    expect(fit.reasons).toContainEqual(expect.objectContaining({ code: 'between-links', highMm: 22, biteMinMm: 6 }));
+  });
+
   it('says when it presses by more than the snug school accepts', () => {
     const fit = sizeProng(heavy, { girthMm: 508 }, 0, rules);
     expect(fit).toMatchObject({ verdict: 'between', slackMm: -10 });
     expect(fit.reasons).toContainEqual({ code: 'presses-at-rest', pressMm: 10, limitMm: 6 });
+  });
+
+  it('takes two links out of a 2.25 mm of 16 in for a neck of 13¾ in (common practice)', () => {
+    const stocked: ProngCollar = { id: '16 in', gaugeMm: 2.25, pitchMm: 24, insideGirthMm: 16 * 25.4, links: 14, closingMm: 25.4 };
+    expect(sizeProng(stocked, { girthMm: 13.75 * 25.4 }, 0, rules)).toMatchObject({ verdict: 'fits', change: -2, left: 6, right: 6 });
   });
 
   it('is the wrong gauge past three links out of 3.0 mm, past six of finer wire, past three in', () => {
@@ -136,8 +151,13 @@ describe('verdicts of one collar', () => {
   });
 
   it('is the wrong gauge without bite, or with more than a tenth of the girth', () => {
-    expect(sizeProng({ ...medium, closingMm: 8 }, { girthMm: 472 }, 0, rules)).toMatchObject({ verdict: 'wrong-gauge', biteMm: 0 });
-    expect(sizeProng({ ...medium, closingMm: 9 }, { girthMm: 472 }, 0, rules).verdict).toBe('fits');
+    // By hand at 13 links, 8 mm of slack: closing 8 does not bite at all.
+    const asStocked = { left: 7, right: 6 };
+    expect(judgeLinks({ ...medium, closingMm: 8 }, asStocked, { girthMm: 472 }, rules)).toMatchObject({ verdict: 'wrong-gauge', biteMm: 0 });
+    // Closing 13 would bite by 5 mm, under the 6 at least: it hangs, and a link less presses by 23 mm; closing 14 bites by 6 and fits.
+    expect(judgeLinks({ ...medium, closingMm: 13 }, asStocked, { girthMm: 472 }, rules).verdict).toBe('hangs');
+    expect(sizeProng({ ...medium, closingMm: 13 }, { girthMm: 472 }, 0, rules)).toMatchObject({ verdict: 'between', links: 12 });
+    expect(sizeProng({ ...medium, closingMm: 14 }, { girthMm: 472 }, 0, rules)).toMatchObject({ verdict: 'fits', biteMm: 6, marginMm: 0 });
     // 200 mm neck, slack 8: closing 28 bites 20 mm, exactly a tenth; 29 is more.
     const toy: ProngCollar = { ...micro, insideGirthMm: 208, closingMm: 28 };
     expect(sizeProng(toy, { girthMm: 200 }, 0, rules).verdict).toBe('fits');
@@ -147,7 +167,8 @@ describe('verdicts of one collar', () => {
   it('would pass the head when it is as long at rest as the head is round; that comes before all else', () => {
     expect(sizeProng(medium, { girthMm: 472, headGirthMm: 480 }, 0, rules).verdict).toBe('overhead');
     expect(sizeProng(medium, { girthMm: 472, headGirthMm: 480.5 }, 0, rules).verdict).toBe('fits');
-    expect(sizeProng({ ...medium, closingMm: 0 }, { girthMm: 472, headGirthMm: 480 }, 0, rules).verdict).toBe('overhead');
+    // Four links more than stocked as well, which alone would be the wrong gauge.
+    expect(sizeProng({ ...medium, insideGirthMm: 356, links: 9 }, { girthMm: 472, headGirthMm: 480 }, 0, rules).verdict).toBe('overhead');
   });
 
   it('starts loose by one or two links, less what would pass the head', () => {
@@ -230,7 +251,11 @@ describe('gauge schools', () => {
     // 50 lb is 22.68 kg, 40 lb 18 kg, 10 lb 4.5 kg, 100 lb 45 kg in the house rules (common practice; limits from memory).
     ['weight-line', 22.68, 'pulls', '2.25'],
     ['weight-line', 22.7, 'pulls', '3'],
-    ['weight-line', 3, 'pulls', '2.25'],
+    ['weight-line', 4.5, 'pulls', '2.25'],
+    // Micro by weight under every school.
+    ['weight-line', 4.4, 'pulls', '2'],
+    ['pull-first', 4.4, 'drags', '2'],
+    ['pull-first', 4.5, 'settled', '2.25'],
     ['pull-first', 18, 'drags', '3'],
     ['pull-first', 17.9, 'drags', '2.25'],
     ['pull-first', 40, 'pulls', '2.25'],

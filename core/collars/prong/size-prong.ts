@@ -4,6 +4,8 @@ import { evenSplit } from './link-split.ts';
 import { mostLinksOut, type ProngCollar } from './prong-collar.ts';
 import { prongGirths, type ProngGirths } from './prong-girths.ts';
 import type { ProngReason } from './prong-reasons.ts';
+import { slackMargin, slackWindow } from './slack-window.ts';
+import { above, atLeast, atMost, below } from '../../units/tolerance.ts';
 
 /** The neck a prong is sized for. Skin girth, as tips go through the coat; mm. */
 export type ProngNeck = { girthMm: number; headGirthMm?: number | undefined };
@@ -21,11 +23,10 @@ export type ProngFit = ProngGirths & {
   right: number;
   startLinks: number;
   verdict: ProngVerdict;
+  /** How far inside the window of slack it lies, mm, from the nearer end; negative outside. */
+  marginMm: number;
   reasons: ProngReason[];
 };
-
-/** Slack for floating point when a number stands exactly on a limit, in mm or as a ratio. */
-const ROUNDING = 1e-9;
 
 /** What makes a gauge wrong at this link count: links past the limit, no bite, or too much of it. */
 export function gaugeFaults(collar: ProngCollar, links: number, girthMm: number, rules: HouseRules): ProngReason[] {
@@ -35,8 +36,8 @@ export function gaugeFaults(collar: ProngCollar, links: number, girthMm: number,
   const faults: ProngReason[] = [];
   if (change > rules.maxAdd) faults.push({ code: 'too-many-added', change, limit: rules.maxAdd });
   if (-change > mostOut) faults.push({ code: 'too-many-removed', change, limit: mostOut });
-  if (biteMm <= ROUNDING) faults.push({ code: 'does-not-bite', closedMm: closedGirthMm, girthMm });
-  if (biteRatio > rules.biteMaxRatio + ROUNDING) {
+  if (atMost(biteMm, 0)) faults.push({ code: 'does-not-bite', closedMm: closedGirthMm, girthMm });
+  if (above(biteRatio, rules.biteMaxRatio)) {
     faults.push({ code: 'bites-too-deep', biteMm, ratio: biteRatio, limitRatio: rules.biteMaxRatio });
   }
   return faults;
@@ -45,12 +46,17 @@ export function gaugeFaults(collar: ProngCollar, links: number, girthMm: number,
 /** The reason that a collar of this girth at rest would pass over the head, or that nobody knows; none when it cannot. */
 export function headFault(relaxedMm: number, headMm: number | undefined): ProngReason | null {
   if (headMm === undefined) return { code: 'head-not-taped' };
-  return relaxedMm >= headMm - ROUNDING ? { code: 'passes-head', relaxedMm, headMm } : null;
+  return atLeast(relaxedMm, headMm) ? { code: 'passes-head', relaxedMm, headMm } : null;
+}
+
+/** The least bite, where it and not the most slack ends the window: what the sentence has to name. */
+export function windowEnds({ highMm }: { highMm: number }, rules: HouseRules): { biteMinMm?: number } {
+  return below(highMm, rules.slackMaxMm) ? { biteMinMm: rules.biteMinMm } : {};
 }
 
 /** Links to begin with for the start-loose school: `loose` more than the fit, less what would pass over the head. */
 function startLinks(collar: ProngCollar, links: number, loose: number, neck: ProngNeck): number {
-  const passes = (count: number) => neck.headGirthMm !== undefined && prongGirths(collar, count, neck.girthMm).relaxedGirthMm >= neck.headGirthMm - ROUNDING;
+  const passes = (count: number) => neck.headGirthMm !== undefined && atLeast(prongGirths(collar, count, neck.girthMm).relaxedGirthMm, neck.headGirthMm);
   let start = links + loose;
   while (start > links && passes(start)) start -= 1;
   return start;
@@ -67,19 +73,20 @@ export function sizeProng(collar: ProngCollar, neck: ProngNeck, looseLinks: numb
   const { links, lands } = linkCount(collar, neck.girthMm, rules);
   const girths = prongGirths(collar, links, neck.girthMm);
   const { slackMm, biteMm, biteRatio, relaxedGirthMm } = girths;
-  const lowMm = rules.slackMinMm;
-  const highMm = rules.slackMaxMm;
+  const window = slackWindow(collar, rules);
+  const { lowMm, highMm } = window;
+  const ends = windowEnds(window, rules);
   const reasons: ProngReason[] = [];
   const head = headFault(relaxedGirthMm, neck.headGirthMm);
   const faults = gaugeFaults(collar, links, neck.girthMm, rules);
 
   if (head?.code === 'passes-head') reasons.push(head);
   reasons.push(...faults);
-  if (lands === 'inside') reasons.push({ code: 'slack-inside', links, slackMm, lowMm, highMm });
-  if (lands === 'too-long-at-one-link') reasons.push({ code: 'too-long-at-one-link', slackMm, highMm });
+  if (lands === 'inside') reasons.push({ code: 'slack-inside', links, slackMm, lowMm, highMm, ...ends });
+  if (lands === 'too-long-at-one-link') reasons.push({ code: 'too-long-at-one-link', slackMm, highMm, ...ends });
   if (lands === 'between') {
-    reasons.push({ code: 'between-links', links, slackMm, looserSlackMm: slackMm + collar.pitchMm, lowMm, highMm });
-    if (-slackMm > rules.pressMaxMm + ROUNDING) reasons.push({ code: 'presses-at-rest', pressMm: -slackMm, limitMm: rules.pressMaxMm });
+    reasons.push({ code: 'between-links', links, slackMm, looserSlackMm: slackMm + collar.pitchMm, lowMm, highMm, ...ends });
+    if (above(-slackMm, rules.pressMaxMm)) reasons.push({ code: 'presses-at-rest', pressMm: -slackMm, limitMm: rules.pressMaxMm });
   }
   if (faults.length === 0) reasons.push({ code: 'bites', biteMm, ratio: biteRatio, limitRatio: rules.biteMaxRatio });
   if (head?.code === 'head-not-taped') reasons.push(head);
@@ -107,6 +114,7 @@ export function sizeProng(collar: ProngCollar, neck: ProngNeck, looseLinks: numb
     startLinks: start,
     ...girths,
     verdict,
+    marginMm: slackMargin(slackMm, window),
     reasons,
   };
 }

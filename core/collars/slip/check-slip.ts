@@ -1,5 +1,6 @@
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
+import { spokenSpan } from '../../units/speaker.ts';
 import type { SlipNumbers, SlipOptions } from './fit-slip.ts';
 
 /** How a slip goes on and off. Common practice. */
@@ -9,6 +10,9 @@ export const SLIP_PUT_ON: readonly string[] = [
   'Over the head one ear at a time; off the same way, folding each ear.',
   'Up high, behind the ears and the jaw.',
 ];
+
+/** The gaps between the rings that hands tell apart: half an inch, and two and a half; mm. Common practice. */
+const GAP_MM = [12.7, 63.5] as const;
 
 /** What a slip is looked at for on the dog. Common practice. */
 export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
@@ -38,9 +42,9 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
       ask: 'Slack taken up: how far apart are the two rings?',
       how: 'Close it until it just touches all round, without pressing.',
       answers: [
-        { value: 'closed', label: 'Under half an inch (12 mm)' },
-        { value: 'inside', label: 'Half to two and a half inches' },
-        { value: 'wide', label: 'More (over 63 mm)' },
+        { value: 'closed', label: (speak) => `Under ${speak.gap(GAP_MM[0])}` },
+        { value: 'inside', label: (speak) => spokenSpan(speak.gap(GAP_MM[0]), speak.gap(GAP_MM[1])) },
+        { value: 'wide', label: (speak) => `Over ${speak.gap(GAP_MM[1])}` },
       ],
     },
     {
@@ -50,6 +54,15 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
       answers: [
         { value: 'easily', label: 'It passes' },
         { value: 'forced', label: 'Only by force' },
+      ],
+    },
+    {
+      id: 'headDown',
+      ask: 'Head down: does it fall off?',
+      how: 'Drop some food at its feet, the leash slack.',
+      answers: [
+        { value: 'stays', label: 'It stays on' },
+        { value: 'falls', label: 'It falls off' },
       ],
     },
   ],
@@ -76,15 +89,22 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
       step: 'clip-on',
       says: 'It passes the head only by force: ears and eyes are in the way.',
     },
+    {
+      code: 'falls-off',
+      when: (answers) => answers.headDown === 'falls',
+      verdict: 'adjust',
+      step: 'clip-on',
+      says: 'It falls off when the head goes down: on a slack leash the dog is loose.',
+    },
     SITS_FAULT,
   ],
   measure: (answers, { dog, numbers, rules }) => {
     const window = { lowMm: rules.slipMinMm, highMm: rules.slipMaxMm };
     return {
       slack: {
-        closed: { lowMm: -Infinity, highMm: 12.7 },
-        inside: { lowMm: 12.7, highMm: 63.5 },
-        wide: { lowMm: 63.5, highMm: Infinity },
+        closed: { lowMm: -Infinity, highMm: GAP_MM[0] },
+        inside: { lowMm: GAP_MM[0], highMm: GAP_MM[1] },
+        wide: { lowMm: GAP_MM[1], highMm: Infinity },
       }[answers.gap as 'closed' | 'inside' | 'wide'],
       plannedMm: numbers.lengthMm - numbers.ringMm - dog.hairGirthMm!,
       window,
@@ -95,9 +115,9 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
   },
   steps: {
     ...SHARED_STEPS,
-    'turn-round': 'Take it off, turn it round, and put it on again.',
-    'clip-on': 'Take a clip-on slip instead, which opens at the neck.',
-    'another-size': 'Take another length: slips come two inches apart.',
+    'turn-round': { do: 'Take it off, turn it round, and put it on again' },
+    'clip-on': { do: 'Take a clip-on slip instead, which opens at the neck', bench: true },
+    'another-size': { do: 'Take another length', bench: true },
   },
   good: 'It makes the right letter, falls open when let go, and the rings stay apart as they should.',
 };

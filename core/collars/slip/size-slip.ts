@@ -1,6 +1,7 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { MM_PER_UNIT } from '../../units/length-units.ts';
 import type { SlipReason } from './slip-reasons.ts';
+import { above, atLeast, below, wholeAbove } from '../../units/tolerance.ts';
 
 /** Schools of sizing a slip collar that goes over the head. Common practice. */
 export const SLIP_SCHOOLS = ['slack', 'over-the-head'] as const;
@@ -21,9 +22,6 @@ export type SlipFit = { lengthMm: number; slackMm: number; headClearanceMm: numb
 /** Slip collars are sold in even inches, ring to ring; mm. Common practice. */
 export const SLIP_STEP_MM = 2 * MM_PER_UNIT.in;
 
-/** Slack for floating point when a number stands exactly on a limit, in mm. */
-const ROUNDING_MM = 1e-9;
-
 /**
  * Judges one length: gap = length − girth − ring, the open loop is length − ring. Verdicts in this order: cannot pass the
  * head, tight (gap under `slipMinMm`), loose (gap over `slipMaxMm`), fits. Lengths mm. Common practice.
@@ -33,25 +31,24 @@ const ROUNDING_MM = 1e-9;
 export function judgeSlip(lengthMm: number, ringMm: number, neck: SlipNeck, rules: HouseRules): SlipFit {
   const slackMm = lengthMm - neck.girthMm - ringMm;
   const headClearanceMm = lengthMm - ringMm - neck.headGirthMm;
-  const passesHead = headClearanceMm >= -ROUNDING_MM;
-  const verdict: SlipVerdict = !passesHead
-    ? 'cannot-pass'
-    : slackMm < rules.slipMinMm - ROUNDING_MM
-      ? 'tight'
-      : slackMm > rules.slipMaxMm + ROUNDING_MM
-        ? 'loose'
-        : 'fits';
+  const passesHead = atLeast(headClearanceMm, 0);
+  const verdict: SlipVerdict = passesHead ? slipVerdict(slackMm, rules) : 'cannot-pass';
   return { lengthMm, slackMm, headClearanceMm, passesHead, verdict };
+}
+
+/** What a gap between the rings comes to where the head passes, or is not known; mm. */
+export function slipVerdict(slackMm: number, rules: Pick<HouseRules, 'slipMinMm' | 'slipMaxMm'>): 'tight' | 'loose' | 'fits' {
+  return below(slackMm, rules.slipMinMm) ? 'tight' : above(slackMm, rules.slipMaxMm) ? 'loose' : 'fits';
 }
 
 /** The even number of inches nearest to a length in mm, at least two; a tie goes to the shorter. */
 function nearestEven(lengthMm: number): number {
-  return Math.max(1, Math.ceil(lengthMm / SLIP_STEP_MM - 0.5 - ROUNDING_MM)) * SLIP_STEP_MM;
+  return Math.max(1, wholeAbove(lengthMm / SLIP_STEP_MM - 0.5)) * SLIP_STEP_MM;
 }
 
 /** The shortest even number of inches whose open loop passes a head, in mm. Geometry: length − ring ≥ head girth. */
 export function shortestPassing(headGirthMm: number, ringMm: number): number {
-  return Math.max(1, Math.ceil((headGirthMm + ringMm) / SLIP_STEP_MM - ROUNDING_MM)) * SLIP_STEP_MM;
+  return Math.max(1, wholeAbove((headGirthMm + ringMm) / SLIP_STEP_MM)) * SLIP_STEP_MM;
 }
 
 /**
@@ -60,7 +57,7 @@ export function shortestPassing(headGirthMm: number, ringMm: number): number {
  */
 export function recommendedSlip(neck: SlipNeck, ringMm: number, rules: HouseRules): 'slip' | 'clip-on-slip' {
   const gap = shortestPassing(neck.headGirthMm, ringMm) - neck.girthMm - ringMm;
-  return gap > rules.slipMaxMm + ROUNDING_MM ? 'clip-on-slip' : 'slip';
+  return above(gap, rules.slipMaxMm) ? 'clip-on-slip' : 'slip';
 }
 
 /**
@@ -98,8 +95,8 @@ export function slipReasons(
   );
   const lowMm = rules.slipMinMm;
   const highMm = rules.slipMaxMm;
-  if (fit.slackMm < lowMm - ROUNDING_MM) reasons.push({ code: 'gap-too-small', slackMm: fit.slackMm, lowMm });
-  else if (fit.slackMm > highMm + ROUNDING_MM) reasons.push({ code: 'gap-too-large', slackMm: fit.slackMm, highMm });
+  if (below(fit.slackMm, lowMm)) reasons.push({ code: 'gap-too-small', slackMm: fit.slackMm, lowMm });
+  else if (above(fit.slackMm, highMm)) reasons.push({ code: 'gap-too-large', slackMm: fit.slackMm, highMm });
   else reasons.push({ code: 'gap-inside', slackMm: fit.slackMm, lowMm, highMm });
   if (recommend === 'clip-on-slip') {
     const passingMm = shortestPassing(neck.headGirthMm, ringMm);

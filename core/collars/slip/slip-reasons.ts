@@ -1,3 +1,4 @@
+import { spokenSpan } from '../../units/speaker.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
 
 /** Why a slip collar gets its length and verdict. Lengths mm, gaps signed. */
@@ -19,7 +20,7 @@ export const SLIP_REASON_WORDS: ReasonWords<SlipReason> = {
     `Opened, the loop is ${speak.taped(r.loopMm)} and goes over the head of ${speak.taped(r.headMm)} with ${speak.gap(r.clearanceMm)} to spare, one ear at a time.`,
   'cannot-pass': (r, speak) => `Opened, the loop is ${speak.taped(r.loopMm)}, less than the head of ${speak.taped(r.headMm)}: it does not go on.`,
   'gap-inside': (r, speak) =>
-    `With the slack taken up ${speak.gap(r.slackMm)} stay between the rings, inside the ${speak.gap(r.lowMm)} to ${speak.gap(r.highMm)} of the house.`,
+    `With the slack taken up ${speak.gap(r.slackMm)} stay between the rings, inside the ${spokenSpan(speak.gap(r.lowMm), speak.gap(r.highMm))} of the house.`,
   'gap-too-small': (r, speak) => `With the slack taken up ${speak.gap(r.slackMm)} stay between the rings, under the ${speak.gap(r.lowMm)} at least.`,
   'gap-too-large': (r, speak) =>
     `With the slack taken up ${speak.gap(r.slackMm)} stay between the rings, over the ${speak.gap(r.highMm)} at most: the leash moves that much before it acts.`,

@@ -3,43 +3,30 @@ import type { CheckQuestion } from '../../check/check-question.ts';
 import { fingersUnderQuestion, slackOfFingersUnder } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, COMES_OVER, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { FLAT_HAND_FINGERS, fingerSlack } from '../../measure/finger-slack.ts';
+import { above, below } from '../../units/tolerance.ts';
 import { holeAt, type StrapNumbers, type StrapOptions } from './fit-strap.ts';
-import type { StrapKind } from './size-strap.ts';
 
-/** How a buckled strap goes on. Common practice. */
-export const STRAP_PUT_ON: Record<StrapKind, readonly string[]> = {
-  flat: ['High on the neck if it must hold; the tag below.', 'Buckle it at the hole planned, tongue and keeper both.', 'Turn it once, for the hair.'],
-  'wide-throat': [
-    'The broad part on the throat, the buckle behind the ears.',
-    'High, where the neck is narrowest; tight enough that it cannot come over the ears.',
-    'Buckle it at the hole planned, tongue and keeper both.',
-  ],
+/** What is a kind's own in the check of a buckled strap: where it is asked, what else is looked at, and what is said when all is right. */
+export type OwnStrapCheck = {
+  questions: readonly CheckQuestion[];
+  faults: readonly CheckFault<StrapNumbers, StrapOptions>[];
+  steps: CheckSpec<StrapNumbers, StrapOptions>['steps'];
+  good: string;
 };
 
-const BROAD: CheckQuestion = {
-  id: 'broad',
-  ask: 'Where is the broad part?',
-  how: 'It belongs on the throat, the buckle behind the ears.',
-  answers: [
-    { value: 'throat', label: 'On the throat' },
-    { value: 'elsewhere', label: 'It has turned' },
-  ],
-};
-const TURNED: CheckFault<unknown, unknown> = {
-  code: 'has-turned',
-  when: (answers) => answers.broad === 'elsewhere',
-  verdict: 'adjust',
-  step: 'turn-back',
-  says: 'Its broad part is off the throat, so the narrow one carries the load.',
-};
+/** A tag collar carries nothing: low and loose is fine for it. */
+const carries = ({ options }: { options: StrapOptions }) => options.role !== 'tag';
 
-/** What a buckled strap is looked at for on the dog. Common practice: two fingers under a flat one, one under a wide-throat one, never the flat hand. */
-export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOptions> => ({
+/**
+ * What a buckled strap is looked at for on the dog, by what it is for: one that trains or holds has its fingers under it, high or,
+ * as the safety partner, lower down; a tag collar must only not press. Never the flat hand. Common practice.
+ */
+export const strapCheck = (own: OwnStrapCheck): CheckSpec<StrapNumbers, StrapOptions> => ({
   questions: [
     BREATHING,
     SITS,
-    ...(kind === 'wide-throat' ? [BROAD] : []),
-    fingersUnderQuestion('under', 'How many fingers go under?'),
+    ...own.questions,
+    fingersUnderQuestion('under', 'Up behind the ears: how many fingers go under?'),
     COMES_OVER,
     {
       id: 'buckle',
@@ -60,18 +47,19 @@ export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOption
       step: 'mend',
       says: 'A worn buckle, stitch or ring gives way when it matters.',
     },
-    ...(kind === 'wide-throat' ? [TURNED] : []),
-    SITS_FAULT,
+    ...own.faults,
+    // The safety partner lies below the others, and a tag collar wherever it likes.
+    { ...SITS_FAULT, when: (answers, context) => SITS_FAULT.when(answers, context as never) && (context.options.role ?? 'training') === 'training' },
     {
       code: 'comes-over',
-      when: (answers, { options }) => answers.comesOver === 'yes' && Number(answers.under) <= options.fingers,
+      when: (answers, context) => carries(context) && answers.comesOver === 'yes' && Number(answers.under) <= context.options.fingers,
       verdict: 'stop',
       step: 'another-collar',
       says: 'It could come over the head though it is not loose: this head is too narrow for it.',
     },
     {
       code: 'pulled-over',
-      when: (answers) => answers.comesOver === 'yes',
+      when: (answers, context) => carries(context) && answers.comesOver === 'yes',
       verdict: 'adjust',
       step: 'take-in',
       says: 'It can be pulled over the head: too big, and no anchor for a backup.',
@@ -80,10 +68,11 @@ export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOption
   measure: (answers, { dog, numbers, on, options }) => {
     const girthMm = dog.hairGirthMm!;
     const wanted = fingerSlack(girthMm, options.fingers, dog.finger);
+    const highMm = Math.min(fingerSlack(girthMm, options.fingers + 1, dog.finger), fingerSlack(girthMm, FLAT_HAND_FINGERS, dog.finger));
     return {
       slack: slackOfFingersUnder(Number(answers.under), girthMm, dog.finger),
       plannedMm: on.setMm! - girthMm,
-      window: { lowMm: wanted, highMm: Math.min(fingerSlack(girthMm, options.fingers + 1, dog.finger), fingerSlack(girthMm, FLAT_HAND_FINGERS, dog.finger)) },
+      window: options.role === 'tag' ? { lowMm: fingerSlack(girthMm, 1, dog.finger), highMm: Infinity } : { lowMm: wanted, highMm },
       tightStep: 'let-out',
       looseStep: 'take-in',
       move: (byMm) => {
@@ -92,16 +81,16 @@ export const strapCheck = (kind: StrapKind): CheckSpec<StrapNumbers, StrapOption
         // From hole to hole where there are holes, else by the millimetre from where it is.
         const setMm =
           numbers.holePitchMm === null ? Math.round(on.setMm! + steps) : holeAt(numbers.minMm, step, Math.round((on.setMm! - numbers.minMm) / step) + steps);
-        return setMm > numbers.maxMm + 1e-9 || setMm < numbers.minMm - 1e-9 ? null : { setMm };
+        return above(setMm, numbers.maxMm) || below(setMm, numbers.minMm) ? null : { setMm };
       },
     };
   },
   steps: {
     ...SHARED_STEPS,
-    'take-in': 'Take it in, a hole or a little, and check again.',
-    'let-out': 'Let it out, a hole or a little, and check again.',
-    'turn-back': 'Turn the broad part back onto the throat, and check again.',
-    mend: 'Take it off and mend it, or take another.',
+    'take-in': { do: 'Take it in, a hole or a little', again: true },
+    'let-out': { do: 'Let it out, a hole or a little', again: true },
+    mend: { do: 'Take it off and mend it, or take another' },
+    ...own.steps,
   },
-  good: `It sits high, ${kind === 'flat' ? 'two fingers go' : 'one finger goes'} under, and it cannot come over the head.`,
+  good: own.good,
 });

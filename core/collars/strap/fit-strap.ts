@@ -1,17 +1,21 @@
-import { gap, girth, holdRow, type FitRow } from '../../fit/fit-row.ts';
+import { gap, girth, holdRow, type FitRow, type FitTone } from '../../fit/fit-row.ts';
 import type { FittingDog } from '../../fit/fitting-dog.ts';
 import type { Sizer } from '../../fit/sizer.ts';
 import { backOut } from '../../measure/back-out.ts';
 import { FLAT_HAND_FINGERS, fingerSlack } from '../../measure/finger-slack.ts';
-import { holdReasons, STRAP_FINGERS, type StrapKind } from './size-strap.ts';
+import { holdReasons } from './size-strap.ts';
 import type { StrapReason } from './strap-reasons.ts';
+import { atLeast, atMost, below, wholeAbove, wholeBelow } from '../../units/tolerance.ts';
 
 export const BUCKLES = ['metal tongue', 'metal quick-release', 'plastic'] as const;
 export type Buckle = (typeof BUCKLES)[number];
 
 /** A buckled strap by its own numbers; lengths mm. `holePitchMm` null: it slides, without steps. */
 export type StrapNumbers = { minMm: number; maxMm: number; widthMm: number; buckle: Buckle; holePitchMm: number | null };
-export type StrapOptions = { fingers: 1 | 2 };
+/** What a flat collar is for: it trains, is the safety partner of the others, or only carries a tag. Common practice. */
+export const STRAP_ROLES = ['training', 'safety', 'tag'] as const;
+export type StrapRole = (typeof STRAP_ROLES)[number];
+export type StrapOptions = { fingers: 1 | 2; role?: StrapRole };
 
 /** A strap narrower than this is a tag collar, not for walking a long neck; mm. From memory. */
 export const TAG_COLLAR_MM = 14;
@@ -24,34 +28,48 @@ export function holesAround(numbers: StrapNumbers, wantedMm: number): { tighterM
   const within = (mm: number) => Math.min(numbers.maxMm, Math.max(numbers.minMm, mm));
   if (numbers.holePitchMm === null) return { tighterMm: within(wantedMm), looserMm: within(wantedMm) };
   const steps = (wantedMm - numbers.minMm) / numbers.holePitchMm;
-  const last = Math.floor((numbers.maxMm - numbers.minMm) / numbers.holePitchMm + 1e-9);
+  const last = wholeBelow((numbers.maxMm - numbers.minMm) / numbers.holePitchMm);
   const at = (step: number) => holeAt(numbers.minMm, numbers.holePitchMm!, Math.min(last, Math.max(0, step)));
-  return { tighterMm: at(Math.floor(steps + 1e-9)), looserMm: at(Math.ceil(steps - 1e-9)) };
+  return { tighterMm: at(wholeBelow(steps)), looserMm: at(wholeAbove(steps)) };
 }
 
 const room = (dog: FittingDog, fingers: number) => fingerSlack(dog.hairGirthMm!, fingers, dog.finger);
 
+/** How a kind of strap is settled, and whether it is for walking: at the nearest hole, or the tightest that still passes its finger. */
+export type OwnStrapSizing = { settles: 'nearest' | 'tightest'; forWalking: boolean };
+
+/** Tighter than a finger less, or open to the flat hand, is a stop; good is what hands find good, its fingers and not one more; a tag collar may hang. All mm. */
+function slackTone(by: { slackMm: number; least: number; wanted: number; most: number; flatHand: number }, role: StrapRole): FitTone {
+  const { slackMm, least, wanted, most, flatHand } = by;
+  if (below(slackMm, least)) return 'stop';
+  if (role === 'tag') return 'good';
+  if (atLeast(slackMm, flatHand)) return 'stop';
+  return below(slackMm, wanted) || atLeast(slackMm, most) ? 'mind' : 'good';
+}
+
 /**
  * Sizing of a buckled strap; it lies on the hair. Set to the girth and its fingers; with holes the nearest one, the tighter of
- * two that are as near, as long as one finger less still goes under. Common practice.
+ * two that are as near, as long as one finger less still goes under; one that must not come over the ears at the tightest hole that
+ * passes its finger. Common practice.
  */
-export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, StrapReason | BetweenHoles> => ({
+export const strapSizer = ({ settles, forWalking }: OwnStrapSizing): Sizer<StrapNumbers, StrapOptions, StrapReason | BetweenHoles> => ({
   settle: (dog, numbers, { fingers }) => {
     const wantedMm = dog.hairGirthMm! + room(dog, fingers);
     const { tighterMm, looserMm } = holesAround(numbers, wantedMm);
+    if (settles === 'tightest') return { setMm: looserMm };
     const leastMm = dog.hairGirthMm! + (fingers > 1 ? room(dog, fingers - 1) : room(dog, 1) / 2);
     const tighter = wantedMm - tighterMm <= looserMm - wantedMm && tighterMm >= leastMm;
     return { setMm: tighter ? tighterMm : looserMm };
   },
   off: (dog, _numbers, setting, { fingers }) => Math.abs(setting.setMm! - dog.hairGirthMm! - room(dog, fingers)),
-  judge: (dog, numbers, setting, { fingers }, rules) => {
+  judge: (dog, numbers, setting, { fingers, role = 'training' }, rules) => {
     const girthMm = dog.hairGirthMm!;
     const setMm = setting.setMm!;
     const slackMm = setMm - girthMm;
     const wantedMm = girthMm + room(dog, fingers);
     const { tighterMm, looserMm } = holesAround(numbers, wantedMm);
     const flatHand = room(dog, FLAT_HAND_FINGERS);
-    const inRange = setMm >= numbers.minMm - 1e-9 && setMm <= numbers.maxMm + 1e-9;
+    const inRange = atLeast(setMm, numbers.minMm) && atMost(setMm, numbers.maxMm);
     const least = fingers > 1 ? room(dog, fingers - 1) : 0;
     const most = room(dog, fingers + 1);
     const held = dog.headGirthMm === null ? null : backOut(dog.headGirthMm, setMm, rules);
@@ -62,7 +80,8 @@ export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, S
         low: girth(numbers.minMm),
         high: girth(numbers.maxMm),
         aim: girth(wantedMm),
-        rule: 'its own range',
+        rule: null,
+        practice: 'its own range',
         tone: inRange ? 'good' : 'stop',
       },
       {
@@ -70,20 +89,30 @@ export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, S
         measure: gap(slackMm),
         low: gap(room(dog, fingers)),
         high: gap(flatHand),
-        limit: slackMm >= flatHand - 1e-9 ? 'the flat hand goes under' : undefined,
-        rule: `${fingers === 1 ? 'one finger' : 'two fingers'}, never the flat hand`,
-        tone: slackMm < least - 1e-9 || slackMm >= flatHand - 1e-9 ? 'stop' : slackMm < room(dog, fingers) - 2 || slackMm > most ? 'mind' : 'good',
+        limit: atLeast(slackMm, flatHand) ? 'the flat hand goes under' : undefined,
+        rule: null,
+        practice: `${fingers === 1 ? 'one finger' : 'two fingers'}, never the flat hand`,
+        tone: slackTone({ slackMm, least, wanted: room(dog, fingers), most, flatHand }, role),
       },
-      holdRow(dog.headGirthMm, setMm, rules),
     ];
+    // What only carries a tag holds nothing.
+    if (role !== 'tag') rows.push(holdRow(dog.headGirthMm, setMm, rules));
     if (numbers.buckle === 'plastic')
-      rows.push({ what: 'Buckle', measure: null, limit: 'plastic: fails, and is brittle when cold', rule: 'metal tongue over plastic', tone: 'mind' });
-    if (kind === 'flat' && dog.neckBuild === 'slender' && numbers.widthMm < TAG_COLLAR_MM)
+      rows.push({
+        what: 'Buckle',
+        measure: null,
+        limit: 'plastic: fails, and is brittle when cold',
+        rule: null,
+        practice: 'metal tongue over plastic',
+        tone: 'mind',
+      });
+    if (forWalking && role !== 'tag' && dog.neckBuild === 'slender' && numbers.widthMm < TAG_COLLAR_MM)
       rows.push({
         what: 'Width',
         measure: gap(numbers.widthMm),
         low: gap(TAG_COLLAR_MM),
-        rule: 'narrow tag collars are not for walking long-necked dogs',
+        rule: null,
+        practice: 'narrow tag collars are not for walking long-necked dogs',
         tone: 'mind',
       });
     const reasons: (StrapReason | BetweenHoles)[] = [{ code: 'set-with-fingers', fingers, slackMm: room(dog, fingers), setMm: wantedMm }];
@@ -92,13 +121,13 @@ export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, S
     reasons.push(...(held ? holdReasons(held, dog.headGirthMm!, setMm, rules) : [{ code: 'head-not-taped' } as const]));
     const verdict = !inRange
       ? 'no-size'
-      : held?.holds === 'no'
+      : held?.holds === 'no' && role !== 'tag'
         ? 'can-back-out'
-        : slackMm < -1e-9
+        : below(slackMm, 0)
           ? 'presses'
-          : slackMm < least - 1e-9
+          : below(slackMm, least)
             ? 'tight'
-            : slackMm >= flatHand - 1e-9
+            : atLeast(slackMm, flatHand) && role !== 'tag'
               ? 'hangs'
               : 'fits';
     return { verdict, rows, reasons };
@@ -107,6 +136,3 @@ export const strapSizer = (kind: StrapKind): Sizer<StrapNumbers, StrapOptions, S
 
 /** Where a hole pitch makes steps, the two holes next to the wanted girth; mm. */
 export type BetweenHoles = { code: 'between-holes'; tighterMm: number; looserMm: number; tighterSlackMm: number; looserSlackMm: number };
-
-/** The fingers of a kind, unless the plan says otherwise. */
-export const usualFingers = (kind: StrapKind): StrapOptions => ({ fingers: STRAP_FINGERS[kind] });

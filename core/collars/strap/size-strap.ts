@@ -2,6 +2,7 @@ import { backOut } from '../../measure/back-out.ts';
 import { fingerSlack, type Finger } from '../../measure/finger-slack.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { StrapReason } from './strap-reasons.ts';
+import { atLeast, atMost } from '../../units/tolerance.ts';
 
 /** Buckled straps: the flat collar, and the wide-throat collar with its broad part on the throat. */
 export const STRAP_KINDS = ['flat', 'wide-throat'] as const;
@@ -27,7 +28,7 @@ export function mostCentralSize(sizesMm: readonly [number, number][], setMm: num
   let best: [number, number] | null = null;
   const off = ([low, high]: [number, number]) => Math.abs(setMm - (low + high) / 2);
   for (const size of sizesMm) {
-    const holdsIt = setMm >= size[0] - 1e-9 && setMm <= size[1] + 1e-9;
+    const holdsIt = atLeast(setMm, size[0]) && atMost(setMm, size[1]);
     if (holdsIt && (best === null || off(size) < off(best))) best = size;
   }
   return best;

@@ -1,3 +1,5 @@
+import { capital } from '../../units/sentence-case.ts';
+import { spokenSpan } from '../../units/speaker.ts';
 import type { ReasonWords } from '../../reasons/reason.ts';
 import { countOf } from '../../units/count-words.ts';
 
@@ -14,8 +16,8 @@ export type StrapReason =
 
 export const STRAP_REASON_WORDS: ReasonWords<StrapReason> = {
   'set-with-fingers': (r, speak) =>
-    `${countOf(r.fingers, 'finger').replace(/^./, (letter) => letter.toUpperCase())} under it ${r.fingers === 1 ? 'makes' : 'make'} ${speak.gap(r.slackMm)} of slack: set to ${speak.taped(r.setMm)}.`,
-  'size-holds': (r, speak) => `The size ${speak.taped(r.lowMm)} to ${speak.taped(r.highMm)} holds ${speak.taped(r.setMm)} most centrally.`,
+    `${capital(countOf(r.fingers, 'finger'))} under it ${r.fingers === 1 ? 'makes' : 'make'} ${speak.gap(r.slackMm)} of slack: set to ${speak.taped(r.setMm)}.`,
+  'size-holds': (r, speak) => `The size ${spokenSpan(speak.taped(r.lowMm), speak.taped(r.highMm))} holds ${speak.taped(r.setMm)} most centrally.`,
   'no-size': (r, speak) => `No size holds ${speak.taped(r.setMm)}.`,
   'head-not-taped': () => 'The head is not taped, so whether the dog can back out is not known.',
   'passes-head': (r, speak) =>

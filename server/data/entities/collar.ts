@@ -16,6 +16,7 @@ export const CollarEntity = new EntitySchema<CollarRow>({
     numbers: { type: 'json' },
     condition: { type: 'varchar', length: 10 },
     measuredOn: { type: 'date', nullable: true },
+    owned: { type: 'boolean', default: true },
     note: { type: 'varchar', length: 400 },
     retiredAt: { type: 'datetime', precision: 3, nullable: true },
   },

@@ -1,5 +1,6 @@
 import type { FieldSession, LevelCap, NewFieldEvent } from '@banter/contract';
-import type { DogResponse, SessionPurpose, StimulationMode } from '@banter/core';
+import type { DogResponse, SessionPurpose } from '@banter/core';
+import type { StimulationMode } from '@banter/core/collars/electronic';
 import { EntitySchema } from 'typeorm';
 import { happenedColumns, recordColumns } from '../columns.ts';
 

@@ -17,6 +17,7 @@ export const TapingEntity = new EntitySchema<TapingRow>({
     overCoat: { type: 'boolean' },
     coatDepthMm: { type: 'double', nullable: true },
     weightG: { type: 'double', nullable: true },
+    settled: { type: 'boolean', default: false },
     neckBuild: { type: 'varchar', length: 10 },
     correctsId: { type: 'uuid', nullable: true },
     tapedMm: { type: 'double' },

@@ -38,10 +38,42 @@ class SessionsByKennel implements MigrationInterface {
 }
 
 const TABLES = [
-  'people', 'places', 'dogs', 'collars', 'gear', 'wants', 'tapings', 'weighings', 'screenings', 'lifts', 'plans', 'fit_checks', 'endings', 'inspections',
-  'link_moves', 'dressings', 'photos', 'skin_looks', 'bridges', 'events', 'field_events', 'field_sessions', 'presses', 'level_caps', 'programmes',
-  'stage_results', 'stage_moves', 'hours', 'planned_sessions', 'kennel_templates', 'drills', 'calendar_feeds', 'handovers', 'owner_links', 'owner_visits',
-]; // prettier-ignore
+  'people',
+  'places',
+  'dogs',
+  'collars',
+  'gear',
+  'wants',
+  'tapings',
+  'weighings',
+  'screenings',
+  'lifts',
+  'plans',
+  'fit_checks',
+  'endings',
+  'inspections',
+  'link_moves',
+  'dressings',
+  'photos',
+  'skin_looks',
+  'bridges',
+  'events',
+  'field_events',
+  'field_sessions',
+  'presses',
+  'level_caps',
+  'programmes',
+  'stage_results',
+  'stage_moves',
+  'hours',
+  'planned_sessions',
+  'kennel_templates',
+  'drills',
+  'calendar_feeds',
+  'handovers',
+  'owner_links',
+  'owner_visits',
+];
 /** The first of their numbers. */
 const FIRST = 47;
 const titled = (table: string) => table.replaceAll(/(?:^|_)(\w)/g, (_all, letter: string) => letter.toUpperCase());

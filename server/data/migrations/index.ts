@@ -8,6 +8,7 @@ import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
 import { upkeepMigrations } from './upkeep.ts';
+import { whatSteersMigrations } from './what-steers.ts';
 
 /** Every step of the database, in the order in which they were taken; one that has landed is never changed. */
 export const migrations = [
@@ -21,4 +22,5 @@ export const migrations = [
   ...peopleMigrations,
   ...idsByKennelMigrations,
   ...nothingGetsInMigrations,
+  ...whatSteersMigrations,
 ];

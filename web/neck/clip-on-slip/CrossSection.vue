@@ -1,10 +1,10 @@
 <script setup lang="ts">
-/** A clip-on slip round the neck, clipped to its floating ring; as a backup it hangs, to scale. */
+/** A clip-on slip round the neck, clipped to its floating ring; as a backup it lowestPointAtRest, to scale. */
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import type { SectionProps } from '@banter/contract';
-import { arc, hangs, onCircle } from '../ring-shapes.ts';
+import { arc, lowestPointAtRest, onCircle } from '../ring-shapes.ts';
 import SectionFrame from '../shared/SectionFrame.vue';
 
 const props = defineProps<SectionProps>();
@@ -13,7 +13,7 @@ const numbers = computed(() => props.drawn.collar.numbers as { lengthMm: number;
 const girthMm = computed(() => props.dog.hairGirthMm!);
 const overMm = computed(() => numbers.value.lengthMm - girthMm.value);
 const thick = computed(() => Math.max(4, numbers.value.thickMm));
-const centre = computed(() => hangs(numbers.value.lengthMm, girthMm.value));
+const centre = computed(() => lowestPointAtRest(numbers.value.lengthMm, girthMm.value));
 const radius = computed(() => Math.max(girthMm.value, numbers.value.lengthMm) / (2 * Math.PI) + thick.value / 2);
 const at = computed(() => angleAtClock(props.drawn.ringAt));
 const ring = computed(() => onCircle(centre.value, radius.value, at.value));

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** A clip-on slip on the unrolled neck: its cord, the floating ring and the clip; a backup lies below a prong's place. */
-import { girthAt, placeOnNeck, slipWidthMm, type ClipOnNumbers, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { slipWidthMm } from '@banter/core/collars/slip';
+import { type ClipOnNumbers } from '@banter/core/collars/clip-on-slip';
 import { computed } from 'vue';
 import type { DrawnCollar } from '@banter/contract';
 

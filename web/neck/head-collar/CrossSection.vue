@@ -3,7 +3,7 @@
 import { computed, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import type { SectionProps } from '@banter/contract';
-import { hangs } from '../ring-shapes.ts';
+import { lowestPointAtRest } from '../ring-shapes.ts';
 
 const props = defineProps<SectionProps>();
 const units = useUnits();
@@ -15,9 +15,9 @@ const stop = computed(() => props.dog.stopGirthMm! / (2 * Math.PI));
 const strap = computed(() => setting.value.neckMm / (2 * Math.PI));
 const loop = computed(() => setting.value.noseMm / (2 * Math.PI));
 const BAND_MM = 4;
-const neckCentre = computed(() => hangs(setting.value.neckMm, props.dog.hairGirthMm!));
+const neckCentre = computed(() => lowestPointAtRest(setting.value.neckMm, props.dog.hairGirthMm!));
 const noseX = computed(() => neck.value + Math.max(stop.value, loop.value) + 42);
-const noseCentre = computed(() => hangs(setting.value.noseMm, props.dog.muzzleGirthMm!));
+const noseCentre = computed(() => lowestPointAtRest(setting.value.noseMm, props.dog.muzzleGirthMm!));
 const slidesOff = computed(() => loop.value >= stop.value);
 const box = computed(() => {
   const left = -neck.value - 26;

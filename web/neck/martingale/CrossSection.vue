@@ -4,7 +4,7 @@ import { MartingaleNumbersShape, type SectionProps } from '@banter/contract';
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import { arc, hangs, onCircle } from '../ring-shapes.ts';
+import { arc, lowestPointAtRest, onCircle } from '../ring-shapes.ts';
 import SectionFrame from '../shared/SectionFrame.vue';
 
 const props = defineProps<SectionProps>();
@@ -26,7 +26,7 @@ const apex = computed(() => {
   return onCircle({ x: 0, y: 0 }, radius.value * Math.cos(open.value) + Math.sqrt(Math.max(0, side ** 2 - (between / 2) ** 2)), at.value);
 });
 const restMm = computed(() => strapMm.value + numbers.value.loopMm / 2);
-const centre = computed(() => hangs(restMm.value, girthMm.value));
+const centre = computed(() => lowestPointAtRest(restMm.value, girthMm.value));
 const label = computed(
   () =>
     `Cross-section seen from behind the dog: a neck of ${units.exact(girthMm.value)} with a martingale set to ${units.exact(strapMm.value)}. Pulled, its rings stay ` +

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The collar as it is on the dog while it is checked: cross-section, and the links on each side to set right. */
 import { ProngNumbers } from '@banter/contract';
-import type { FittingDog, LinkSplit } from '@banter/core';
+import type { FittingDog } from '@banter/core';
+import type { LinkSplit } from '@banter/core/collars/prong';
 import { computed } from 'vue';
 import ProngCrossSection from './ProngCrossSection.vue';
 

@@ -3,25 +3,25 @@
  * A rule with a stop for each link count: where the collar would lie at rest against the neck, with the window that the house
  * wants. Each stop is a button. To scale along its length.
  */
-import type { HouseRules, LinkSplit } from '@banter/core';
+import { spokenSpan } from '@banter/core';
+import { type LinkSplit } from '@banter/core/collars/prong';
 import { computed } from 'vue';
-import { VERDICT_WORDS } from '@banter/contract';
+import { VERDICT_WORDS, PRONG_TONES } from '@banter/contract';
 import { useUnits } from '../../stores/units.ts';
-import { toneOf } from '../../parts/verdict.ts';
 import type { LinkStop } from './link-stops.ts';
 
-const props = defineProps<{ stops: LinkStop[]; now: number; rules: HouseRules; headRoomMm: number | null }>();
+const props = defineProps<{ stops: LinkStop[]; now: number; window: { lowMm: number; highMm: number }; aimMm: number; headRoomMm: number | null }>();
 const emit = defineEmits<{ choose: [split: LinkSplit] }>();
 
 const units = useUnits();
-const low = computed(() => Math.min(props.rules.slackMinMm - 12, ...props.stops.map((stop) => stop.slackMm)) - 12);
-const high = computed(() => Math.max(props.rules.slackMaxMm + 12, ...props.stops.map((stop) => stop.slackMm)) + 12);
+const low = computed(() => Math.min(props.window.lowMm - 12, ...props.stops.map((stop) => stop.slackMm)) - 12);
+const high = computed(() => Math.max(props.window.highMm + 12, ...props.stops.map((stop) => stop.slackMm)) + 12);
 const at = (mm: number) => `${((mm - low.value) / (high.value - low.value)) * 100}%`;
 const wide = (mm: number) => `${(mm / (high.value - low.value)) * 100}%`;
 const caption = computed(
   () =>
-    `Links, and the slack each leaves. Green is the house window, ${units.gap(props.rules.slackMinMm)} to ${units.gap(props.rules.slackMaxMm)}, ` +
-    `its line the aim of ${units.gap(props.rules.slackAimMm)}${props.headRoomMm !== null && props.headRoomMm < high.value ? '; red would pass the head' : ''}.`,
+    `Links, and the slack each leaves. Green is the house window, ${spokenSpan(units.gap(props.window.lowMm), units.gap(props.window.highMm))}, ` +
+    `its line the aim of ${units.gap(props.aimMm)}${props.headRoomMm !== null && props.headRoomMm < high.value ? '; red would pass the head' : ''}.`,
 );
 const marks = { good: '●', mind: '◆', stop: '■', open: '○' } as const;
 const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', stop: 'border-stop text-stop', open: 'border-line text-soft' } as const;
@@ -33,9 +33,9 @@ const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', st
       <div class="tape-edge absolute inset-x-0 top-[3.6rem] h-2" />
       <div
         class="absolute top-[2.7rem] h-[1.4rem] border-x-2 border-good bg-good-wash"
-        :style="{ left: at(rules.slackMinMm), width: wide(rules.slackMaxMm - rules.slackMinMm) }"
+        :style="{ left: at(window.lowMm), width: wide(window.highMm - window.lowMm) }"
       />
-      <div class="absolute top-[2.5rem] h-[1.7rem] w-0.5 bg-good" :style="{ left: at(rules.slackAimMm) }" />
+      <div class="absolute top-[2.5rem] h-[1.7rem] w-0.5 bg-good" :style="{ left: at(aimMm) }" />
       <div
         v-if="headRoomMm !== null && headRoomMm < high"
         class="absolute top-[2.5rem] right-0 h-[1.7rem] border-l-2 border-stop bg-stop-wash"
@@ -54,9 +54,9 @@ const tones = { good: 'border-good text-good', mind: 'border-mind text-mind', st
       >
         <span
           class="flex h-9 w-11 items-center justify-center gap-1 rounded-[0.3rem] border-2 bg-raised"
-          :class="[tones[toneOf(stop.verdict)], stop.links === now ? 'bg-tape! text-on-tape! border-on-tape!' : '']"
+          :class="[tones[PRONG_TONES[stop.verdict]], stop.links === now ? 'bg-tape! text-on-tape! border-on-tape!' : '']"
         >
-          <span aria-hidden="true" class="text-[0.55rem]">{{ marks[toneOf(stop.verdict)] }}</span>
+          <span aria-hidden="true" class="text-[0.55rem]">{{ marks[PRONG_TONES[stop.verdict]] }}</span>
           {{ stop.links }}
         </span>
         <span class="h-[1.9rem] w-0.5" :class="stop.links === now ? 'bg-ink' : 'bg-soft'" />

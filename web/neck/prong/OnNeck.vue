@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A prong on the unrolled neck: links, plate, chain and both rings in their places, the band at its real width and height. */
 import { asProngCollar, type DrawnCollar, ProngNumbers } from '@banter/contract';
-import { girthAt, placeOnNeck, prongPieces, prongWidthMm, spansOnNeck, type LinkSplit, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, spansOnNeck, type UnrolledNeck } from '@banter/core';
+import { prongPieces, prongWidthMm, type LinkSplit } from '@banter/core/collars/prong';
 import { computed } from 'vue';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();

@@ -3,7 +3,7 @@
  * The neck in cross-section seen from behind the dog, with the prong round it to scale: every link, the slack at the throat
  * as a clear gap, the closed collar as a dashed ring with the bite between. Links can be clicked to take them out.
  */
-import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core';
+import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core/collars/prong';
 import { computed, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import { ringSector } from '../ring-shapes.ts';

@@ -1,4 +1,5 @@
-import { angleAtClock, prongGirths, prongPieces, type LinkSplit, type ProngCollar, type ProngPiece } from '@banter/core';
+import { angleAtClock } from '@banter/core';
+import { prongGirths, prongPieces, type LinkSplit, type ProngCollar, type ProngPiece } from '@banter/core/collars/prong';
 import type { Point } from '../ring-shapes.ts';
 
 /** A piece of the collar with where its middle sits on the ring and which way it looks. */

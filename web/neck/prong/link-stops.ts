@@ -1,4 +1,5 @@
-import { judgeLinks, shiftLinks, type HouseRules, type LinkSplit, type LinksVerdict, type ProngCollar, type ProngNeck } from '@banter/core';
+import { judgeLinks, shiftLinks, type LinkSplit, type LinksVerdict, type ProngCollar, type ProngNeck } from '@banter/core/collars/prong';
+import { type HouseRules } from '@banter/core';
 
 /** One link count on the rule: where it puts the collar at rest, and what it comes to. */
 export type LinkStop = { links: number; slackMm: number; biteMm: number; verdict: LinksVerdict; split: LinkSplit };

@@ -1,4 +1,5 @@
-import { houseRules, prongGirths, type ProngCollar } from '@banter/core';
+import { houseRules } from '@banter/core';
+import { prongGirths, type ProngCollar } from '@banter/core/collars/prong';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ringSector } from '../ring-shapes.ts';

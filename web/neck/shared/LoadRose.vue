@@ -4,7 +4,7 @@
  * what the model leaves out. Two cases of one collar stand one inside the other.
  */
 import { collarKind, type CollarKindName, type FittingDog } from '@banter/contract';
-import { collarLoad, LOAD_REASON_WORDS, loadReasons, wordReason } from '@banter/core';
+import { collarLoad, LOAD_REASON_WORDS, loadReasons, wordReason, capital } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import { rosePath } from './load-rose.ts';
@@ -32,17 +32,21 @@ const hours = [12, 3, 6, 9].map((clock) => {
   const angle = (clock / 12) * 2 * Math.PI;
   return { clock, x: Math.sin(angle) * RADIUS * 0.78, y: -Math.cos(angle) * RADIUS * 0.78 + 5 };
 });
-const roses = computed(() => cases.value.map(({ name, found }, index) => ({ name, found, first: index === 0, path: rosePath(found, { radius: RADIUS, reach: REACH, peakKPa: peakKPa.value }) }))); // prettier-ignore
-const kPa = (value: number) => `${value < 10 ? value.toFixed(1) : Math.round(value)} kPa`;
+const roses = computed(() =>
+  cases.value.map(({ name, found }, index) => ({
+    name,
+    found,
+    first: index === 0,
+    path: rosePath(found, { radius: RADIUS, reach: REACH, peakKPa: peakKPa.value }),
+  })),
+);
 const says = computed(() => [
   ...cases.value.flatMap(({ name, load, found }) => {
     const [reason] = loadReasons(load, found);
-    return reason
-      ? [`${cases.value.length > 1 ? `${name[0]!.toUpperCase()}${name.slice(1)}: ` : ''}${wordReason(LOAD_REASON_WORDS, reason, units.speak).text}`]
-      : [];
+    return reason ? [`${cases.value.length > 1 ? `${capital(name)}: ` : ''}${wordReason(LOAD_REASON_WORDS, reason, units.speak).text}`] : [];
   }),
 ]);
-const leavesOut = wordReason(LOAD_REASON_WORDS, { code: 'model-leaves-out' }, units.speak).text;
+const leavesOut = computed(() => wordReason(LOAD_REASON_WORDS, { code: 'model-leaves-out' }, units.speak).text);
 </script>
 
 <template>
@@ -60,7 +64,7 @@ const leavesOut = wordReason(LOAD_REASON_WORDS, { code: 'model-leaves-out' }, un
         @click="forceN = one.n"
       >
         {{ one.name }}
-        <span class="text-sm font-normal">{{ one.n }} N</span>
+        <span class="text-sm font-normal">{{ units.speak.force(one.n) }}</span>
       </button>
     </div>
     <div class="mt-3 grid items-center gap-4 sm:grid-cols-[15rem_minmax(0,1fr)]">
@@ -97,14 +101,14 @@ const leavesOut = wordReason(LOAD_REASON_WORDS, { code: 'model-leaves-out' }, un
               <span aria-hidden="true" class="mr-2 inline-block w-6 border-t-2 align-middle" :class="rose.first ? 'border-warm' : 'border-dashed border-ink'" />
               most, {{ rose.name }}
             </dt>
-            <dd class="text-right font-semibold">{{ kPa(rose.found.peakKPa) }}</dd>
+            <dd class="text-right font-semibold">{{ units.speak.pressure(rose.found.peakKPa) }}</dd>
             <template v-if="rose.found.tipForceN !== null">
               <dt class="pl-8">each tip</dt>
-              <dd class="text-right">{{ rose.found.tipForceN.toFixed(1) }} N</dd>
+              <dd class="text-right">{{ units.speak.force(rose.found.tipForceN) }}</dd>
             </template>
             <template v-else-if="rose.found.meanKPa !== rose.found.peakKPa">
               <dt class="pl-8">mean of the circle</dt>
-              <dd class="text-right">{{ kPa(rose.found.meanKPa) }}</dd>
+              <dd class="text-right">{{ units.speak.pressure(rose.found.meanKPa) }}</dd>
             </template>
           </template>
         </dl>

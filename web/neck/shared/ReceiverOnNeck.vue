@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A receiver on the unrolled neck: its strap, the receiver at its clock place with both contacts, and the footprint's outline. */
 import { type DrawnCollar, ElectronicNumbersShape } from '@banter/contract';
-import { girthAt, placeOnNeck, RECEIVER_STRAP_MM, RECEIVER_WIDTH_MM, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { RECEIVER_STRAP_MM, RECEIVER_WIDTH_MM } from '@banter/core/collars/electronic';
 import { computed } from 'vue';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar; antenna?: boolean }>();

@@ -4,7 +4,7 @@ import { ElectronicNumbersShape, type SectionProps } from '@banter/contract';
 import { angleAtClock, clearOfWindpipe } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import { arc, hangs, ringSector } from '../ring-shapes.ts';
+import { arc, lowestPointAtRest, ringSector } from '../ring-shapes.ts';
 import SectionFrame from './SectionFrame.vue';
 
 const props = defineProps<SectionProps & { antenna?: boolean }>();
@@ -20,7 +20,7 @@ const halfArc = computed(() => numbers.value.footprintMm / hair.value / 2);
 const clearMm = computed(() => clearOfWindpipe(setting.value.clock, hairMm.value, numbers.value.footprintMm));
 const reaches = computed(() => setting.value.postMm >= hair.value - skin.value);
 const BAND_MM = 4;
-const strapCentre = computed(() => hangs(setting.value.strapMm, hairMm.value));
+const strapCentre = computed(() => lowestPointAtRest(setting.value.strapMm, hairMm.value));
 const BOX_MM = 22;
 /** The end of the receiver that looks up to the sky: towards the nape. */
 const upEnd = computed(() => (setting.value.clock > 0 && setting.value.clock <= 6 ? -1 : 1));

@@ -4,7 +4,7 @@ import { type SectionProps, StrapNumbersShape } from '@banter/contract';
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
-import { arc, hangs, onCircle } from '../ring-shapes.ts';
+import { arc, lowestPointAtRest, onCircle } from '../ring-shapes.ts';
 import SectionFrame from './SectionFrame.vue';
 
 const props = defineProps<SectionProps & { broadThroat?: boolean }>();
@@ -15,7 +15,7 @@ const girthMm = computed(() => props.dog.hairGirthMm!);
 const slackMm = computed(() => setMm.value - girthMm.value);
 const BAND_MM = 5;
 const radius = computed(() => setMm.value / (2 * Math.PI) + BAND_MM / 2);
-const centre = computed(() => hangs(setMm.value, girthMm.value));
+const centre = computed(() => lowestPointAtRest(setMm.value, girthMm.value));
 const at = computed(() => angleAtClock(props.broadThroat ? 12 : props.drawn.ringAt));
 const buckleAt = computed(() => at.value - (props.broadThroat ? 0 : 0.55));
 const buckle = computed(() => onCircle(centre.value, radius.value, buckleAt.value));

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What stands beside a slip at the bench: the letter its loop makes. */
-import type { FittingDog } from '@banter/core';
+import type { Bench } from '../shared/bench.ts';
 import LetterDrawing from './LetterDrawing.vue';
 
-defineProps<{ dog: FittingDog }>();
+defineProps<{ bench: Bench }>();
 </script>
 
 <template>
-  <LetterDrawing :works-on="dog.worksOn" />
+  <LetterDrawing :works-on="bench.dog.worksOn" />
 </template>

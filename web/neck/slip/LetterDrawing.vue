@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The open loop as it is held facing the dog: a P for a dog worked on the left, the mirrored P on the right. */
-import { loopLetter } from '@banter/core';
+import { loopLetter } from '@banter/core/collars/slip';
 import { computed } from 'vue';
 
 const props = defineProps<{ worksOn: 'left' | 'right' }>();

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A slip on the unrolled neck: the chain all round, its two rings, and the running part over the top towards the handler. */
 import { type DrawnCollar, SlipNumbersShape } from '@banter/contract';
-import { girthAt, placeOnNeck, slipWidthMm, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, type UnrolledNeck } from '@banter/core';
+import { slipWidthMm } from '@banter/core/collars/slip';
 import { computed } from 'vue';
 
 const props = defineProps<{ neck: UnrolledNeck; drawn: DrawnCollar }>();

@@ -37,7 +37,12 @@ function plan() {
   const last = Math.min(board.days.value.length, first + weeks.value * 7);
   const mine = programmes.value.filter(({ programme }) => chosen.value.has(programme.id));
   const ids = new Set(mine.map(({ programme }) => programme.id));
-  const dropped = new Set(mine.flatMap(({ ahead }) => ahead).filter(({ day }) => day >= from.value).map(({ id }) => id)); // prettier-ignore
+  const dropped = new Set(
+    mine
+      .flatMap(({ ahead }) => ahead)
+      .filter(({ day }) => day >= from.value)
+      .map(({ id }) => id),
+  );
   const fixed = board.placed.value.filter(({ id }) => !dropped.has(id));
   const some = hands.value.size === board.live.value.people.length ? null : [...hands.value];
   const { onAroundMinutes } = houseRules(session.kennel!.rules);

@@ -12,17 +12,22 @@ const WAYS: { direction: Direction; key: string; shown: string }[] = [
   { direction: 'across', key: 'a', shown: 'A' },
   { direction: 'up', key: 'u', shown: 'U' },
 ];
-useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (props.run.state.value !== 'running' || event.ctrlKey || event.metaKey || event.altKey) return;
-  const way = WAYS.find(({ key }) => key === event.key);
-  if (!way && event.key !== ' ') return;
-  event.preventDefault();
-  // Keys of other screens do not act while a hand is on the leash.
-  event.stopPropagation();
-  if (event.repeat) return;
-  if (way) props.run.press(way.direction);
-  else props.run.pay();
-}, { capture: true }); // prettier-ignore
+useEventListener(
+  document,
+  'keydown',
+  (event: KeyboardEvent) => {
+    if (props.run.state.value !== 'running' || event.ctrlKey || event.metaKey || event.altKey) return;
+    const way = WAYS.find(({ key }) => key === event.key);
+    if (!way && event.key !== ' ') return;
+    event.preventDefault();
+    // Keys of other screens do not act while a hand is on the leash.
+    event.stopPropagation();
+    if (event.repeat) return;
+    if (way) props.run.press(way.direction);
+    else props.run.pay();
+  },
+  { capture: true },
+);
 useEventListener(document, 'keyup', (event: KeyboardEvent) => {
   const way = WAYS.find(({ key }) => key === event.key);
   if (way && props.run.holding.value?.direction === way.direction) props.run.release();

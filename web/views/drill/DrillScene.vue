@@ -23,7 +23,7 @@ const hand = { x: LEG.x - 26, y: LEG.y - 8 };
 const tight = computed(() => props.run.holding.value !== null);
 const leash = computed(() => {
   const { x, y } = neck.value;
-  // A slack leash hangs in a curve between hand and neck.
+  // A slack leash lowestPointAtRest in a curve between hand and neck.
   const hang = tight.value ? 0 : 42;
   return `M${hand.x} ${hand.y} Q${(hand.x + x) / 2} ${(hand.y + y) / 2 + hang} ${x} ${y}`;
 });

@@ -5,7 +5,7 @@ import {
   judgeScene,
   type Direction,
   type DrillAnswer,
-  type DrillCollar,
+  type CorrectionWays,
   type DrillPace,
   type HouseRules,
   type Pressure,
@@ -14,7 +14,7 @@ import {
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 
-export type DrillSetting = { seed: number; pace: DrillPace; collar: DrillCollar; count: number };
+export type DrillSetting = { seed: number; pace: DrillPace; ways: CorrectionWays; count: number };
 /** A hand that holds on past a scene's end is let go for it after so long, ms. */
 const PATIENCE_MS = 2500;
 
@@ -60,7 +60,7 @@ export function useDrillRun(setting: DrillSetting, rules: HouseRules) {
     release();
     const answer = { pressures: pressures.value, paidAt: paidAt.value };
     answers.value = [...answers.value, answer];
-    judged.value = [...judged.value, judgeScene(scene.value, answer, { collar: setting.collar, rules })];
+    judged.value = [...judged.value, judgeScene(scene.value, answer, { ways: setting.ways, rules })];
     if (index.value + 1 >= scenes.length) {
       state.value = 'over';
       frames.pause();

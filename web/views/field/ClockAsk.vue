@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A phone whose clock is off: asked once, both times are kept. */
 import type { ClockOff } from '@banter/contract';
-import { speakHours } from '@banter/core';
+import { speakHours, HOUR_MS, MINUTE_MS } from '@banter/core';
 import { computed } from 'vue';
 import { useSession } from '../../stores/session.ts';
 
@@ -11,10 +11,10 @@ const session = useSession();
 const time = (at: string) =>
   new Intl.DateTimeFormat('en-GB', {
     timeStyle: 'short',
-    dateStyle: Math.abs(props.off.aheadMs) > 20 * 3_600_000 ? 'medium' : undefined,
+    dateStyle: Math.abs(props.off.aheadMs) > 20 * HOUR_MS ? 'medium' : undefined,
     timeZone: session.kennel!.timeZone,
   }).format(new Date(at));
-const by = computed(() => `${speakHours(Math.round(Math.abs(props.off.aheadMs) / 60_000) / 60)} ${props.off.aheadMs > 0 ? 'ahead of' : 'behind'}`);
+const by = computed(() => `${speakHours(Math.round(Math.abs(props.off.aheadMs) / MINUTE_MS) / 60)} ${props.off.aheadMs > 0 ? 'ahead of' : 'behind'}`);
 </script>
 
 <template>

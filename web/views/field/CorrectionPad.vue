@@ -1,21 +1,17 @@
 <script setup lang="ts">
 /** Corrections by the way they go: what the dog’s collar is for comes first. */
+import { collarKind } from '@banter/contract';
 import type { FieldDog } from '@banter/contract';
 import { DIRECTION_WORDS, DIRECTIONS, type Direction } from '@banter/core';
 import { computed } from 'vue';
 
 const props = defineProps<{ dog: FieldDog; directions: Record<Direction, number> }>();
 defineEmits<{ correct: [direction: Direction] }>();
-/** A head collar lifts straight up; a martingale goes sideways, never straight back on the throat. Common practice. */
-const first = computed((): Direction[] =>
-  props.dog.kinds.includes('prong') || props.dog.kinds.includes('slip')
-    ? []
-    : props.dog.kinds.includes('head-collar')
-      ? ['up']
-      : props.dog.kinds.includes('martingale')
-        ? ['across']
-        : [],
-);
+/** What comes first with the collar that closes on the dog: of several, back and in before a way of its own. Common practice. */
+const first = computed((): readonly Direction[] => {
+  const ways = props.dog.kinds.flatMap((kind) => collarKind(kind).traits.ways ?? []);
+  return ways.some((way) => way.first.length === 0) ? [] : (ways[0]?.first ?? []);
+});
 const order = computed(() => [...first.value, ...DIRECTIONS.filter((one) => !first.value.includes(one))]);
 /** From the dog’s own view, its nose at the top. */
 const turns: Partial<Record<Direction, number>> = { forward: 0, back: 180 };

@@ -2,9 +2,9 @@
 /** Finding the level a dog notices: an up-down run with its rule shown, from the lowest, never to a ceiling or past a cap. */
 import type { FieldDevice } from '@banter/contract';
 import {
-  contractSpeaker,
   ENOUGH_REVERSALS,
   levelWords,
+  lowestFelt,
   noticedBy,
   PRESS_GUARD_TONES,
   pressGuards,
@@ -12,7 +12,7 @@ import {
   STAIRCASE_RULES,
   staircase,
   WORKING_LEVEL_REASON_WORDS,
-  ladderRung,
+  workingLevel,
   wordReason,
   type DogResponse,
   type HouseRules,
@@ -26,38 +26,47 @@ import { computed } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { usePressClock } from '../../field/press-clock.ts';
 import { stored } from '../../stores/stored.ts';
-import type { FieldTold } from '../../stores/field-log.ts';
+import type { FieldEventToLog } from '../../stores/field-log.ts';
 import GuardLines from './GuardLines.vue';
 import ResponseRow from './ResponseRow.vue';
 import StairDrawing from './StairDrawing.vue';
+import { useUnits } from '../../stores/units.ts';
 
 const props = defineProps<{
   device: FieldDevice;
   facts: PressFacts;
   story: SessionStory;
+  /** The level with which the run begins. */
+  begins: number;
   rules: HouseRules;
-  tell: (told: FieldTold, more?: { id?: string; at?: number }) => string;
+  tell: (told: FieldEventToLog, more?: { id?: string; at?: number }) => string;
 }>();
+const units = useUnits();
 const rule = stored('banter.stair-rule', z.enum(STAIRCASE_RULES), 'up-down');
 const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
 const answered = computed(() => pressed.value.filter(({ response }) => response !== null));
 const trials = computed(() => answered.value.map(({ level, response }) => ({ level, noticed: noticedBy(response!) })));
 const limits = computed(() => ({ scale: props.device.scale, below: props.facts.ceiling, atMost: props.facts.cap }));
-const stairs = computed(() => staircase(trials.value, { rule: rule.value, ...limits.value }));
+const stairs = computed(() => staircase(trials.value, { rule: rule.value, from: props.begins, ...limits.value }));
 const open = computed(() => pressed.value.find(({ response }) => response === null) ?? null);
-const rung = computed(() =>
-  ladderRung(
-    answered.value.map(({ level, response, at }) => ({ level, response: response!, at })),
-    { scale: props.device.scale, ceiling: props.facts.ceiling, cap: props.facts.cap, rules: props.rules },
-  ),
+const working = computed(() =>
+  workingLevel([{ trials: answered.value.map(({ level, response }) => ({ level, noticed: noticedBy(response!), tooMuch: response === 'too-much' })) }], {
+    scale: props.device.scale,
+    ceiling: props.facts.ceiling,
+    cap: props.facts.cap,
+    target: props.rules.workingChance,
+    rules: props.rules,
+  }),
 );
 /** More than usual is no question here: the run goes by its rule. Contact must have been felt before it begins. */
-const guards = computed(() => (stairs.value.next === null ? [] : pressGuards(stairs.value.next, { ...props.facts, usual: null })));
+const guards = computed(() =>
+  stairs.value.next === null ? [] : pressGuards(stairs.value.next, { ...props.facts, usual: null, lastNeeded: null }, props.rules),
+);
 const contactFirst = computed(() => props.facts.contactMade !== true);
 const barred = computed(() => contactFirst.value || guards.value.some(({ code }) => PRESS_GUARD_TONES[code] === 'stop'));
 const why = computed(() => {
   const last = trials.value.at(-1);
-  if (!last) return 'From the lowest of its scale.';
+  if (!last) return props.begins > lowestFelt(props.device.scale) ? 'Under what it needs here, and up.' : 'From the lowest that does anything.';
   if (last.noticed) return stairs.value.inARow > 0 ? `Once more at the same level: ${STAIRCASE_RULE_WORDS[rule.value].name}.` : 'A step down after a sign.';
   return 'A step up after no sign.';
 });
@@ -104,7 +113,7 @@ function respond(response: DogResponse) {
     <button v-else-if="stairs.next !== null && !barred" type="button" class="press press-main mt-3 min-h-20 w-full text-xl" @click="press">
       Press {{ levelWords(stairs.next) }}
     </button>
-    <p v-if="answered.length > 2" class="mt-3">{{ wordReason(WORKING_LEVEL_REASON_WORDS, rung.workingReason, contractSpeaker).text }}</p>
+    <p v-if="answered.length > 2" class="mt-3">{{ wordReason(WORKING_LEVEL_REASON_WORDS, working.reasons[0]!, units.speak).text }}</p>
     <ChoiceRow
       v-if="answered.length === 0"
       class="mt-4"

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** What speaks against a press, before it is logged: the gravest first, with contact one tap away. */
-import { contractSpeaker, PRESS_GUARD_TONES, PRESS_GUARD_WORDS, wordReason, type PressGuard } from '@banter/core';
+import { PRESS_GUARD_TONES, PRESS_GUARD_WORDS, wordReason, type PressGuard } from '@banter/core';
 import { computed } from 'vue';
+import { useUnits } from '../../stores/units.ts';
 
 const props = defineProps<{ guards: readonly PressGuard[] }>();
+const units = useUnits();
 defineEmits<{ contact: [made: boolean]; more: [] }>();
 const lines = computed(() =>
-  props.guards.map((guard) => ({ code: guard.code, tone: PRESS_GUARD_TONES[guard.code], text: wordReason(PRESS_GUARD_WORDS, guard, contractSpeaker).text })),
+  props.guards.map((guard) => ({ code: guard.code, tone: PRESS_GUARD_TONES[guard.code], text: wordReason(PRESS_GUARD_WORDS, guard, units.speak).text })),
 );
 </script>
 

@@ -4,11 +4,23 @@
  * higher level by itself; what speaks against a press stands above it.
  */
 import type { FieldDevice, UsualLevel } from '@banter/contract';
-import { levelWords, PRESS_GUARD_TONES, pressGuards, type DogResponse, type PressFacts, type SessionStory, type StimulationMode } from '@banter/core';
+import {
+  ASKED_GUARDS,
+  levelSteps,
+  levelWords,
+  PRESS_GUARD_TONES,
+  pressGuards,
+  type DogResponse,
+  type HouseRules,
+  type PressFacts,
+  type SessionStory,
+} from '@banter/core';
+import { type StimulationMode } from '@banter/core/collars/electronic';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
-import type { FieldTold } from '../../stores/field-log.ts';
+import type { FieldEventToLog } from '../../stores/field-log.ts';
 import { usePressClock } from '../../field/press-clock.ts';
+import { OFFERED_WORDS } from '../../parts/level-standing-words.ts';
 import GuardLines from './GuardLines.vue';
 import NeedsMore from './NeedsMore.vue';
 import ResponseRow from './ResponseRow.vue';
@@ -19,8 +31,11 @@ const props = defineProps<{
   story: SessionStory;
   usual: UsualLevel | null;
   settingName: string;
-  tell: (told: FieldTold, more?: { id?: string; at?: number }) => string;
+  rules: HouseRules;
+  tell: (told: FieldEventToLog, more?: { id?: string; at?: number }) => string;
 }>();
+/** What stands of it in this setting, where anything does. */
+const here = computed(() => props.device.levels[props.story.settings.at(-1) ?? ''] ?? null);
 const scale = computed(() => props.device.scale);
 const mode = ref<StimulationMode>(props.device.modes[0]!);
 const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
@@ -37,8 +52,7 @@ watch(
 const usualAbove = computed(() => (!touched.value && props.usual && props.usual.level > level.value ? props.usual.level : null));
 const step = (steps: number) => {
   touched.value = true;
-  const { min, max, step: one } = scale.value;
-  level.value = Math.round(Math.min(max, Math.max(min, level.value + steps * one)) * 1e6) / 1e6;
+  level.value = levelSteps(level.value, steps, scale.value);
 };
 /** What stands in the field while somebody types; the clock of the session draws this screen anew every second. */
 const typed = ref(levelWords(level.value));
@@ -49,9 +63,11 @@ function settle() {
   else typed.value = levelWords(level.value);
 }
 const silent = computed(() => mode.value === 'tone' || mode.value === 'vibration');
-const guards = computed(() =>
-  pressGuards(level.value, props.facts).filter(({ code }) => !silent.value || !['off-scale', 'at-ceiling', 'above-cap', 'more-than-usual'].includes(code)),
-);
+/** What is said of a level says nothing of a tone. */
+const OF_LEVELS: readonly string[] = ['off-scale', 'at-ceiling', 'above-cap', 'more-than-usual', 'level-jump', 'level-alarm'];
+const guards = computed(() => pressGuards(level.value, props.facts, props.rules).filter(({ code }) => !silent.value || !OF_LEVELS.includes(code)));
+/** Something is asked first: the press is a plain button then, and says that it is meant. */
+const asked = computed(() => guards.value.some(({ code }) => ASKED_GUARDS.has(code)));
 const barred = computed(() => guards.value.some(({ code }) => PRESS_GUARD_TONES[code] === 'stop'));
 const offScale = computed(() => guards.value.some(({ code }) => code === 'off-scale'));
 const looking = ref(false);
@@ -74,8 +90,8 @@ function respond(response: DogResponse) {
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h2>«{{ device.name }}»</h2>
       <p class="text-sm text-soft">
-        <template v-if="usual">{{ usual.how === 'working' ? 'works' : 'last needed' }} at {{ levelWords(usual.level) }} here ({{ settingName }})</template>
-        <template v-else>not yet known in this setting</template>
+        <template v-if="usual">{{ OFFERED_WORDS[usual.how] }} {{ levelWords(usual.level) }} here ({{ settingName }})</template>
+        <template v-else>{{ here ? 'no level is offered here' : 'not yet known in this setting' }}</template>
         <template v-if="device.cap !== null"> · cap {{ levelWords(device.cap) }}</template>
         <template v-if="facts.ceiling !== null"> · {{ levelWords(facts.ceiling) }} was too much</template>
       </p>
@@ -108,7 +124,7 @@ function respond(response: DogResponse) {
       <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step up" @click="step(1)">+</button>
     </div>
     <button v-if="usualAbove !== null && !silent" type="button" class="press press-plain mt-2 min-h-12 w-full" @click="level = usualAbove">
-      Set it to {{ levelWords(usualAbove) }}, as {{ usual!.how === 'working' ? 'it works' : 'last needed' }} here
+      Set it to {{ levelWords(usualAbove) }}, {{ OFFERED_WORDS[usual!.how] }} here
     </button>
     <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" @more="looking = true" />
     <NeedsMore
@@ -117,8 +133,8 @@ function respond(response: DogResponse) {
       @found="(found) => (tell({ event: 'looked-into', collarId: device.collarId, found }), (looking = false))"
       @close="looking = false"
     />
-    <button v-if="!barred" type="button" class="press press-main mt-3 min-h-20 w-full text-xl" @click="press">
-      Press {{ silent ? mode : levelWords(level) }}
+    <button v-if="!barred" type="button" class="press mt-3 min-h-20 w-full text-xl" :class="asked ? 'press-plain' : 'press-main'" @click="press">
+      Press {{ silent ? mode : levelWords(level) }}{{ asked ? ' all the same' : '' }}
     </button>
     <button v-else-if="!offScale" type="button" class="press press-plain mt-3 min-h-14 w-full" @click="press">
       It was pressed on the device: log {{ levelWords(level) }}

@@ -6,10 +6,10 @@ import { correctionsPerTenMinutes, levelWords, rewardsPerCorrection, percent, te
 
 import { computed } from 'vue';
 import { spanWords } from '../../field/span-words.ts';
-import { useFieldLog, type FieldTold } from '../../stores/field-log.ts';
+import { useFieldLog, type FieldEventToLog } from '../../stores/field-log.ts';
 import StageTold from './StageTold.vue';
 
-const props = defineProps<{ tally: SessionTally; dog: FieldDog; story: SessionStory; tell: (told: FieldTold) => string }>();
+const props = defineProps<{ tally: SessionTally; dog: FieldDog; story: SessionStory; tell: (told: FieldEventToLog) => string }>();
 defineEmits<{ again: []; undo: [] }>();
 const log = useFieldLog();
 const rows = computed(() => {

@@ -4,7 +4,7 @@ import { pressFacts, usualHere, type FieldDog } from '@banter/contract';
 import { houseRules, sessionTally, type SessionStory } from '@banter/core';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { useFieldLog, type FieldTold } from '../../stores/field-log.ts';
+import { useFieldLog, type FieldEventToLog } from '../../stores/field-log.ts';
 import { useNow } from '../../stores/now.ts';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useSession } from '../../stores/session.ts';
@@ -50,7 +50,7 @@ const usual = computed(() => (device.value ? usualHere(device.value, setting.val
 const tally = computed(() => sessionTally(props.story));
 const lasted = computed(() => spanWords((props.story.endedAt ?? now.value) - props.story.begunAt));
 
-const tell = (told: FieldTold, more?: { id?: string; at?: number }) => log.tell(props.story.sessionId, told, more);
+const tell = (told: FieldEventToLog, more?: { id?: string; at?: number }) => log.tell(props.story.sessionId, told, more);
 /** The last tap that stands and can be taken back. */
 const lastTap = computed(() => props.story.events.filter(({ event }) => event !== 'begin').at(-1) ?? null);
 function undo() {
@@ -119,6 +119,7 @@ useScreenKeys('Field log', [
         :device="device"
         :facts="facts"
         :story="story"
+        :begins="device.runBegins[setting] ?? device.scale.min"
         :rules="rules"
         :tell="tell"
       />
@@ -130,6 +131,7 @@ useScreenKeys('Field log', [
         :story="story"
         :usual="usual"
         :setting-name="settingName"
+        :rules="rules"
         :tell="tell"
       />
       <section class="mt-4 grid grid-cols-2 gap-2" aria-label="What happened">

@@ -4,10 +4,10 @@ import type { FieldDog } from '@banter/contract';
 import type { SessionStory } from '@banter/core';
 import { computed, watch } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
-import type { FieldTold } from '../../stores/field-log.ts';
+import type { FieldEventToLog } from '../../stores/field-log.ts';
 import { useTyped } from '../../stores/draft.ts';
 
-const props = defineProps<{ programme: FieldDog['programmes'][number]; story: SessionStory; tell: (told: FieldTold) => string }>();
+const props = defineProps<{ programme: FieldDog['programmes'][number]; story: SessionStory; tell: (told: FieldEventToLog) => string }>();
 const told = computed(() => {
   const found = props.story.events.findLast((event) => event.event === 'result' && event.programmeId === props.programme.id);
   return found?.event === 'result' ? found : null;

@@ -3,6 +3,7 @@
  * How a dog grows, to scale: weight above, high girth below, over its age; the band is the 95 % interval of the curve, dots are
  * weighings and tapes, lines across are where a collar has to be made up anew or is outgrown.
  */
+import { girthAtWeight } from '@banter/core';
 import type { DogGrowth } from '@banter/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
@@ -28,7 +29,7 @@ const to = computed(() => reachDays(props.growth));
 const x = computed(() => scaleLinear([0, to.value], [LEFT, W.value - RIGHT]));
 const most = computed(() => Math.max(...points.value.map(({ high }) => high), ...props.growth.weighIns.map(({ weightKg }) => weightKg)));
 const kg = computed(() => scaleLinear([0, most.value * 1.05], [TOP + WEIGHT, TOP]));
-const girthOf = (weightKg: number) => props.growth.factor! * Math.cbrt(weightKg);
+const girthOf = (weightKg: number) => girthAtWeight(props.growth.factor!, weightKg);
 const lines = computed(() =>
   props.growth.outgrows.flatMap(({ change, outgrown, collarName }) => [
     ...(change ? [{ mm: change.girthMm, says: `«${collarName}» anew`, end: false }] : []),
@@ -43,7 +44,14 @@ const mm = computed(() => {
 });
 const H = computed(() => (mm.value ? girthTop + GIRTH : TOP + WEIGHT) + 30);
 type Point = (typeof points.value)[number];
-const band = computed(() => area<Point>((p) => x.value(p.age), (p) => kg.value(p.low), (p) => kg.value(p.high))(points.value) ?? undefined); // prettier-ignore
+const band = computed(
+  () =>
+    area<Point>(
+      (p) => x.value(p.age),
+      (p) => kg.value(p.low),
+      (p) => kg.value(p.high),
+    )(points.value) ?? undefined,
+);
 const curve = computed(
   () =>
     line<Point>(
@@ -53,7 +61,15 @@ const curve = computed(
 );
 /** What lies under the drawing's foot is left out of it. */
 const shown = computed(() => points.value.filter(({ kg: weight }) => mm.value === null || girthOf(weight) >= mm.value.domain()[0]!));
-const girthBand = computed(() => (mm.value ? (area<Point>((p) => x.value(p.age), (p) => mm.value!(girthOf(p.low)), (p) => mm.value!(girthOf(p.high)))(shown.value) ?? undefined) : undefined)); // prettier-ignore
+const girthBand = computed(() =>
+  mm.value
+    ? (area<Point>(
+        (p) => x.value(p.age),
+        (p) => mm.value!(girthOf(p.low)),
+        (p) => mm.value!(girthOf(p.high)),
+      )(shown.value) ?? undefined)
+    : undefined,
+);
 const girthCurve = computed(() =>
   mm.value
     ? (line<Point>(

@@ -1,7 +1,7 @@
 import { collarKind, type DogGrowth, type Outgrowth, type When } from '@banter/contract';
 import type { Speaker } from '@banter/core';
+import { DAY_MS } from '@banter/core';
 
-const DAY_MS = 86_400_000;
 type Told = Extract<DogGrowth, { missing: null }>;
 
 /** The day on which a dog born then is so many days old. */

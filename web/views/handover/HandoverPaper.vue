@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A handover as the owner reads it, on the screen as on paper: what matters first, the drawings, then line by line. */
+import { labelled } from '@banter/core';
 import type { HandoverSheet } from '@banter/contract';
 import SheetDrawing from '../../paper/SheetDrawing.vue';
 
@@ -26,7 +27,7 @@ const FIRST = ['wears', 'ring', 'where'];
         <section v-for="part in sheet.sections.filter(({ key }) => FIRST.includes(key))" :key="part.key" :aria-label="part.title">
           <h3>{{ part.title }}</h3>
           <p v-for="line in part.lines" :key="line.key">
-            <strong v-if="line.label">{{ line.label }}{{ /[?!.]$/.test(line.label) ? '' : ':' }}</strong> {{ line.text }}
+            <strong v-if="line.label">{{ labelled(line.label) }}</strong> {{ line.text }}
           </p>
         </section>
       </div>
@@ -49,7 +50,7 @@ const FIRST = ['wears', 'ring', 'where'];
     >
       <h3>{{ part.title }}</h3>
       <p v-for="line in part.lines" :key="line.key">
-        <strong v-if="line.label">{{ line.label }}{{ /[?!.]$/.test(line.label) ? '' : ':' }}</strong> {{ line.text }}
+        <strong v-if="line.label">{{ labelled(line.label) }}</strong> {{ line.text }}
       </p>
     </section>
     <section aria-label="Every day" :class="dailyOnPaperOnly && 'hidden print:block'">
@@ -64,7 +65,7 @@ const FIRST = ['wears', 'ring', 'where'];
       <h3>{{ part.title }}</h3>
       <component :is="part.key === 'call' ? 'ul' : 'div'" :class="part.key === 'call' && 'list-disc pl-5'">
         <component :is="part.key === 'call' ? 'li' : 'p'" v-for="line in part.lines" :key="line.key">
-          <strong v-if="line.label">{{ line.label }}{{ /[?!.]$/.test(line.label) ? '' : ':' }}</strong> {{ line.text }}
+          <strong v-if="line.label">{{ labelled(line.label) }}</strong> {{ line.text }}
         </component>
       </component>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Owners' private links: made, taken back, and what was done with them. */
+import { DAY_MS } from '@banter/core';
 import { OWNER_LINK_DAYS, OwnerLink, type HandoversPage, type OwnerLinkFacts } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -34,7 +35,7 @@ const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'tick
 
 async function make() {
   const { key, keyHash } = await makePrivateKey();
-  const expiresAt = new Date(Date.now() + Number(days.value) * 86_400_000).toISOString();
+  const expiresAt = new Date(Date.now() + Number(days.value) * DAY_MS).toISOString();
   const facts: OwnerLinkFacts = { dogId: props.dogId, name: name.value.trim(), keyHash, expiresAt, revokedAt: null };
   if (!(await keeping.keep(`/api/owner-links/${uuidv7()}`, OwnerLink, facts))) return;
   address.value = `${location.origin}/owner#${key}`;

@@ -17,7 +17,8 @@ const zone = session.kennel!.timeZone;
 const FILTERS = ['personId', 'dogId', 'kind', 'from', 'to'] as const;
 type Filter = (typeof FILTERS)[number];
 const chosen = ref(Object.fromEntries(FILTERS.map((name) => [name, String(route.query[name] ?? '')])) as Record<Filter, string>);
-const asked = (before?: string) => `/api/deeds?${new URLSearchParams(Object.entries({ ...chosen.value, before: before ?? '' }).filter(([, value]) => value !== '')).toString()}`; // prettier-ignore
+const asked = (before?: string) =>
+  `/api/deeds?${new URLSearchParams(Object.entries({ ...chosen.value, before: before ?? '' }).filter(([, value]) => value !== '')).toString()}`;
 const { data, state, sentence, load } = useLoad(() => asked(), DeedsPage);
 const older = ref<Deed[]>([]);
 const more = ref(false);
@@ -62,10 +63,18 @@ const time = (at: string) => DateTime.fromISO(at, { zone }).toFormat('HH:mm');
 const thing = (kind: string) => DEED_WORDS[kind as DeedKind]?.thing ?? kind;
 const kinds = computed(() => [...(data.value?.kinds ?? [])].sort((a, b) => thing(a).localeCompare(thing(b))));
 const valueWords = (value: unknown) =>
-  value === null || value === '' ? 'nothing' : typeof value === 'string' && Object.hasOwn(ROLE_WORDS, value) ? ROLE_WORDS[value as keyof typeof ROLE_WORDS].name : typeof value === 'object' ? JSON.stringify(value) : String(value); // prettier-ignore
+  value === null || value === ''
+    ? 'nothing'
+    : typeof value === 'string' && Object.hasOwn(ROLE_WORDS, value)
+      ? ROLE_WORDS[value as keyof typeof ROLE_WORDS].name
+      : typeof value === 'object'
+        ? JSON.stringify(value)
+        : String(value);
 const fieldWords = (field: string) => field.replace(/(Mm|G|Id|At|On)$/, '').replaceAll(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
 const changeWords = ({ about }: Deed) =>
-  (about.changed ?? []).map((one) => (Object.hasOwn(one, 'to') ? `${fieldWords(one.field)}: ${valueWords(one.from)} → ${valueWords(one.to)}` : fieldWords(one.field))).join('; '); // prettier-ignore
+  (about.changed ?? [])
+    .map((one) => (Object.hasOwn(one, 'to') ? `${fieldWords(one.field)}: ${valueWords(one.from)} → ${valueWords(one.to)}` : fieldWords(one.field)))
+    .join('; ');
 const any = computed(() => FILTERS.some((name) => chosen.value[name] !== ''));
 const clear = () => (chosen.value = { personId: '', dogId: '', kind: '', from: '', to: '' });
 </script>

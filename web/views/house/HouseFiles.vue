@@ -4,7 +4,8 @@ import { failureSentence } from '../../api/failure.ts';
 import { send } from '../../api/request.ts';
 import { sendFile } from '../../api/send-file.ts';
 import { CSV_TABLES, KENNEL_PART_NAMES, kennelPart, KennelImport, type CsvTable, type KennelPartName } from '@banter/contract';
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { computed, ref, shallowRef } from 'vue';
 import { momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useMay } from '../../stores/may.ts';
@@ -28,7 +29,7 @@ const choice = ref<'ours' | 'file'>('ours');
 let stopSending = () => {};
 let timer: ReturnType<typeof setTimeout> | undefined;
 const LOOK_MS = 400;
-onBeforeUnmount(() => {
+tryOnScopeDispose(() => {
   stopSending();
   clearTimeout(timer);
 });

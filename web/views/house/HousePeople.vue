@@ -19,7 +19,7 @@ const units = useUnits();
 const keeping = useKeep();
 const { data, state, sentence, load } = useLoad(() => '/api/people', PeoplePage);
 const finger = computed(() => session.me?.person.finger ?? null);
-const said = (mm: number | undefined) => (mm === undefined ? '' : `${mm} mm`);
+const said = (mm: number | undefined) => (mm === undefined ? '' : units.typed(mm));
 const { thick, wide, settled } = useTyped('finger', { thick: said(finger.value?.thicknessMm), wide: said(finger.value?.widthMm) });
 const mm = ref<{ thick: number | null; wide: number | null }>({ thick: null, wide: null });
 const parsed = computed(() => MeasuredFinger.safeParse({ thicknessMm: mm.value.thick, widthMm: mm.value.wide }));
@@ -78,7 +78,7 @@ const GOOD_TEM_MM = 2;
             <div>
               <p class="font-semibold">{{ person.name }}</p>
               <p class="text-sm text-soft">
-                {{ person.finger ? `finger ${person.finger.thicknessMm} by ${person.finger.widthMm} mm` : 'finger not measured' }}
+                {{ person.finger ? `finger ${units.typed(person.finger.thicknessMm)} by ${units.typed(person.finger.widthMm)}` : 'finger not measured' }}
               </p>
             </div>
             <SmallChart
@@ -87,7 +87,7 @@ const GOOD_TEM_MM = 2;
                 person.tape.map((one) => ({
                   at: `${one.month}-15`,
                   value: one.temMm,
-                  label: `${one.month}: ${one.temMm.toFixed(1)} mm in ${one.sets} tapings`,
+                  label: `${one.month}: ${units.speak.fine(one.temMm)} in ${one.sets} tapings`,
                 }))
               "
               :limit="GOOD_TEM_MM"
@@ -96,7 +96,7 @@ const GOOD_TEM_MM = 2;
             />
             <p v-else class="text-soft">Nothing taped yet.</p>
             <p v-if="person.tape.length > 0" class="text-right">
-              <strong>{{ person.tape.at(-1)!.temMm.toFixed(1) }} mm</strong>
+              <strong>{{ units.speak.fine(person.tape.at(-1)!.temMm) }}</strong>
               <span class="block text-sm text-soft">{{ person.tape.at(-1)!.temPercent.toFixed(1) }} %, {{ person.tape.at(-1)!.sets }} tapings</span>
             </p>
           </li>

@@ -4,8 +4,9 @@ import { DogsPage } from '@banter/contract';
 import {
   HOUSE_RULES,
   HOUSE_SCHOOL_NAMES,
-  HOUSE_SCHOOL_OPTIONS,
   HOUSE_SCHOOL_WORDS,
+  schoolAnswers,
+  schoolSays,
   houseRules,
   type HouseRule,
   type HouseRuleName,
@@ -17,6 +18,7 @@ import { impactOf } from '../../parts/house-impact.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import RuleField from '../../parts/RuleField.vue';
 import TextField from '../../parts/TextField.vue';
+import UnitChoices from '../../parts/UnitChoices.vue';
 import { useKennelForm } from '../../stores/kennel-form.ts';
 import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
@@ -31,7 +33,7 @@ const nameFault = computed(() =>
   form.value.name.trim() === '' ? 'A kennel needs a name.' : form.value.name.length > 80 ? 'This is too long: at most 80 characters.' : '',
 );
 const namelessSetting = computed(() => form.value.moreSettings.some(({ name }) => name.trim() === ''));
-const groupNames: Record<HouseRule['group'], string> = {
+const groupNames: Readonly<Record<string, string>> = {
   tape: 'Tape',
   prong: 'Prong',
   gauge: 'Gauge schools',
@@ -49,8 +51,9 @@ const groupNames: Record<HouseRule['group'], string> = {
   programme: 'Programme',
   upkeep: 'Upkeep',
 };
-const groups = (Object.keys(groupNames) as HouseRule['group'][]).map((group) => ({
+const groups = [...new Set([...Object.keys(groupNames), ...Object.values(HOUSE_RULES).map(({ group }) => group)])].map((group) => ({
   group,
+  title: groupNames[group] ?? group,
   rows: (Object.entries(HOUSE_RULES) as [HouseRuleName, HouseRule][]).filter(([, row]) => row.group === group),
 }));
 const effective = computed(() => houseRules(form.value.rules));
@@ -66,12 +69,7 @@ function setRule(name: HouseRuleName, value: number | null | undefined) {
   else rules[name] = value;
   form.value = { ...form.value, rules };
 }
-const answersOf = (name: HouseSchoolName) =>
-  HOUSE_SCHOOL_OPTIONS[name].map((value) => ({
-    value: value as string,
-    label: (HOUSE_SCHOOL_WORDS[name].options as Record<string, { name: string }>)[value]!.name,
-  }));
-const saysOf = (name: HouseSchoolName) => (HOUSE_SCHOOL_WORDS[name].options as Record<string, { says: string }>)[form.value.schools[name]]!.says;
+const saysOf = (name: HouseSchoolName) => schoolSays(name, form.value.schools[name], houseRules(form.value.rules), units.speak);
 const setSchool = (name: HouseSchoolName, value: string | null) => (form.value = { ...form.value, schools: { ...form.value.schools, [name]: value } });
 
 const dogs = useLoad(() => '/api/dogs', DogsPage);
@@ -94,24 +92,7 @@ const impact = computed(() =>
     <div class="space-y-5 self-start lg:sticky lg:top-4">
       <section class="sheet space-y-5" aria-label="Kennel">
         <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
-        <div class="flex flex-wrap gap-6">
-          <ChoiceRow
-            v-model="form.lengthUnit"
-            label="Lengths in"
-            :answers="[
-              { value: 'in', label: 'inches' },
-              { value: 'cm', label: 'centimetres' },
-            ]"
-          />
-          <ChoiceRow
-            v-model="form.massUnit"
-            label="Weights in"
-            :answers="[
-              { value: 'lb', label: 'pounds' },
-              { value: 'kg', label: 'kilograms' },
-            ]"
-          />
-        </div>
+        <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />
       </section>
       <section class="sheet" aria-label="What would change">
         <h2>What would change</h2>
@@ -155,7 +136,7 @@ const impact = computed(() =>
           :model-value="form.schools[name] as string"
           :label="HOUSE_SCHOOL_WORDS[name].title"
           :hint="saysOf(name)"
-          :answers="answersOf(name)"
+          :answers="schoolAnswers(name)"
           @update:model-value="(value) => setSchool(name, value)"
         />
       </section>

@@ -44,12 +44,12 @@ function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLe
         </thead>
         <tbody>
           <tr v-for="item in SCREEN_ITEMS" :key="item.id" class="border-t border-line">
-            <th scope="row" class="py-2 pr-4 font-semibold">{{ item.ask }}</th>
+            <th scope="row" class="py-2 pr-4 font-semibold">{{ item.name }}?</th>
             <td v-for="hazard in HAZARDS" :key="hazard" class="px-1 py-2">
               <select
                 class="field px-1! text-sm"
                 :class="levelOf(item.id, hazard, form.screen) !== byDefault(item, hazard) && 'border-tape! border-2!'"
-                :aria-label="`${item.ask} A collar that ${HAZARD_WORDS[hazard]}`"
+                :aria-label="`${item.name}? A collar that ${HAZARD_WORDS[hazard]}`"
                 :value="levelOf(item.id, hazard, form.screen)"
                 @change="(event) => set(item.id, item, hazard, (event.target as HTMLSelectElement).value as ScreenLevel)"
               >

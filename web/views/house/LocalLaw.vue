@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Where the kennel works: what is allowed there by kind, who looked it up, when, and where it is written. */
-import { COLLAR_KIND_NAMES, collarKind, Place, PlacesPage, type CollarKindName, type PlaceFacts } from '@banter/contract';
-import { houseRules, lawOf, RESTRICTED_HAZARDS } from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, lawAt, Place, PlacesPage, type CollarKindName, type PlaceFacts } from '@banter/contract';
+import { houseRules, RESTRICTED_HAZARDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
 import { dayWords, todayIn } from '../../parts/age.ts';
@@ -54,19 +54,13 @@ async function keep() {
   form.value = null;
   await load();
 }
-const daysAgo = (day: string) => Math.round((Date.parse(today) - Date.parse(day)) / 86_400_000);
 /** What each restricted kind comes to at a place. */
 const stands = (place: Place) =>
   COLLAR_KIND_NAMES.filter((kind) => restricted(kind) || place.collars[kind]).map((kind) => {
-    const result = lawOf(
-      kind,
-      collarKind(kind).hazards,
-      { name: place.name, collars: place.collars as Record<string, 'allowed'>, checkedDaysAgo: place.checkedOn === null ? null : daysAgo(place.checkedOn) },
-      rules.value.lawCheckDays,
-    );
+    const result = lawAt(kind, collarKind(kind).hazards, place, today, rules.value.lawCheckDays);
     return {
       kind,
-      tone: result.blocked ? ('stop' as const) : result.status === 'check-again' ? ('mind' as const) : ('good' as const),
+      tone: result.blocked ? ('stop' as const) : ['check-again', 'never-checked'].includes(result.status) ? ('mind' as const) : ('good' as const),
       word: { 'not-allowed': 'not allowed', 'never-checked': 'not looked up', 'check-again': 'look again', allowed: 'allowed', 'not-restricted': 'allowed' }[
         result.status
       ],
@@ -78,8 +72,8 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the places" @again="load">
     <p class="max-w-[46rem]">
-      Some places restrict or forbid prong or electronic collars. What is not allowed, or was never looked up, cannot be planned there; a look older than
-      {{ rules.lawCheckDays }} days asks again. Banter knows no law: somebody has to look.
+      Some places restrict or forbid prong or electronic collars. What is not allowed cannot be planned there; what was never looked up, and a look older than
+      {{ rules.lawCheckDays }} days, asks for a look. Banter knows no law: somebody has to look.
     </p>
     <form v-if="form" class="sheet mt-4 max-w-3xl space-y-4" novalidate @submit.prevent="keep">
       <TextField

@@ -17,7 +17,7 @@ const fields = [
   { id: 'noseMinMm', label: 'Nose from', likelyMm: [80, 350] },
   { id: 'noseMaxMm', label: 'Nose to', likelyMm: [90, 420] },
 ] as const;
-const said = (mm: number) => `${Math.round(mm * 10) / 10} mm`;
+const said = (mm: number) => units.typed(mm);
 const typedOf = (row: Row) => ({ name: row.name, ...Object.fromEntries(fields.map(({ id }) => [id, said(row[id])])) }) as Record<string, string>;
 const typed = ref(form.value.headCollarChart.map(typedOf));
 const unread = ref(new Set<string>());

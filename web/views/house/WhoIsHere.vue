@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Who is of the kennel, in which part, and who is asked to join; a lead changes it. */
+import { DAY_MS } from '@banter/core';
 import { Invite, INVITE_DAYS, InvitesPage, PeoplePage, ROLE_WORDS, ROLES, type InviteFacts, type HeldKey, type Role } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -75,7 +76,7 @@ async function invite() {
     role: role.value,
     personId: known?.id ?? null,
     keyHash,
-    expiresAt: new Date(Date.now() + INVITE_DAYS * 86_400_000).toISOString(),
+    expiresAt: new Date(Date.now() + INVITE_DAYS * DAY_MS).toISOString(),
     revokedAt: null,
   };
   if (!(await inviting.keep(`/api/invites/${uuidv7()}`, Invite, facts))) return;

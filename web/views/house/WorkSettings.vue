@@ -16,7 +16,16 @@ const taken = computed(() => [...WORK_SETTINGS, ...own.value].some(({ name }) =>
 function add() {
   const name = fresh.value.trim().slice(0, 40);
   if (name === '' || taken.value) return;
-  own.value = [...own.value, { id: settingId(name, [...WORK_SETTINGS, ...own.value].map(({ id }) => id)), name }]; // prettier-ignore
+  own.value = [
+    ...own.value,
+    {
+      id: settingId(
+        name,
+        [...WORK_SETTINGS, ...own.value].map(({ id }) => id),
+      ),
+      name,
+    },
+  ];
   fresh.value = '';
 }
 const rename = (id: string, name: string) => (own.value = own.value.map((one) => (one.id === id ? { ...one, name } : one)));

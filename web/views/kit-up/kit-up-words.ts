@@ -1,10 +1,9 @@
-import { gaugeName } from '@banter/core';
-import { countOf, type KitUp } from '@banter/core';
+import { gaugeName } from '@banter/core/collars/prong';
+import { countOf, type KitUp, capital } from '@banter/core';
 
 /** The one sentence of a class kitted up: what to buy, and how much to move. */
 export function kitUpSentence({ given, bought, linksBought, linksMoved }: KitUp): string {
   const without = given.filter(({ given: one }) => one.from === 'nowhere').length;
-  const capital = (text: string) => `${text[0]!.toUpperCase()}${text.slice(1)}`;
   const buying = [...(bought > 0 ? [countOf(bought, 'collar')] : []), ...(linksBought > 0 ? [countOf(linksBought, 'link')] : [])];
   const buy = buying.length === 0 ? 'nothing to buy' : `buy ${buying.join(' and ')}`;
   const move = linksMoved === 0 ? 'no link to move' : `${countOf(linksMoved, 'link')} to move`;

@@ -28,7 +28,7 @@ const y = computed(() => {
   const [low, high] = [Math.min(...all), Math.max(...all)];
   return scaleLinear([low - props.scale.step, high + props.scale.step], [H - 26, 10]).nice(6);
 });
-const h = computed(() => (drift.value.baseline ? drift.value.baseline.sd * props.rules.cusumLimit : 0));
+const h = computed(() => drift.value.baseline?.cusumLimit ?? 0);
 const sums = computed(() => {
   const { charts } = drift.value;
   if (!charts) return null;
@@ -53,7 +53,13 @@ const points = computed(() =>
     };
   }),
 );
-const average = computed(() => line<(typeof points.value)[number]>(({ x: at }) => at, ({ ewma }) => y.value(ewma!))(points.value.filter(({ ewma }) => ewma !== null)) ?? ''); // prettier-ignore
+const average = computed(
+  () =>
+    line<(typeof points.value)[number]>(
+      ({ x: at }) => at,
+      ({ ewma }) => y.value(ewma!),
+    )(points.value.filter(({ ewma }) => ewma !== null)) ?? '',
+);
 const felt = computed(() => {
   const [first, last] = x.value.domain().map(Number) as [number, number];
   return props.checks.map(({ at, made }) => ({ at: Date.parse(at), made })).filter(({ at }) => at >= first && at <= last);
@@ -64,7 +70,10 @@ const point = computed(() => (read.value === null ? null : (points.value[read.va
 function hover(event: PointerEvent) {
   const box = (event.currentTarget as SVGSVGElement).getBoundingClientRect();
   const at = ((event.clientX - box.left) / box.width) * W;
-  read.value = bisectCenter(points.value.map((one) => one.x), at); // prettier-ignore
+  read.value = bisectCenter(
+    points.value.map((one) => one.x),
+    at,
+  );
 }
 function move(event: KeyboardEvent) {
   const last = points.value.length - 1;
@@ -74,7 +83,7 @@ function move(event: KeyboardEvent) {
   event.preventDefault();
   read.value = Math.min(last, Math.max(0, to));
 }
-const saidOf = (one: (typeof points.value)[number]) =>
+const pointWords = (one: (typeof points.value)[number]) =>
   [
     `${day.value.format(one.at)}: needed ${levelWords(one.level)}`,
     one.base ? 'says what is usual' : '',
@@ -141,7 +150,7 @@ const asTable = ref(false);
       </g>
       <text :x="LEFT - 8" :y="sums(0) + 5" font-size="15" text-anchor="end" fill="var(--soft)">sum</text>
     </svg>
-    <p class="min-h-6 text-sm" aria-live="polite">{{ point ? saidOf(point) : '' }}</p>
+    <p class="min-h-6 text-sm" aria-live="polite">{{ point ? pointWords(point) : '' }}</p>
     <p class="text-sm text-soft">
       Pale dots say what is usual. The line is the average that weighs the newest most (EWMA), the green band its limits; below, what adds up above and below
       usual (CUSUM). Ticks along the foot: contact felt.

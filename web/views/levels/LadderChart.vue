@@ -4,7 +4,8 @@
  * threshold, the plate the working level; above the ceiling it is hatched, the cap is a line.
  */
 import type { DeviceLevels } from '@banter/contract';
-import { levelWords } from '@banter/core';
+import { levelWords, type WorkingLevel } from '@banter/core';
+import { OFFERED_WORDS } from '../../parts/level-standing-words.ts';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
 
@@ -16,7 +17,7 @@ const LEFT = 44;
 const BOTTOM = 46;
 const levels = computed(() => {
   const { settings, ceiling, cap, scale } = props.device;
-  const all = settings.flatMap(({ rung, needed }) => [rung.threshold.low95, rung.threshold.high95, rung.working, needed.at(-1)?.level ?? null]);
+  const all = settings.flatMap(({ working, offered, lastNeeded }) => [working.low95, working.high95, offered?.level ?? null, lastNeeded?.atEnd ?? null]);
   return [...all, ceiling, cap, scale.min].filter((level): level is number => level !== null && Number.isFinite(level));
 });
 const y = computed(() => {
@@ -31,23 +32,24 @@ const x = computed(() =>
   ).padding(0.3),
 );
 const ticks = computed(() => y.value.ticks(6));
+/** Where half is noticed: by the curve, else in the middle between what was missed and what was noticed. */
+const midOf = ({ threshold, low95, high95 }: WorkingLevel): number | null =>
+  threshold.slope !== null && threshold.slope > 0 ? threshold.level : low95 === null || high95 === null ? null : (low95 + high95) / 2;
 const rungs = computed(() =>
-  props.device.settings.map(({ id, name, rung, needed }) => ({
+  props.device.settings.map(({ id, name, working, offered, lastNeeded }) => ({
     id,
     name,
     middle: x.value(id)! + x.value.bandwidth() / 2,
-    low: rung.threshold.low95,
-    high: rung.threshold.high95,
-    at: rung.threshold.slope !== null && rung.threshold.slope > 0 ? rung.threshold.level : null,
-    working: rung.working,
-    last: needed.at(-1)?.level ?? null,
+    low: working.low95,
+    high: working.high95,
+    at: midOf(working),
+    working: offered?.level ?? null,
+    last: lastNeeded?.atEnd ?? null,
     says: [
       name,
-      rung.working === null ? 'no working level yet' : `working level ${levelWords(rung.working)}`,
-      rung.threshold.level !== null && rung.threshold.low95 !== null
-        ? `half noticed at ${levelWords(rung.threshold.level)}, 95 % ${levelWords(rung.threshold.low95)} to ${levelWords(rung.threshold.high95!)}`
-        : '',
-      needed.length > 0 ? `last needed ${levelWords(needed.at(-1)!.level)}` : '',
+      offered === null ? 'no level to work at yet' : `${OFFERED_WORDS[offered.how]} ${levelWords(offered.level)}`,
+      working.low95 !== null && working.high95 !== null ? `noticed from between ${levelWords(working.low95)} and ${levelWords(working.high95)}` : '',
+      lastNeeded ? `last needed ${levelWords(lastNeeded.atEnd)}` : '',
     ]
       .filter(Boolean)
       .join(', '),

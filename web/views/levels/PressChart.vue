@@ -4,7 +4,7 @@
  * below, by dragging, or with the arrow keys (plus and minus narrow and widen it), and read out one by one.
  */
 import { PressesPage, type DeviceLevels, type LevelsPage, type SettingLevels } from '@banter/contract';
-import { levelWords, RESPONSE_WORDS } from '@banter/core';
+import { levelWords, RESPONSE_WORDS, DAY_MS } from '@banter/core';
 import { bisectCenter } from 'd3-array';
 import { brushX, type D3BrushEvent } from 'd3-brush';
 import { scaleLinear, scaleUtc } from 'd3-scale';
@@ -72,7 +72,7 @@ const top = computed(() => {
 const y = computed(() => scaleLinear([props.device.scale.min, top.value], [H - 24, 10]).nice(5));
 const marks = computed(() => (data.value ? pressMarks(data.value, x.value, y.value) : null));
 const day = computed(() => {
-  const days = ((shown.value?.[1] ?? 0) - (shown.value?.[0] ?? 0)) / 86_400_000;
+  const days = ((shown.value?.[1] ?? 0) - (shown.value?.[0] ?? 0)) / DAY_MS;
   return new Intl.DateTimeFormat('en-GB', {
     timeZone: props.timeZone,
     ...(days > 3 ? { day: 'numeric', month: 'short' } : { weekday: 'short', hour: '2-digit', minute: '2-digit' }),

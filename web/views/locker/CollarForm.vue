@@ -9,6 +9,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { CONDITION_ANSWERS } from '../../parts/condition-words.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
+import { rulerDrawing } from '../../neck/drawings.ts';
 import { withUnit } from '../../parts/measure-units.ts';
 import TextField from '../../parts/TextField.vue';
 import { useDraft } from '../../stores/draft.ts';
@@ -33,19 +34,23 @@ const Form = z.object({
   metal: z.enum(METALS).nullable(),
   condition: z.enum(CONDITIONS),
   note: z.string(),
+  /** Whether a ruler was laid on it today. Nobody's answer is filled in: null until somebody gives one. */
+  measured: z.enum(['today', 'not']).nullable().default(null),
   lengthUnit: z.enum(['in', 'cm']),
   retiredAt: z.string().nullable(),
 });
 type Form = z.infer<typeof Form>;
-const said = (mm: number) => `${Math.round(mm * 10) / 10} mm`;
 /** A number of the kind as it is written on the form. */
 function written(field: NumberField, value: unknown): string {
   if (value === null || value === undefined) return '';
-  if (field.as === 'length') return said(value as number);
+  if (field.as === 'length') return units.typed(value as number);
   if (field.as === 'lengths') return (value as number[]).map((mm) => Math.round(mm * 10) / 10).join(', ');
   if (field.as === 'yes-no') return value ? 'yes' : 'no';
   return String(value);
 }
+/** What a ruler would read of numbers: themselves, for most kinds. */
+const readOf = (numbers: Record<string, unknown>): Record<string, unknown> => kind.ruler?.readOf(numbers) ?? numbers;
+const drawing = rulerDrawing(props.kind);
 const fill = (numbers: Record<string, unknown>) => ({
   typed: Object.fromEntries(kind.fields.filter(({ as }) => as !== 'several').map((field) => [field.id, written(field, numbers[field.id])])),
   several: Object.fromEntries(kind.fields.filter(({ as }) => as === 'several').map(({ id: name }) => [name, (numbers[name] as string[] | undefined) ?? []])),
@@ -58,10 +63,11 @@ for (const field of kind.fields) {
 const begin = (): Form => ({
   version: props.collar?.version ?? null,
   name: props.collar?.name ?? '',
-  ...fill(props.collar?.numbers ?? firstAnswers),
+  ...fill(props.collar ? readOf(props.collar.numbers) : firstAnswers),
   metal: props.collar?.metal ?? null,
   condition: props.collar?.condition ?? 'sound',
   note: props.collar?.note ?? '',
+  measured: null,
   lengthUnit: units.length,
   retiredAt: props.collar?.retiredAt ?? null,
 });
@@ -74,6 +80,7 @@ watch(
   { immediate: true },
 );
 
+const before = props.collar ? readOf(props.collar.numbers) : firstAnswers;
 const lengths = reactive<Record<string, number | null>>({});
 const plainNumber = (text: string) => (/^\s*\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : NaN);
 /** What a field comes to, for the schema of the kind to judge. */
@@ -81,7 +88,9 @@ function valueOf(field: NumberField): unknown {
   const text = draft.value.typed[field.id] ?? '';
   switch (field.as) {
     case 'length':
-      return text.trim() === '' && field.optional ? null : (lengths[field.id] ?? NaN);
+      if (text.trim() === '' && field.optional) return null;
+      // A field that nobody has touched stands for the very number it was filled from, whatever its unit shows of it.
+      return text === written(field, before[field.id]) ? before[field.id] : (lengths[field.id] ?? NaN);
     case 'lengths':
       return text
         .split(/[,;]\s*|\s+/)
@@ -99,12 +108,27 @@ function valueOf(field: NumberField): unknown {
       return plainNumber(text);
   }
 }
-const parsed = computed(() => kind.numbers.safeParse(Object.fromEntries(kind.fields.map((field) => [field.id, valueOf(field)]))));
+const parsed = computed(() => {
+  const read = Object.fromEntries(kind.fields.map((field) => [field.id, valueOf(field)]));
+  return kind.numbers.safeParse(kind.ruler ? kind.ruler.numbersOf(read) : read);
+});
 const doubts = computed(() => (parsed.value.success ? kind.doubts(parsed.value.data, units.speak) : []));
-/** A message that names another number says it by its label. */
-const inLabels = (message: string) => kind.fields.reduce((text, field) => text.replace(field.id, `«${field.label}»`), message);
+/** What is wrong with a number, as a sentence; another number that it is held against is said by its label. */
+function faultWords(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'invalid_type') return 'This is missing, or cannot be read yet.';
+  const below: unknown = issue.code === 'custom' ? issue.params?.below : undefined;
+  const other = kind.fields.find(({ id: field }) => field === below);
+  return other ? `This must not be below «${other.label}».` : issue.message;
+}
 const tried = ref(false);
+/** Other numbers than it had, or a first set of them: somebody says where they come from. A name alone measures nothing. */
+const numbersAreNew = computed(() => !props.collar || kind.fields.some((field) => JSON.stringify(valueOf(field)) !== JSON.stringify(before[field.id])));
+const measuredAnswers = [
+  { value: 'today', label: 'Measured today' },
+  { value: 'not', label: props.collar?.measuredOn ? 'Measured before' : 'Typical, not measured' },
+] as const;
 const faults = computed<Record<string, string>>(() => ({
+  ...(numbersAreNew.value && draft.value.measured === null ? { measured: 'Say whether these numbers were measured: typical ones are only about right.' } : {}),
   ...(draft.value.name.trim() === ''
     ? { name: 'A collar needs a name, so that it can be told from the others.' }
     : draft.value.name.length > 60
@@ -112,20 +136,17 @@ const faults = computed<Record<string, string>>(() => ({
       : {}),
   ...(parsed.value.success
     ? {}
-    : Object.fromEntries(
-        parsed.value.error.issues.map((issue) => [
-          String(issue.path[0]),
-          /finite number/.test(issue.message) ? 'This is missing, or cannot be read yet.' : inLabels(issue.message),
-        ]),
-      )),
+    : Object.fromEntries(parsed.value.error.issues.map((issue) => [kind.ruler?.fieldOf[String(issue.path[0])] ?? String(issue.path[0]), faultWords(issue)]))),
 }));
 const error = (field: string) => (tried.value ? faults.value[field] : undefined) || keeping.errorAt(`numbers.${field}`) || undefined;
 const back = computed(() => (/^\/(?![/\\])/.test(String(route.query.back ?? '')) ? String(route.query.back) : '/locker'));
-const measured = ref(true);
 
 async function keep(retire = false) {
   tried.value = true;
-  if (Object.keys(faults.value).length > 0 || !parsed.value.success) return;
+  // What is scrapped or brought back claims nothing about its numbers.
+  const unclaimed = retire && Object.keys(faults.value).join() === 'measured';
+  if ((Object.keys(faults.value).length > 0 && !unclaimed) || !parsed.value.success) return;
+  const measured = draft.value.measured === 'today';
   const facts: CollarFacts = {
     kind: props.kind,
     name: draft.value.name.trim(),
@@ -133,7 +154,9 @@ async function keep(retire = false) {
     condition: draft.value.condition,
     numbers: parsed.value.data as Record<string, unknown>,
     note: draft.value.note.trim(),
-    measuredOn: measured.value ? todayIn(session.kennel!.timeZone) : (props.collar?.measuredOn ?? null),
+    measuredOn: measured ? todayIn(session.kennel!.timeZone) : (props.collar?.measuredOn ?? null),
+    // What has been measured is in hand.
+    owned: measured || (props.collar?.owned ?? true),
     retiredAt: retire ? (draft.value.retiredAt ? null : new Date().toISOString()) : draft.value.retiredAt,
   };
   if (!(await keeping.keep(`/api/collars/${id}`, Collar, facts, draft.value.version))) return;
@@ -143,7 +166,7 @@ async function keep(retire = false) {
 async function showTheirs() {
   const theirs = await send('GET', `/api/collars/${id}`, Collar).catch(() => null);
   if (!theirs) return;
-  draft.value = { ...draft.value, ...theirs, ...fill(theirs.numbers), version: theirs.version };
+  draft.value = { ...draft.value, ...theirs, ...fill(readOf(theirs.numbers)), version: theirs.version };
   keeping.state.value = 'still';
   keeping.conflict.value = null;
 }
@@ -159,7 +182,7 @@ const yesNo = [
 
 <template>
   <form novalidate class="mx-auto max-w-4xl" @submit.prevent="keep()">
-    <h1>{{ collar ? `Measure «${collar.name}»` : `Add a ${kind.name.toLowerCase()}${/collar$/i.test(kind.name) ? '' : ' collar'}, ruler in hand` }}</h1>
+    <h1>{{ collar ? `Measure «${collar.name}»` : `Add a ${kind.traits.noun}, ruler in hand` }}</h1>
     <p class="mt-1 text-soft">
       {{ kind.about }}
       <template v-if="restored">Picked up where you left off.</template>
@@ -176,7 +199,10 @@ const yesNo = [
           :error="error(field.id)"
           @update:model-value="(text) => (draft.typed = { ...draft.typed, [field.id]: text })"
           @read="(mm) => (lengths[field.id] = mm)"
-        />
+        >
+          <template v-if="field.drawn && drawing" #drawing><component :is="drawing" :what="field.id" /></template>
+          <template v-if="field.tells?.(lengths, units.speak)" #tells>{{ field.tells(lengths, units.speak) }}</template>
+        </MeasureField>
         <ChoiceRow
           v-else-if="field.as === 'choice' || field.as === 'yes-no'"
           :model-value="draft.typed[field.id] ?? null"
@@ -212,10 +238,7 @@ const yesNo = [
     </ul>
     <div class="sheet mt-4 space-y-3">
       <TextField v-model="draft.note" label="Note" />
-      <label class="flex min-h-12 items-center gap-3">
-        <input v-model="measured" type="checkbox" class="size-5" />
-        I laid a ruler on it today
-      </label>
+      <ChoiceRow v-model="draft.measured" label="These numbers" :answers="measuredAnswers" :error="tried ? faults.measured : undefined" />
     </div>
     <KeepBar class="mt-4" :keeping="keeping" label="Keep the numbers" @newer="showTheirs">
       <RouterLink :to="back" class="press press-quiet">Leave it</RouterLink>

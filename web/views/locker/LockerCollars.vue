@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The collars by kind, with their numbers, their condition, and whether a ruler has been laid on them. */
-import { COLLAR_KIND_NAMES, collarKind, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, isHere, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
+import { countOf } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -16,8 +17,9 @@ const units = useUnits();
 const route = useRoute();
 const router = useRouter();
 const described = (collar: Collar) => collarKind(collar.kind).describeNumbers(collarKind(collar.kind).numbers.parse(collar.numbers), units.speak);
-const here = computed(() => props.locker.collars.filter((collar) => collar.retiredAt === null));
-const scrapped = computed(() => props.locker.collars.filter((collar) => collar.retiredAt !== null));
+const here = computed(() => props.locker.collars.filter(isHere));
+const scrapped = computed(() => props.locker.collars.filter(({ owned, retiredAt }) => owned && retiredAt !== null));
+const toBuy = computed(() => props.locker.collars.filter(({ owned, retiredAt }) => !owned && retiredAt === null).length);
 const groups = computed(() =>
   COLLAR_KIND_NAMES.map((kind) => ({ kind, title: collarKind(kind).name, collars: here.value.filter((collar) => collar.kind === kind) })).filter(
     ({ collars }) => collars.length > 0,
@@ -38,7 +40,10 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
       </div>
     </div>
     <button v-else type="button" class="press press-main" @click="adding = true">Add a collar</button>
-    <StockStart v-if="locker.collars.length === 0" class="mt-6" kind="prong" @made="emit('changed')" />
+    <StockStart v-if="locker.collars.length === 0" class="mt-6" :kind="COLLAR_KIND_NAMES[0]" @made="emit('changed')" />
+    <p v-if="toBuy > 0" class="mt-4 text-soft">
+      {{ countOf(toBuy, 'collar') }} to buy, with typical numbers: <RouterLink :to="{ path: '/locker', query: { show: 'shopping' } }">on the list</RouterLink>.
+    </p>
     <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
       <h2 class="text-soft">{{ group.title }}</h2>
       <ul class="mt-1 divide-y divide-line border-y border-line">

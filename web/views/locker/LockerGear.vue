@@ -48,7 +48,7 @@ const begin = (): Form => ({
   note: '',
   retiredAt: null,
 });
-const said = (length: number | null) => (length === null ? '' : `${Math.round(length * 10) / 10} mm`);
+const said = (length: number | null) => (length === null ? '' : units.typed(length));
 const edit = ({ lengthMm, widthMm, ...gear }: Gear) => (form.value = { ...gear, length: said(lengthMm), width: said(widthMm) });
 const nameFault = computed(() => (form.value?.name.trim() === '' ? 'Give it a name, so that it can be told from the others.' : ''));
 const unread = computed(

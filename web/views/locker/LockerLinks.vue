@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Where each link is, gauge by gauge, and how it got there: on a collar, in the bag, lent with a dog, or scrapped. It always adds up. */
-import { LinkMove, type LockerPage, type NewLinkMove } from '@banter/contract';
-import { countOf, gaugeName, linksAt, type LinkAccount, type LinkCountAt } from '@banter/core';
+import { LinkMove, type LockerPage, type NewLinkMove, linksOf } from '@banter/contract';
+import { countOf, linksAt, type LinkAccount, type LinkCountAt } from '@banter/core';
+import { gaugeName } from '@banter/core/collars/prong';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { momentWords } from '../../parts/age.ts';
@@ -19,12 +20,9 @@ const keeping = useKeep();
 const counts = computed(() => props.locker.links as LinkCountAt[]);
 const collars = computed(() => new Map(props.locker.collars.map((collar) => [collar.id, collar])));
 const gauges = computed(() =>
-  [
-    ...new Set([
-      ...props.locker.collars.filter(({ kind }) => kind === 'prong').map(({ numbers }) => numbers.gaugeMm as number),
-      ...counts.value.map(({ gaugeMm }) => gaugeMm),
-    ]),
-  ].sort((a, b) => a - b),
+  [...new Set([...props.locker.collars.flatMap((collar) => linksOf(collar)?.gaugeMm ?? []), ...counts.value.map(({ gaugeMm }) => gaugeMm)])].sort(
+    (a, b) => a - b,
+  ),
 );
 const rows = computed(() =>
   gauges.value.map((gaugeMm) => {

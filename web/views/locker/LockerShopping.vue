@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** What is to be bought: links that fits still need, and what somebody has put on the list. */
-import { Want, type LockerPage } from '@banter/contract';
+import { Collar, collarKind, Want, type LockerPage } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import { shoppingOf } from '../../parts/shopping.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
+import { useUnits } from '../../stores/units.ts';
 import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ locker: LockerPage }>();
@@ -29,6 +30,13 @@ async function mark({ id: wantId, version, ...facts }: Want, now: boolean) {
   await marking.keep(`/api/wants/${wantId}`, Want, { ...facts, boughtAt: now ? new Date().toISOString() : null }, version);
   emit('changed');
 }
+const units = useUnits();
+const usual = computed(() => props.locker.collars.filter(({ owned, retiredAt }) => !owned && retiredAt === null));
+const described = ({ kind, numbers }: Collar) => collarKind(kind).describeNumbers(collarKind(kind).numbers.parse(numbers), units.speak);
+async function change({ id: collarId, version, ...facts }: Collar, to: Partial<Collar>) {
+  await marking.keep(`/api/collars/${collarId}`, Collar, { ...facts, ...to }, version);
+  emit('changed');
+}
 const print = () => globalThis.print();
 </script>
 
@@ -39,7 +47,7 @@ const print = () => globalThis.print();
         <h2 class="grow">To buy</h2>
         <button type="button" class="press press-quiet no-print" @click="print">Print it</button>
       </div>
-      <p v-if="short.length + open.length === 0" class="mt-2">Nothing: the locker has what the fits need.</p>
+      <p v-if="short.length + open.length + usual.length === 0" class="mt-2">Nothing: the locker has what the fits need.</p>
       <ul class="mt-2 divide-y divide-line">
         <li v-for="one in short" :key="one.dogId" class="flex flex-wrap items-center gap-3 py-2.5">
           <span class="grow first-letter:uppercase">{{ one.text }}</span>
@@ -51,6 +59,18 @@ const print = () => globalThis.print();
           <button type="button" class="press press-plain" @click="mark(one, true)">
             Bought
             <span class="sr-only">: {{ one.what }}</span>
+          </button>
+        </li>
+        <li v-for="one in usual" :key="one.id" class="flex flex-wrap items-center gap-3 py-2.5">
+          <span class="min-w-0 grow basis-60">
+            {{ one.name }}
+            <span class="block text-sm text-soft">{{ described(one) }}, usually</span>
+          </span>
+          <button type="button" class="press press-plain" @click="change(one, { owned: true })">
+            It is here<span class="sr-only">: {{ one.name }}</span>
+          </button>
+          <button type="button" class="press press-quiet" @click="change(one, { retiredAt: new Date().toISOString() })">
+            Take it off<span class="sr-only">: {{ one.name }}</span>
           </button>
         </li>
       </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Where the contacts of an electronic collar sit, have been, and go next; moved with one tap; its routine and its stand-in. */
 import { momentOn, type DressedContacts } from '@banter/contract';
-import { clockWords, contractSpeaker, HOUSE_SCHOOL_WORDS, listWords, ROTATION_REASON_WORDS, speakHours, wordReason } from '@banter/core';
+import { clockWords, listWords, ROTATION_REASON_WORDS, schoolName, schoolSays, small, speakHours, unstopped, wordReason } from '@banter/core';
 import { computed } from 'vue';
 import ContactClock from '../../neck/ContactClock.vue';
 import ReasonList from '../../parts/ReasonList.vue';
@@ -9,11 +9,13 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import type { VerdictTone } from '../../parts/verdict.ts';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
+import { useUnits } from '../../stores/units.ts';
 import RoutineCard from './RoutineCard.vue';
 import StandInPanel from './StandInPanel.vue';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const session = useSession();
+const units = useUnits();
 const WARM_DAYS = 3;
 const dog = computed(() => props.neck.page.dog);
 const zone = computed(() => session.kennel!.timeZone);
@@ -58,7 +60,8 @@ function otherSays({ rotation, other }: DressedContacts): string {
   const [own, theirs] = [allowed(rotation), allowed(other.rotation)];
   const more = theirs.filter((clock) => !own.includes(clock));
   const less = own.filter((clock) => !theirs.includes(clock));
-  const { name, says } = HOUSE_SCHOOL_WORDS.placementSchool.options[other.school];
+  const name = schoolName('placementSchool', other.school);
+  const says = schoolSays('placementSchool', other.school, props.neck.dressed.house.rules, units.speak);
   const differ =
     more.length > 0
       ? `would allow ${listWords(more.map(String))} besides`
@@ -67,9 +70,9 @@ function otherSays({ rotation, other }: DressedContacts): string {
         : 'would allow the same places here';
   const next =
     other.rotation.next === rotation.next ? '' : other.rotation.next === null ? '; it would find no place' : `; next would be ${other.rotation.next}`;
-  return `The other school, «${name}» (${says.replace(/\.$/, '').toLowerCase()}), ${differ}${next}.`;
+  return `The other school, «${name}» (${small(unstopped(says))}), ${differ}${next}.`;
 }
-const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, contractSpeaker));
+const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, units.speak));
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A wear that nobody told when it happened: from when until when, and how it was watched. */
 import { fitName } from '@banter/contract';
-import { WEAR_STATES, type WearState } from '@banter/core';
+import { WEAR_STATES, type WearState, HOUR_MS } from '@banter/core';
 import { computed, ref } from 'vue';
 import { asTyped, typedInstant } from '../../parts/kennel-time.ts';
 import FieldFrame from '../../parts/FieldFrame.vue';
@@ -29,8 +29,8 @@ const contacts = computed(() => props.neck.dressed.contacts.find((one) => one.fi
 function begin() {
   open.value = true;
   planId.value = fits.value[0]?.plan.id ?? '';
-  from.value = asTyped(props.neck.now - 2 * 3_600_000, zone.value);
-  to.value = asTyped(props.neck.now - 3_600_000, zone.value);
+  from.value = asTyped(props.neck.now - 2 * HOUR_MS, zone.value);
+  to.value = asTyped(props.neck.now - HOUR_MS, zone.value);
 }
 function forget() {
   [open.value, planId.value, from.value, to.value, clock.value] = [false, '', '', '', ''];

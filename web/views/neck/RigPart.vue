@@ -1,13 +1,11 @@
 <script setup lang="ts">
 /** The rig: put together from its parts or from a usual one, drawn with its single points, judged, and with what would mend it. */
+import { partName } from '../../neck/rig-layout.ts';
+import { RIG_CATALOGUE } from '@banter/contract';
 import {
-  collarParts,
   freshId,
+  layIn,
   listWords,
-  RIG_JOINT_NAMES,
-  RIG_JOINTS,
-  RIG_PART_KIND_NAMES,
-  RIG_PART_KINDS,
   RIG_REASON_WORDS,
   rigReasonTone,
   rigOfTemplate,
@@ -16,9 +14,6 @@ import {
   templatesFor,
   wordReason,
   type FittedRigPart,
-  type RigCollar,
-  type RigJoint,
-  type RigPartKindName,
 } from '@banter/core';
 import { computed, ref } from 'vue';
 import RigDiagram from '../../neck/RigDiagram.vue';
@@ -34,10 +29,12 @@ const props = defineProps<{ neck: NeckOnScreen }>();
 const units = useUnits();
 const parts = computed(() => props.neck.dressing.current.value.rig as FittedRigPart[]);
 const judged = computed(() => props.neck.dressed.rig);
-const worn = computed(() => props.neck.dressed.worn);
+const wornRoles = computed(() => props.neck.dressed.wornRoles);
+/** What rigs are made of, with the collars of this dog as they are. */
+const catalogue = computed(() => props.neck.dressed.catalogue);
 const chosen = ref<string | null>(null);
 const chosenPart = computed(() => parts.value.find(({ id }) => id === chosen.value) ?? null);
-const nameOf = (id: string, list: readonly FittedRigPart[] = parts.value) => RIG_PART_KINDS[list.find((part) => part.id === id)!.kind].name;
+const nameOf = (id: string, list: readonly FittedRigPart[] = parts.value) => partName(list.find((part) => part.id === id)!.kind);
 const relay = (rig: FittedRigPart[]) => props.neck.dressing.change({ ...props.neck.dressing.current.value, rig });
 
 const said = computed(() => {
@@ -59,27 +56,16 @@ const said = computed(() => {
 });
 const reasons = computed(() => (judged.value?.reasons ?? []).map((reason) => wordReason(RIG_REASON_WORDS, reason, units.speak)));
 const routes = computed(() => (judged.value?.routes ?? []).map((route) => route.map((id) => nameOf(id)).join(' → ')));
-const proposals = computed(() => rigProposals(parts.value, worn.value));
-const templates = computed(() => templatesFor(worn.value));
-const COLLAR_WORDS: Record<RigCollar, string> = {
-  prong: 'a prong',
-  slip: 'a slip',
-  'clip-on-slip': 'a longer clip-on slip',
-  martingale: 'a martingale',
-  flat: 'a flat collar',
-  'wide-throat': 'a wide-throat collar',
-  'head-collar': 'a head collar',
-  electronic: 'an electronic collar',
-  harness: 'a harness',
-};
-const wantsWords = (wants: readonly RigCollar[]) =>
-  wants.length === 0 ? '' : `It needs ${listWords(wants.map((one) => COLLAR_WORDS[one]))} on the neck, too.`;
+const proposals = computed(() => rigProposals(parts.value, wornRoles.value, catalogue.value));
+const templates = computed(() => templatesFor(wornRoles.value, RIG_CATALOGUE));
+const roleWords = (id: string) => RIG_CATALOGUE.roles.find((role) => role.id === id)?.words ?? id;
+const wantsWords = (wants: readonly string[]) => (wants.length === 0 ? '' : `It needs ${listWords(wants.map((one) => roleWords(one)))} on the neck, too.`);
 
 const { adding, kind, from, to } = useTyped(`rig-part.${props.neck.dogId}`, {
   adding: false,
-  kind: 'leash' as RigPartKindName,
-  from: 'hand' as RigJoint,
-  to: 'leash end' as RigJoint,
+  kind: 'leash',
+  from: 'hand',
+  to: 'leash end',
 });
 function add() {
   relay([...parts.value, rigPart(freshId(kind.value.replaceAll(' ', '-'), parts.value), kind.value, from.value, to.value)]);
@@ -87,7 +73,10 @@ function add() {
 }
 /** What lies on the neck but is not in the rig yet. */
 const missing = computed(() =>
-  worn.value.filter((collar) => collar !== 'electronic' && !collarParts(collar).every((one) => parts.value.some((part) => part.kind === one.kind))),
+  catalogue.value.roles
+    .filter(({ id, leashJoint }) => leashJoint !== null && wornRoles.value.includes(id))
+    .filter((role) => !role.parts.every((one) => parts.value.some((part) => part.kind === one.kind)))
+    .map(({ id }) => id),
 );
 function change(part: FittedRigPart) {
   relay(parts.value.map((one) => (one.id === part.id ? part : one)));
@@ -109,7 +98,7 @@ function remove(id: string) {
         <section v-if="parts.length > 0" class="sheet" aria-label="The rig">
           <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
           <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
-            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
+            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything lowestPointAtRest on it</span>
             <span>Tap a part to say more of it, or to take it out.</span>
           </p>
           <RigPartCard
@@ -130,17 +119,17 @@ function remove(id: string) {
           <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
             <FieldFrame v-slot="{ id }" label="Part">
               <select :id="id" v-model="kind" class="field">
-                <option v-for="name in RIG_PART_KIND_NAMES" :key="name" :value="name">{{ RIG_PART_KINDS[name].name }}</option>
+                <option v-for="(part, name) in RIG_CATALOGUE.parts" :key="name" :value="name">{{ part.name }}</option>
               </select>
             </FieldFrame>
             <FieldFrame v-slot="{ id }" label="From">
               <select :id="id" v-model="from" class="field">
-                <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
+                <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
               </select>
             </FieldFrame>
             <FieldFrame v-slot="{ id }" label="To">
               <select :id="id" v-model="to" class="field">
-                <option v-for="name in RIG_JOINT_NAMES" :key="name" :value="name">{{ RIG_JOINTS[name] }}</option>
+                <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
               </select>
             </FieldFrame>
             <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
@@ -196,7 +185,7 @@ function remove(id: string) {
                 type="button"
                 class="press"
                 :class="parts.length === 0 && template === templates[0]?.template ? 'press-main' : 'press-plain'"
-                @click="relay(rigOfTemplate(template))"
+                @click="relay(rigOfTemplate(template, catalogue))"
               >
                 Take<span class="sr-only">: {{ template.name }}</span>
               </button>
@@ -207,13 +196,9 @@ function remove(id: string) {
           <h2>On the neck, not in the rig</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="collar in missing" :key="collar" class="flex items-center gap-3 py-2">
-              <span class="grow first-letter:uppercase">{{ COLLAR_WORDS[collar] }}</span>
-              <button
-                type="button"
-                class="press press-quiet"
-                @click="relay([...parts, ...collarParts(collar).map((part) => ({ ...part, id: freshId(part.id, parts) }))])"
-              >
-                Lay it in<span class="sr-only">: {{ COLLAR_WORDS[collar] }}</span>
+              <span class="grow first-letter:uppercase">{{ roleWords(collar) }}</span>
+              <button type="button" class="press press-quiet" @click="relay(layIn(parts, collar, catalogue))">
+                Lay it in<span class="sr-only">: {{ roleWords(collar) }}</span>
               </button>
             </li>
           </ul>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** One part of the rig: how it fails, and of a tie its slack, mass and rating. */
-import { RIG_JOINTS, RIG_PART_KINDS, type FittedRigPart } from '@banter/core';
+import { jointName } from '../../neck/rig-layout.ts';
+import { RIG_CATALOGUE } from '@banter/contract';
+import { type FittedRigPart, capital } from '@banter/core';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import MeasureField from '../../parts/MeasureField.vue';
@@ -11,7 +13,7 @@ import { useTyped } from '../../stores/draft.ts';
 const props = defineProps<{ part: FittedRigPart; dogId: string }>();
 const emit = defineEmits<{ change: [part: FittedRigPart]; remove: []; close: [] }>();
 const units = useUnits();
-const kind = computed(() => RIG_PART_KINDS[props.part.kind]);
+const kind = computed(() => RIG_CATALOGUE.parts[props.part.kind]!);
 const tie = computed(
   () =>
     (kind.value.place === 'tie' && props.part.kind !== 'snap' && props.part.kind !== 'dead ring') ||
@@ -45,8 +47,8 @@ function keep() {
 <template>
   <form class="space-y-3 rounded border border-line bg-raised p-3" novalidate :aria-label="kind.name" @submit.prevent="keep">
     <p>
-      <strong class="first-letter:uppercase">{{ kind.name.charAt(0).toUpperCase() + kind.name.slice(1) }}</strong>
-      from {{ RIG_JOINTS[part.from] }} to {{ RIG_JOINTS[part.to] }}. It {{ kind.fails }}.
+      <strong class="first-letter:uppercase">{{ capital(kind.name) }}</strong>
+      from {{ jointName(part.from) }} to {{ jointName(part.to) }}. It {{ kind.fails }}.
     </p>
     <template v-if="tie">
       <div class="grid gap-3 sm:grid-cols-2">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** In a day's log: the morning routine of each device that was worn that day, with what was skipped. */
-import { dayOf, hasContacts, toldEvents } from '@banter/contract';
+import { dayOf, hasContacts, wearAndDeviceEvents } from '@banter/contract';
 import { morningRoutine, ROUTINE_STEPS } from '@banter/core';
 import { computed } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -11,7 +11,7 @@ const props = defineProps<{ neck: NeckOnScreen; day: string }>();
 const session = useSession();
 const zone = computed(() => session.kennel!.timeZone);
 const routines = computed(() => {
-  const { device } = toldEvents(props.neck.page.events);
+  const { device } = wearAndDeviceEvents(props.neck.page.events);
   const worn = props.neck.dressed.wears.filter(({ wear, collar }) => hasContacts(collar) && dayOf(wear.from, zone.value) === props.day);
   return [...new Map(worn.map((one) => [one.wear.collarId, one])).keys()].map((collarId) => {
     const own = worn.filter(({ wear }) => wear.collarId === collarId).map(({ wear }) => wear);

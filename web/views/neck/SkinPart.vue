@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Skin: looked at by clock place, graded, with a photo; what it forbids and until when; rub or metal; how it healed. */
-import { momentOn, SKIN_UNDER, SkinLook, z, type NewSkinLook } from '@banter/contract';
+import { momentOn, SKIN_UNDER, SkinLook, z, type NewSkinLook, collarKind } from '@banter/contract';
 import { clockWords, SKIN_GRADE_WORDS, SKIN_GRADES, SORE_WORDS, soreStep, type SkinGrade, type SoreCase } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -39,8 +39,9 @@ const Draft = z.object({
   at: z.string().nullable(),
 });
 /** Under what it probably is: the contacts where there are any, else the training collar. */
-const likelyUnder = computed(() =>
-  props.neck.dressed.contacts.length > 0 ? 'contacts' : props.neck.dressed.items.some(({ fit }) => fit?.plan.kind === 'prong') ? 'prong' : 'strap',
+const likelyUnder = computed(
+  () =>
+    (['contacts', 'prong'] as const).find((under) => props.neck.dressed.fits.some(({ plan }) => collarKind(plan.kind).traits.skinUnder === under)) ?? 'strap',
 );
 const begin = (): z.infer<typeof Draft> => ({
   id: uuidv7(),
@@ -111,6 +112,26 @@ async function keep() {
   await props.neck.load();
 }
 
+/**
+ * The whole neck is clear, in one tap: a look at each place that rests, else where the contacts are, else at the nape. What is red or
+ * broken is looked at by itself.
+ */
+const clearing = ref<{ id: string; clock: number; at: string }[]>([]);
+const mayClearAll = computed(() => props.neck.dressed.flags.every(({ grade: one }) => one < 2));
+async function clearAll() {
+  const contactsAt = props.neck.dressed.contacts.flatMap(({ at }) => (at === null ? [] : [at]));
+  const resting = props.neck.dressed.flags.map(({ clock: one }) => one);
+  const places = resting.length > 0 ? resting : contactsAt.length > 0 ? contactsAt : [12];
+  // The same looks are the same requests, however often they are sent.
+  if (clearing.value.length === 0) clearing.value = places.map((one) => ({ id: uuidv7(), clock: one, at: new Date().toISOString() }));
+  for (const { id, clock: one, at } of clearing.value) {
+    const sent: NewSkinLook = { dogId: dog.value.id, clock: one, under: likelyUnder.value, grade: 0, sore: null, note: '', photoId: null, at };
+    if (!(await keeping.keep(`/api/skin-looks/${id}`, SkinLook, sent))) return;
+  }
+  clearing.value = [];
+  await props.neck.load();
+}
+
 const flags = computed(() => props.neck.dressed.flags);
 const said = computed(() => {
   const red = flags.value.find(({ untilMs }) => untilMs === null);
@@ -143,6 +164,9 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <form class="sheet space-y-4 self-start" novalidate @submit.prevent="keep">
         <h2>Look now</h2>
+        <button v-if="mayClearAll" type="button" class="press press-plain" :disabled="keeping.state.value === 'sending'" @click="clearAll">
+          Log neck clear
+        </button>
         <p v-if="restored && (draft.clock !== null || draft.grade !== null)" class="text-sm text-soft">
           Picked up where you left off.
           <button type="button" class="underline" @click="settle(begin())">Start afresh</button>

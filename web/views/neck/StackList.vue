@@ -6,7 +6,7 @@
 import type { DressedItem, StackEntry } from '@banter/contract';
 import { WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason, type WearState } from '@banter/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
@@ -39,8 +39,18 @@ async function move(item: DressedItem, by: -1 | 1) {
   items.value = next;
   moved.value = `${item.name} is ${to === 0 ? 'directly behind the ears' : `number ${to + 1} from the ears`} now.`;
   await nextTick();
-  box.value?.querySelector<HTMLElement>(`[data-item="${CSS.escape(item.id)}"] [data-grip]`)?.focus();
+  focusGrip(item.id);
 }
+const focusGrip = (id: string) => box.value?.querySelector<HTMLElement>(`[data-item="${CSS.escape(id)}"] [data-grip]`)?.focus();
+// A row that changes its place in the page loses the focus: an answer of the server, or a colleague’s order, moves rows too.
+watch(
+  () => items.value.map(({ id }) => id).join(),
+  async () => {
+    const held = box.value?.contains(document.activeElement) ? document.activeElement?.closest<HTMLElement>('[data-item]')?.dataset.item : undefined;
+    await nextTick();
+    if (held && document.activeElement === document.body) focusGrip(held);
+  },
+);
 function keys(event: KeyboardEvent, item: DressedItem) {
   if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
   event.preventDefault();

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** On the unrolled neck: warmth under the receiver where it has been, its next place as an outline, and what the skin says. */
+import { isDevice } from '@banter/contract';
 import type { DrawnCollar, DressedDog } from '@banter/contract';
-import { girthAt, placeOnNeck, RECEIVER_WIDTH_MM, skinWarmth, WARMTH_STEPS, type UnrolledNeck } from '@banter/core';
+import { girthAt, placeOnNeck, skinWarmth, WARMTH_STEPS, type UnrolledNeck } from '@banter/core';
+import { RECEIVER_WIDTH_MM } from '@banter/core/collars/electronic';
 import { computed } from 'vue';
 import SkinMark from '../../neck/SkinMark.vue';
 import { useNow } from '../../stores/now.ts';
@@ -14,13 +16,13 @@ const HOT_HOURS = 12;
 const STRIP_MM = 5;
 
 const receivers = computed(() =>
-  props.dressed.contacts.flatMap(({ fit, worn, girthMm, footprintMm, rotation, at }) => {
+  props.dressed.contacts.flatMap(({ fit, wornPlaces, girthMm, footprintMm, rotation, at }) => {
     const drawn = props.collars.find(({ kind }) => kind === fit.plan.kind);
     if (!drawn) return [];
     const topMm = drawn.topMm ?? 8;
     const y = topMm + RECEIVER_WIDTH_MM + 1;
     const step = girthAt(props.map.levels, y) / WARMTH_STEPS;
-    const warmth = skinWarmth(worn, girthMm, footprintMm, now.value, WARM_DAYS).flatMap((hours, index) =>
+    const warmth = skinWarmth(wornPlaces, girthMm, footprintMm, now.value, WARM_DAYS).flatMap((hours, index) =>
       hours <= 0 ? [] : [{ key: index, x: placeOnNeck(props.map, index / 4, y).x - step / 2, opacity: Math.min(1, 0.25 + (0.75 * hours) / HOT_HOURS) }],
     );
     const next = at !== null && rotation.next !== null && rotation.next !== at ? placeOnNeck(props.map, rotation.next, topMm + RECEIVER_WIDTH_MM / 2) : null;
@@ -30,7 +32,7 @@ const receivers = computed(() =>
 /** A flag lies at the height of what was over it, as well as that can be said. */
 const marks = computed(() =>
   props.dressed.flags.map((flag) => {
-    const receiver = props.collars.find(({ kind }) => kind === 'remote' || kind === 'fence');
+    const receiver = props.collars.find(({ kind }) => isDevice(kind));
     const y = (receiver ?? props.collars[0])?.topMm ?? 10;
     return { ...flag, ...placeOnNeck(props.map, flag.clock, y + 17) };
   }),

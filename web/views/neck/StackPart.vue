@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The stack on the unrolled neck: what goes on in order from the ears down, put on and taken off with a tap; ring and side. */
 import { drawnItems, neckTapeOf, type StackEntry } from '@banter/contract';
-import { HOUSE_SCHOOL_WORDS, RING_TRAVEL_MM, rightOrder, clockWords, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
+import { clockWords, isWrongOrder, rightOrder, schoolName, schoolSays, STACK_REASON_WORDS, WEAR_STATE_WORDS, wordReason, type WearState } from '@banter/core';
 import { computed, ref } from 'vue';
 import LetterDrawing from '../../neck/slip/LetterDrawing.vue';
 import SideDrawing from '../../neck/SideDrawing.vue';
@@ -66,17 +66,11 @@ function moveOnMap(id: string, to: number) {
   relay([...rest.slice(0, to), moved, ...rest.slice(to), ...behind].map(({ entry }) => entry));
 }
 const putInOrder = () => relay(rightOrder(dressed.value.items).map(({ entry }) => entry));
-const wrongOrder = computed(() => dressed.value.stack.reasons.some(({ code }) => code.includes('above')));
+const wrongOrder = computed(() => dressed.value.stack.reasons.some(isWrongOrder));
 const reasons = computed(() => dressed.value.stack.reasons.map((reason) => wordReason(STACK_REASON_WORDS, reason, units.speak)));
 const cautions = computed(() => [...new Set(dressed.value.items.flatMap((item) => cautionOf(item) ?? []))]);
-const prongRing = computed(() => dressed.value.rigOnDog.prong?.ring ?? null);
-const otherRing = computed(() => HOUSE_SCHOOL_WORDS.ringSchool.options[prongRing.value === 'live' ? 'both' : 'live']);
-/** Said in inches, as the trade does, and beside it in the screen's own unit. */
-const travel = computed(() => {
-  if (!prongRing.value) return null;
-  const own = RING_TRAVEL_MM[prongRing.value].map((mm) => units.gap(mm)).join(' to ');
-  return `${prongRing.value === 'live' ? '4 to 6 in' : 'about 2 in'}${units.length === 'cm' ? ` (${own})` : ''}`;
-});
+const ring = computed(() => dressed.value.ring?.ring ?? null);
+const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
 </script>
 
 <template>
@@ -107,13 +101,15 @@ const travel = computed(() => {
             <SideDrawing :ring="dressed.ring" :name="dog.name" :works-on="dog.worksOn" />
             <div class="space-y-1.5">
               <p class="font-semibold">
-                <template v-if="prongRing">{{ prongRing === 'live' ? 'Live ring' : 'Both rings' }}, </template>at {{ clockWords(dressed.ring.clock) }}.
+                <template v-if="ring">{{ ring === 'live' ? 'Live ring' : 'Both rings' }}, </template>at {{ clockWords(dressed.ring.clock) }}.
               </p>
-              <p v-if="travel">Travel: the leash hand moves {{ travel }} before it closes.</p>
+              <p v-if="dressed.ring.travelMm !== null">Travel: the leash hand moves up to {{ units.gap(dressed.ring.travelMm) }} before it closes.</p>
               <p v-for="line in dressed.ring.see" :key="line" class="text-[0.95rem]">{{ line }}</p>
               <LetterDrawing v-if="dressed.ring.letter" :works-on="dog.worksOn" class="max-w-32" />
-              <p v-if="prongRing" class="text-sm text-soft">The other school, «{{ otherRing.name }}»: {{ otherRing.says }}</p>
-              <RouterLink v-if="prongRing" :to="`/dogs/${dog.id}/bench/prong`" class="text-sm underline">Change ring or place at the bench</RouterLink>
+              <p v-if="ring" class="text-sm text-soft">
+                The other school, «{{ schoolName('ringSchool', otherRing) }}»: {{ schoolSays('ringSchool', otherRing, dressed.house.rules, units.speak) }}
+              </p>
+              <RouterLink v-if="ring" :to="`/dogs/${dog.id}/bench/${dressed.leads}`" class="text-sm underline">Change ring or place at the bench</RouterLink>
             </div>
           </div>
         </section>

@@ -5,6 +5,7 @@
  */
 import type { DressedContacts, DressedDog } from '@banter/contract';
 import {
+  lowestFelt,
   contactQuality,
   deviceAt,
   fingerSlack,
@@ -16,7 +17,7 @@ import {
   type StandInProfile,
 } from '@banter/core';
 import { computed, ref } from 'vue';
-import type { Telling, ToldNow } from '../../stores/tell.ts';
+import type { Telling, EventToTell } from '../../stores/tell.ts';
 
 const props = defineProps<{ contacts: DressedContacts; dressed: DressedDog; telling: Telling; now: number }>();
 const collar = computed(() => props.contacts.fit.plan.inputs.collar);
@@ -25,7 +26,8 @@ const profile = computed<StandInProfile>(() => {
   const { scaleMin, scaleMax, scaleStep } = collar.value.numbers as { scaleMin: number; scaleMax: number; scaleStep: number };
   const { hairGirthMm, coatDepthMm, finger } = props.dressed.dog;
   return {
-    scaleMin,
+    // A scale that begins at 0 is tried at its first step.
+    scaleMin: lowestFelt({ min: scaleMin, step: scaleStep }),
     scaleMax,
     scaleStep,
     postMm: setting.value.postMm,
@@ -42,7 +44,7 @@ async function doIt(command: StandInCommand, sentence: string) {
   if ('events' in answer && answer.events.length > 0)
     await props.telling.tell(
       sentence,
-      answer.events.map((event) => ({ ...event, collarId: collar.value.id }) as ToldNow),
+      answer.events.map((event) => ({ ...event, collarId: collar.value.id }) as EventToTell),
       { source: 'stand-in' },
     );
 }

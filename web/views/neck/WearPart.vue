@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The record of wearing, by day: what was on, since when and until when, how it was watched, and what was not as it should be. */
 import { collarKind, dayOf, type DressedWear } from '@banter/contract';
-import { clockWords, speakHours, WEAR_MARK_TONES, WEAR_MARK_WORDS, WEAR_STATE_WORDS, wearsOf, wordReason } from '@banter/core';
-import { toldEvents } from '@banter/contract';
+import { clockWords, speakHours, WEAR_MARK_TONES, WEAR_MARK_WORDS, WEAR_STATE_WORDS, wearsOf, wordReason, HOUR_MS, small } from '@banter/core';
+import { wearAndDeviceEvents } from '@banter/contract';
 import { DateTime } from 'luxon';
 import { computed, ref } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -70,7 +70,7 @@ const ODD = {
   'never-on': 'It was not on this dog then.',
   'end-unknown': 'Nobody said when it came off: it was on another dog from then on.',
 } as const;
-const strays = computed(() => wearsOf(toldEvents(props.neck.page.events).wear).strays.filter(({ dogId }) => dogId === dog.value.id));
+const strays = computed(() => wearsOf(wearAndDeviceEvents(props.neck.page.events).wear).strays.filter(({ dogId }) => dogId === dog.value.id));
 const whoOf = (id: string) => props.neck.page.events.find((event) => event.id === id);
 const eventsOf = ({ wear }: DressedWear) =>
   props.neck.page.events
@@ -86,7 +86,7 @@ const eventsOf = ({ wear }: DressedWear) =>
       <h1 class="mt-1">
         {{
           asked.length > 0
-            ? `Is ${nameOf(asked[0]!).replace(/^./, (letter) => letter.toLowerCase())} still on ${dog.name}?`
+            ? `Is ${small(nameOf(asked[0]!))} still on ${dog.name}?`
             : days.length === 0
               ? `Nothing has been worn by ${dog.name} yet.`
               : `What ${dog.name} wore, and how it was watched.`
@@ -97,7 +97,7 @@ const eventsOf = ({ wear }: DressedWear) =>
       <li v-for="one in asked.filter(({ wear }) => !stillOn.has(wear.id))" :key="one.wear.id" class="sheet">
         <p>
           <strong>{{ nameOf(one) }}</strong> is on since {{ time(one.wear.from) }} on {{ dayWords(dayOf(one.wear.from, zone), zone) }},
-          {{ speakHours((neck.now - one.wear.from) / 3_600_000) }}. When did it come off?
+          {{ speakHours((neck.now - one.wear.from) / HOUR_MS) }}. When did it come off?
         </p>
         <form class="mt-2 flex flex-wrap items-end gap-3" novalidate @submit.prevent="sayOff(one)">
           <label class="block text-sm font-semibold">
@@ -124,7 +124,7 @@ const eventsOf = ({ wear }: DressedWear) =>
               <div class="flex flex-wrap items-baseline gap-x-4">
                 <span class="font-semibold">{{ nameOf(one) }}</span>
                 <span>{{ time(one.wear.from) }} – {{ endWords(one) }}</span>
-                <span class="text-soft">{{ speakHours(((one.wear.to ?? neck.now) - one.wear.from) / 3_600_000) }}</span>
+                <span class="text-soft">{{ speakHours(((one.wear.to ?? neck.now) - one.wear.from) / HOUR_MS) }}</span>
                 <button type="button" class="ml-auto text-sm text-soft underline" @click="neck.telling.takeBack(eventsOf(one), 'This wear is taken back.')">
                   Take back<span class="sr-only">: {{ nameOf(one) }}, {{ time(one.wear.from) }}</span>
                 </button>

@@ -12,12 +12,14 @@ import {
   type Speaker,
   type Wear,
   type WearState,
+  HOUR_MS,
+  capital,
 } from '@banter/core';
-import type { ToldNow } from '../../stores/tell.ts';
+import type { EventToTell } from '../../stores/tell.ts';
 import type { VerdictTone } from '../../parts/verdict.ts';
 
 /** How a dog that wears something may be watched, as answers to choose from. */
-export const STATE_ANSWERS = WEAR_STATES.map((value) => ({ value, label: WEAR_STATE_WORDS[value].name.replace(/^./, (letter) => letter.toUpperCase()) }));
+export const STATE_ANSWERS = WEAR_STATES.map((value) => ({ value, label: capital(WEAR_STATE_WORDS[value].name) }));
 
 /** The open wear of a thing of the stack, if it is on. */
 export const openWearOf = (dressed: Pick<DressedDog, 'wears'>, item: DressedItem): Wear | null =>
@@ -32,14 +34,14 @@ export const mayGoOn = (dressed: Pick<DressedDog, 'contacts'>, item: DressedItem
   !dressed.contacts.some(({ fit }) => fit === item.fit) || nextPlaceOf(dressed, item) !== null;
 
 /** What puts things on a dog, as events; what has no free place stays off. */
-export const putOn = (dogId: string, dressed: DressedDog, items: readonly DressedItem[], state: WearState): ToldNow[] =>
-  items.flatMap((item): ToldNow[] =>
+export const putOn = (dogId: string, dressed: DressedDog, items: readonly DressedItem[], state: WearState): EventToTell[] =>
+  items.flatMap((item): EventToTell[] =>
     item.fit && mayGoOn(dressed, item) ? [{ event: 'put-on', dogId, collarId: item.fit.plan.inputs.collar.id, clock: nextPlaceOf(dressed, item), state }] : [],
   );
 
 /** Since when something is on, and for how long. */
 export const sinceWords = (wear: Wear, now: number, zone: string): string =>
-  `since ${momentOn(wear.from, now, zone)}, ${speakHours((now - wear.from) / 3_600_000)}`;
+  `since ${momentOn(wear.from, now, zone)}, ${speakHours((now - wear.from) / HOUR_MS)}`;
 
 /** What to do about the stack, as one sentence, and how sure it is. */
 export function stackSentence(dressed: DressedDog, dogName: string, speak: Speaker): { sentence: string; tone: VerdictTone } {

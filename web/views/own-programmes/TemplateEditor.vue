@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A programme of the kennel's own while it is written; kept on this device until it is kept there. */
 import type { KennelTemplateFacts } from '@banter/contract';
-import { KennelTemplate, PROGRAMME_KINDS, z } from '@banter/contract';
+import { KennelTemplate, COLLAR_KIND_NAMES, z, collarKind, type CollarKindName } from '@banter/contract';
 import { PROGRAMME_TEMPLATES } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
@@ -26,7 +26,7 @@ function begin() {
     basedOn: props.basedOn,
     name: `Our ${from.name.toLowerCase()}`,
     about: from.about,
-    kinds: [...from.kinds],
+    kinds: COLLAR_KIND_NAMES.filter((kind) => collarKind(kind).traits.programmes.includes(from.id)),
     stages: from.stages,
     retired: false,
   };
@@ -36,18 +36,7 @@ const { draft, restored, discard } = useDraft(`own-programme.${props.template?.i
 const facts = computed(() => draft.value.facts as unknown as Facts);
 /** What a stage is made like when there is none left. */
 const FIRST = PROGRAMME_TEMPLATES[0]!.stages[0] as Facts['stages'][number];
-const KIND_NAMES: Record<(typeof PROGRAMME_KINDS)[number], string> = {
-  prong: 'Prong',
-  slip: 'Slip',
-  'clip-on-slip': 'Clip-on slip',
-  martingale: 'Martingale',
-  flat: 'Flat buckle',
-  'wide-throat': 'Wide-throat',
-  'head-collar': 'Head collar',
-  remote: 'Remote',
-  fence: 'Fence',
-};
-const toggle = (kind: (typeof PROGRAMME_KINDS)[number]) => {
+const toggle = (kind: CollarKindName) => {
   const { kinds } = facts.value;
   facts.value.kinds = kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind];
 };
@@ -78,9 +67,9 @@ async function keep() {
       </label>
       <fieldset>
         <legend class="text-sm font-semibold">For</legend>
-        <label v-for="kind in PROGRAMME_KINDS" :key="kind" class="mr-5 inline-flex min-h-11 items-center gap-2">
+        <label v-for="kind in COLLAR_KIND_NAMES" :key="kind" class="mr-5 inline-flex min-h-11 items-center gap-2">
           <input type="checkbox" class="size-5" :checked="facts.kinds.includes(kind)" @change="toggle(kind)" />
-          {{ KIND_NAMES[kind] }}
+          {{ collarKind(kind).name }}
         </label>
         <p v-if="keeping.errorAt('kinds')" class="font-semibold text-stop" role="alert">{{ keeping.errorAt('kinds') }}</p>
       </fieldset>

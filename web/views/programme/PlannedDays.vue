@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A dog's own fortnight: when it works, with whom, and what of it was held. */
 import type { Kennel, ProgrammesPage, PlannedSession, Programme } from '@banter/contract';
-import { heldSessions, timeOfDay } from '@banter/core';
+import { heldSessions, timeOfDay, MINUTE_MS } from '@banter/core';
 import { DateTime } from 'luxon';
 import { computed } from 'vue';
 
@@ -31,7 +31,7 @@ const days = computed(() =>
           id: one.id,
           time: timeOfDay(one.from),
           hand: props.page.people.find(({ id }) => id === one.personId)?.name ?? '',
-          is: held.value.has(one.id) ? 'held' : startOf(one) + one.minutes * 60_000 < props.now ? 'missed' : 'ahead',
+          is: held.value.has(one.id) ? 'held' : startOf(one) + one.minutes * MINUTE_MS < props.now ? 'missed' : 'ahead',
           other: props.programme !== null && one.programmeId === props.programme.id && one.stageId !== props.stageId && startOf(one) > props.now,
         })),
     };

@@ -2,7 +2,7 @@
 /** What came of a session: how many tries went well, of how many, and whether there was a setback. Kept on this device until it is kept there. */
 import { StageResult, z, type Programme, type ProgrammeStanding } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useDraft } from '../../stores/draft.ts';
@@ -10,18 +10,24 @@ import { useDraft } from '../../stores/draft.ts';
 const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage'] }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
-const fresh = () => ({ id: uuidv7(), met: props.stage.pass.of === 1 ? 1 : props.stage.pass.needed, of: props.stage.pass.of, setback: false, note: '' });
+// A result is somebody's answer: nothing is filled in before it is given.
+const fresh = () => ({ id: uuidv7(), met: null as number | null, of: props.stage.pass.of, setback: false, note: '' });
+const unanswered = ref(false);
 const { draft, discard } = useDraft(
   `result.${props.programme.id}.${props.stage.id}`,
-  z.object({ id: z.string(), met: z.number(), of: z.number(), setback: z.boolean(), note: z.string() }),
+  z.object({ id: z.string(), met: z.number().nullable(), of: z.number(), setback: z.boolean(), note: z.string() }),
   fresh,
 );
 watch(
   () => draft.value.of,
-  (of) => (draft.value.met = Math.min(draft.value.met, of)),
+  (of) => {
+    if (draft.value.met !== null) draft.value.met = Math.min(draft.value.met, of);
+  },
 );
 const single = computed(() => props.stage.pass.of === 1);
 async function keep() {
+  unanswered.value = draft.value.met === null;
+  if (unanswered.value) return;
   const { id, ...told } = draft.value;
   const kept = await keeping.keep(`/api/stage-results/${id}`, StageResult, {
     ...told,
@@ -60,6 +66,9 @@ async function keep() {
       <span class="text-sm font-semibold">Note</span>
       <input v-model="draft.note" class="field" maxlength="1000" />
     </label>
+    <p v-if="unanswered && draft.met === null" class="mt-2 font-semibold text-stop" role="alert">
+      {{ single ? 'Say whether it went well.' : 'Say how many went well; none is an answer, too.' }}
+    </p>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold" :class="keeping.state.value === 'waiting' ? 'text-mind' : 'text-stop'" role="alert">
       {{ keeping.sentence.value }}
     </p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The stage the dog is in: what for, how, how much, what moves it on and back; adapted here for this dog alone. */
 import { Programme, type ProgrammeStanding } from '@banter/contract';
-import { percent } from '@banter/core';
+import { percent, capital } from '@banter/core';
 import { computed, ref } from 'vue';
 import { oftenWords } from '../../parts/often-words.ts';
 import { useKeep } from '../../stores/keep.ts';
@@ -31,7 +31,7 @@ const FIELDS = [
 const often = computed(() => oftenWords(props.stage));
 const passes = computed(() => {
   const { needed, of, inRow, leastDays, what } = props.stage.pass;
-  return `${of === 1 ? what.replace(/^./, (letter) => letter.toUpperCase()) : `${needed} of ${of}: ${what}`}${inRow > 1 ? `, in ${inRow} sessions in a row` : ''}${leastDays > 0 ? `, after ${leastDays} days at the earliest` : ''}.`;
+  return `${of === 1 ? capital(what) : `${needed} of ${of}: ${what}`}${inRow > 1 ? `, in ${inRow} sessions in a row` : ''}${leastDays > 0 ? `, after ${leastDays} days at the earliest` : ''}.`;
 });
 const day = computed(() => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: props.timeZone }));
 async function keep() {

@@ -1,23 +1,31 @@
 <script setup lang="ts">
 /** The programmes for what this dog wears: its house's school first, the other school's with its school said. Begun from a date. */
-import { houseOf, Programme, type Dog, type Kennel, type KennelTemplate } from '@banter/contract';
-import { HOUSE_SCHOOL_WORDS, programmesFor, PROGRAMME_TEMPLATES, type ProgrammeTemplate } from '@banter/core';
+import { houseOf, Programme, type Dog, type Kennel, type KennelTemplate, collarKind, COLLAR_KIND_NAMES, type CollarKindName } from '@banter/contract';
+import { schoolName, schoolSays, programmesFor, PROGRAMME_TEMPLATES, type ProgrammeTemplate, listWords, type ProgrammeId } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { todayIn } from '../../parts/age.ts';
 import { useKeep } from '../../stores/keep.ts';
 import { useTyped } from '../../stores/draft.ts';
+import { useUnits } from '../../stores/units.ts';
 
-const props = defineProps<{ dog: Dog; kinds: readonly string[]; kennel: Kennel; running: readonly string[]; own: readonly KennelTemplate[] }>();
+const props = defineProps<{ dog: Dog; kinds: readonly CollarKindName[]; kennel: Kennel; running: readonly string[]; own: readonly KennelTemplate[] }>();
 const emit = defineEmits<{ started: [] }>();
 const keeping = useKeep();
+const units = useUnits();
 const house = computed(() => houseOf(props.kennel, props.dog));
 const all = ref(false);
 const offered = computed(() => {
-  const fits = programmesFor(props.kinds, house.value.schools);
+  const fits = programmesFor(
+    props.kinds.flatMap((kind) => collarKind(kind).traits.programmes),
+    house.value.schools,
+  );
   return (all.value || fits.length === 0 ? [...fits, ...PROGRAMME_TEMPLATES.filter((one) => !fits.includes(one))] : fits).map((template) => ({
     template,
-    school: template.school && (HOUSE_SCHOOL_WORDS[template.school.name].options as Record<string, { name: string; says: string }>)[template.school.side]!,
+    school: template.school && {
+      name: schoolName(template.school.name, template.school.side),
+      says: schoolSays(template.school.name, template.school.side, house.value.rules, units.speak),
+    },
     other: template.school !== null && house.value.schools[template.school.name] !== template.school.side,
     fits: fits.includes(template),
     runs: props.running.includes(template.id),
@@ -29,7 +37,13 @@ const id = uuidv7();
 const own = computed(() =>
   props.own.filter((one) => !one.retired && (all.value || props.kinds.length === 0 || one.kinds.some((kind) => props.kinds.includes(kind)))),
 );
-async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, 'id' | 'name' | 'stages'>) {
+/** The kinds of collar that a programme is worked with, in words. */
+const kindsFor = (id: ProgrammeId) =>
+  listWords(
+    COLLAR_KIND_NAMES.filter((kind) => collarKind(kind).traits.programmes.includes(id)).map((kind) => collarKind(kind).traits.noun),
+    'or',
+  );
+async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, 'name' | 'stages'> & { id: string }) {
   const kept = await keeping.keep(`/api/programmes/${id}`, Programme, {
     dogId: props.dog.id,
     templateId,
@@ -80,7 +94,7 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
           <p v-if="school" class="mt-1 text-sm" :class="other ? 'text-mind' : 'text-soft'">
             School «{{ school.name }}»{{ other ? ', which is not this house’s' : '' }}: {{ school.says }}
           </p>
-          <p v-if="!fits" class="mt-1 text-sm text-mind">This dog has no {{ template.kinds.join(' or ').replaceAll('-', ' ') }} fitted.</p>
+          <p v-if="!fits" class="mt-1 text-sm text-mind">This dog has no {{ kindsFor(template.id) }} fitted.</p>
         </div>
         <button
           type="button"

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 /** What was worn, and what followed, counted out of what really happened: how much a dog could learn of it, and what to change. */
 import type { TellTaleStory } from '@banter/contract';
-import { contractSpeaker, TELL_TALE_REASON_WORDS, wordReason } from '@banter/core';
+import { TELL_TALE_REASON_WORDS, wordReason } from '@banter/core';
 import { computed } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
+import { useUnits } from '../../stores/units.ts';
 
 const props = defineProps<{ story: TellTaleStory; collars: readonly { id: string; name: string }[] }>();
+const units = useUnits();
 const nameOf = (id: string) => props.collars.find((collar) => collar.id === id)?.name ?? 'a collar';
 const rowWords = (worn: readonly string[]) => (worn.length === 0 ? 'Nothing on' : worn.map(nameOf).join(' and '));
 const times = (count: number) => (count === 1 ? 'once more' : `${count} more times`);
-const says = (reasons: TellTaleStory['worn']['reasons']) => reasons.map((reason) => wordReason(TELL_TALE_REASON_WORDS, reason, contractSpeaker).text);
+const says = (reasons: TellTaleStory['worn']['reasons']) => reasons.map((reason) => wordReason(TELL_TALE_REASON_WORDS, reason, units.speak).text);
 const wornAdvice = computed(() => {
   const { advice, rows } = props.story.worn;
   if (!advice) return '';
@@ -27,7 +29,11 @@ const putOnAdvice = computed(() => {
 });
 const verdict = computed(() => (story: TellTaleStory['worn']['reasons']) => {
   const code = story[0]?.code;
-  return code === 'tells' ? { tone: 'mind' as const, word: 'It can tell' } : code === 'tells-little' ? { tone: 'good' as const, word: 'No tell-tale' } : { tone: 'open' as const, word: 'Open' }; // prettier-ignore
+  return code === 'tells'
+    ? { tone: 'mind' as const, word: 'It can tell' }
+    : code === 'tells-little'
+      ? { tone: 'good' as const, word: 'No tell-tale' }
+      : { tone: 'open' as const, word: 'Open' };
 });
 const tables = computed(() => [
   {

@@ -3,7 +3,7 @@ import { countOf } from '@banter/core';
 
 /** The parts of the list, in the order in which they matter. */
 const PARTS: { name: string; codes: readonly TodayCode[] }[] = [
-  { name: 'First', codes: ['worn-wrong', 'skin-off', 'level-up', 'move-place', 'still-on'] },
+  { name: 'First', codes: ['worn-wrong', 'skin-off', 'mend', 'level-up', 'move-place', 'still-on'] },
   { name: 'Sessions', codes: ['session-now', 'session-missed', 'session-ahead'] },
   { name: 'Dogs', codes: ['fit', 'growing-look', 'skin-again', 'outgrows', 'screen-again'] },
   { name: 'Gear and law', codes: ['charge', 'upkeep', 'law'] },

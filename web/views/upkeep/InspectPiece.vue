@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One piece looked at whole: each thing with what good and bad look like, one tap each, and what that comes to as it goes. */
 import { Inspection, z, type UpkeepPiece } from '@banter/contract';
-import { inspect, INSPECTION_ITEMS, STORING } from '@banter/core';
+import { inspect } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -12,11 +12,15 @@ import { useDraft } from '../../stores/draft.ts';
 const props = defineProps<{ piece: UpkeepPiece }>();
 const emit = defineEmits<{ kept: [outcome: 'ok' | 'mend' | 'scrap']; close: [] }>();
 const keeping = useKeep();
-const { draft, discard } = useDraft(`inspection.${props.piece.of}.${props.piece.id}`, z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string() }), () => ({ id: uuidv7(), answers: {}, note: '' })); // prettier-ignore
+const { draft, discard } = useDraft(
+  `inspection.${props.piece.of}.${props.piece.id}`,
+  z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string() }),
+  () => ({ id: uuidv7(), answers: {}, note: '' }),
+);
 const answers = computed({ get: () => draft.value.answers, set: (now) => (draft.value = { ...draft.value, answers: now }) });
 const note = computed({ get: () => draft.value.note, set: (now) => (draft.value = { ...draft.value, note: now }) });
-const items = computed(() => INSPECTION_ITEMS[props.piece.group]);
-const found = computed(() => inspect(props.piece.group, answers.value));
+const items = computed(() => props.piece.inspection.items);
+const found = computed(() => inspect(props.piece.inspection, answers.value));
 const done = computed(() => found.value.open.length === 0);
 const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
 const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
@@ -98,7 +102,7 @@ function allGood() {
       <button type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
         {{ !done ? 'Look at all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Keep' }}
       </button>
-      <p class="text-sm text-soft">{{ STORING[piece.group] }}</p>
+      <p class="text-sm text-soft">{{ piece.inspection.storing }}</p>
     </div>
   </section>
 </template>

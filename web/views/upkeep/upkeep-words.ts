@@ -1,7 +1,5 @@
 import type { UpkeepPiece } from '@banter/contract';
-import { countOf } from '@banter/core';
-
-const DAY_MS = 86_400_000;
+import { countOf, DAY_MS } from '@banter/core';
 
 /** Why a piece is looked at, in a few words; null while it is not due. */
 export function dueWords({ due, wears }: UpkeepPiece, now: number): string | null {

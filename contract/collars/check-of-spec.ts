@@ -1,0 +1,44 @@
+import {
+  isBenchStep,
+  specReasonWords,
+  stepSentence,
+  wordReason,
+  type CheckAnswers,
+  type CheckSpec,
+  type CheckTells,
+  type HouseRules,
+  type Reason,
+  type Setting,
+  type Speaker,
+  type SpecReason,
+  type SpecResult,
+} from '@banter/core';
+import { z } from '../plain-words.ts';
+
+const NOTHING_TOLD: CheckTells = { contactMade: null, skin: null };
+
+/** What a kind's fit check is to the contract, out of its spec: what is asked, how answers are read, and how a result is told. */
+export function checkOfSpec<Numbers, Options, Own extends { code: string } = never>(
+  spec: CheckSpec<Numbers, Options, Own>,
+  /** Reasons that checks of before gave, in words. */
+  earlier: Readonly<Record<string, string>> = {},
+) {
+  const { questions, counts = [] } = spec;
+  const asked = Object.fromEntries(questions.map(({ id, answers }) => [id, z.enum(answers.map(({ value }) => value) as [string, ...string[]])]));
+  const counted = Object.fromEntries(counts.map(({ id, most }) => [id, z.number().int().min(0).max(most).nullable()]));
+  const answers = z.strictObject({ ...asked, ...counted });
+  const earlierWords = Object.fromEntries(Object.entries(earlier).map(([code, text]) => [code, () => text]));
+  return {
+    questions,
+    counts,
+    answers: answers as unknown as z.ZodType<CheckAnswers>,
+    keptAnswers: answers.partial() as unknown as z.ZodType<CheckAnswers>,
+    checkSentence: (result: SpecResult<Own>, on: Setting): string => stepSentence(spec.steps, result as SpecResult, on),
+    checkReasons: (result: SpecResult<Own>, speak: Speaker, rules: HouseRules): Reason[] => {
+      const words = { ...earlierWords, ...specReasonWords(spec, rules), ...spec.ownWords };
+      return result.reasons.map((reason) => wordReason(words as never, reason as SpecReason as never, speak));
+    },
+    tells: spec.tells ?? (() => NOTHING_TOLD),
+    isBenchStep: (step: string): boolean => isBenchStep(spec.steps, step),
+  };
+}

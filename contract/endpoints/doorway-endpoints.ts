@@ -1,0 +1,118 @@
+import { z } from '../plain-words.ts';
+import { Doorstep, EndSessions, Me, MySessionsPage, NewPassword, PeoplePage, PersonFacts, PersonStanding, SignIn, SignUp } from '../records/account.ts';
+import { DeedsAsked, DeedsPage } from '../records/deed.ts';
+import { Invitation, InvitationAsked, Invite, InviteFacts, InvitesPage, Join } from '../records/invite.ts';
+import { ImportAsked, KeepImport, KennelImport } from '../kennel-file/kennel-file.ts';
+import { Kennel, KennelSettings } from '../records/kennel.ts';
+import { record, type Endpoint } from './endpoint.ts';
+
+/** Coming in, the kennel itself, its people and its files. */
+export const DOORWAY_ENDPOINTS: readonly Endpoint[] = [
+  { method: 'get', path: '/api/health', summary: 'Whether Banter can serve.', signIn: false, answer: z.object({ ok: z.boolean() }) },
+  { method: 'get', path: '/api/doorstep', summary: 'Who is signed in, and whether there is a demo kennel.', signIn: false, answer: Doorstep },
+  { method: 'post', path: '/api/sign-up', summary: 'Makes a kennel with its first person, and signs in.', signIn: false, request: SignUp, answer: Me },
+  { method: 'post', path: '/api/sign-in', summary: 'Signs in.', signIn: false, request: SignIn, answer: Me },
+  { method: 'post', path: '/api/sign-in/demo', summary: 'Signs in to the demo kennel, where there is one.', signIn: false, answer: Me },
+  { method: 'post', path: '/api/sign-out', summary: 'Signs out.', signIn: false, answer: null },
+  { method: 'get', path: '/api/kennel', summary: 'The kennel and its settings.', signIn: true, answer: Kennel },
+  {
+    method: 'put',
+    path: '/api/kennel',
+    summary: 'Changes the kennel’s settings; If-Match names its version.',
+    signIn: true,
+    versioned: true,
+    request: KennelSettings,
+    answer: Kennel,
+  },
+  {
+    method: 'get',
+    path: '/api/kennel.json',
+    summary: 'The whole kennel as one JSON document, a record at a time (docs/kennel-file.md). A lead’s.',
+    signIn: true,
+    answer: z.unknown(),
+  },
+  { method: 'get', path: '/api/kennel-file.schema.json', summary: 'The schema of a kennel’s file.', signIn: false, answer: z.unknown() },
+  {
+    method: 'post',
+    path: '/api/imports',
+    summary: 'Takes a kennel’s file, up to 1 GB, or one table of it as CSV, and begins to look it through; nothing is changed by it. A lead’s.',
+    signIn: true,
+    request: z.unknown(),
+    takes: 'file',
+    asks: ImportAsked,
+    answer: KennelImport,
+  },
+  {
+    method: 'get',
+    path: '/api/events.ndjson',
+    summary: 'Everything told of collars and devices, one JSON object a line (docs/device-events.md).',
+    signIn: true,
+    answer: z.string(),
+    gives: 'lines',
+  },
+  {
+    method: 'get',
+    path: '/api/csv/{table}.csv',
+    summary: 'A table as CSV (RFC 4180): dogs, tape, fits, presses, skin or locker.',
+    signIn: true,
+    answer: z.string(),
+    gives: 'csv',
+  },
+  { method: 'get', path: '/api/imports/{id}', summary: 'What would happen, what is wrong, or how far it is. A lead’s.', signIn: true, answer: KennelImport },
+  {
+    method: 'post',
+    path: '/api/imports/{id}/keep',
+    summary: 'Begins to keep it, all of it or nothing. A lead’s.',
+    signIn: true,
+    request: KeepImport,
+    answer: KennelImport,
+  },
+  { method: 'post', path: '/api/imports/{id}/drop', summary: 'Lets it go. A lead’s.', signIn: true, answer: null },
+  { method: 'put', path: '/api/me', summary: 'Changes what somebody says of themselves: their finger.', signIn: true, request: PersonFacts, answer: Me },
+  { method: 'get', path: '/api/my-sessions', summary: 'Where somebody is signed in.', signIn: true, answer: MySessionsPage },
+  {
+    method: 'post',
+    path: '/api/my-sessions',
+    summary: 'Ends one sign-in of somebody’s own, or all but this one.',
+    signIn: true,
+    request: EndSessions,
+    answer: MySessionsPage,
+  },
+  {
+    method: 'post',
+    path: '/api/my-password',
+    summary: 'Changes a password; all other sign-ins end.',
+    signIn: true,
+    request: NewPassword,
+    answer: MySessionsPage,
+  },
+  { method: 'post', path: '/api/my-leaving', summary: 'Leaves the kennel: all access ends at once.', signIn: true, answer: null },
+  { method: 'get', path: '/api/people', summary: 'The people of the kennel, and how well their tapes agree.', signIn: true, answer: PeoplePage },
+  {
+    method: 'put',
+    path: '/api/people/{id}',
+    summary: 'Somebody’s role, or the end of their access, which holds at once wherever they are signed in. A lead’s.',
+    signIn: true,
+    request: PersonStanding,
+    answer: PeoplePage,
+  },
+  { method: 'get', path: '/api/invites', summary: 'The invitations of the kennel. A lead’s.', signIn: true, answer: InvitesPage },
+  ...record('invites', 'invitation', InviteFacts, Invite, true),
+  {
+    method: 'post',
+    path: '/api/invitation',
+    summary: 'What an invitation’s link leads to; known by its key alone.',
+    signIn: false,
+    request: InvitationAsked,
+    answer: Invitation,
+  },
+  { method: 'post', path: '/api/join', summary: 'Joins a kennel by an invitation, once, and signs in.', signIn: false, request: Join, answer: Me },
+  {
+    method: 'get',
+    path: '/api/deeds',
+    summary: 'Who did what, the latest first, a hundred lines at a time; nobody can change it.',
+    signIn: true,
+    asks: DeedsAsked,
+    answer: DeedsPage,
+  },
+];

@@ -1,0 +1,99 @@
+import { FitsAnswer, FitsRequest } from '../calc/fits.ts';
+import { CalendarChange, CalendarChanged } from '../records/calendar.ts';
+import { CalendarAsked, CalendarPage } from '../records/calendar-page.ts';
+import { BridgesPage } from '../records/bridge.ts';
+import { Entry, EventsKept, NewEntry, NewEvent } from '../records/event.ts';
+import { FieldBatch, FieldBatchKept, FieldSessionPage, SessionAsked } from '../records/field-log.ts';
+import { FieldPage } from '../records/field-page.ts';
+import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
+import { DogPage, DogsPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
+import { TodayPage } from '../records/today-page.ts';
+import type { Endpoint } from './endpoint.ts';
+
+/** What the screens show, each in one answer; and what hands, phones and bridges tell. */
+export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
+  {
+    method: 'get',
+    path: '/api/locker',
+    summary: 'Everything the kennel owns, where its links are, and what is to be bought.',
+    signIn: true,
+    answer: LockerPage,
+  },
+  { method: 'get', path: '/api/places', summary: 'The places where the kennel works, with what is allowed there.', signIn: true, answer: PlacesPage },
+  {
+    method: 'post',
+    path: '/api/fits',
+    summary: 'Many dogs against one stock: every kind of collar for each.',
+    signIn: false,
+    request: FitsRequest,
+    answer: FitsAnswer,
+  },
+  { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
+  { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
+  { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
+  {
+    method: 'get',
+    path: '/api/today',
+    summary: 'What is due, in the order in which it matters; asked for as text/event-stream it goes on with each change.',
+    signIn: true,
+    answer: TodayPage,
+  },
+  { method: 'get', path: '/api/wearing', summary: 'What is on which dog now, and what is wrong with that.', signIn: true, answer: WearingPage },
+  { method: 'get', path: '/api/bridges', summary: 'Programs that may tell events of this kennel’s devices.', signIn: true, answer: BridgesPage },
+  {
+    method: 'post',
+    path: '/api/events',
+    summary:
+      'Events, one JSON object a line (docs/device-events.md), told by a bridge with its key or by somebody signed in. Each is kept once, whatever the order.',
+    signIn: true,
+    request: NewEvent,
+    takes: 'lines',
+    answer: EventsKept,
+  },
+  {
+    method: 'put',
+    path: '/api/entries/{id}',
+    summary: 'Events told by a hand, kept together or not at all; the first one’s id is the entry’s.',
+    signIn: true,
+    request: NewEntry,
+    answer: Entry,
+  },
+  { method: 'get', path: '/api/field', summary: 'All that a phone needs to log in the field without a connection.', signIn: true, answer: FieldPage },
+  {
+    method: 'post',
+    path: '/api/field-log',
+    summary:
+      'What a phone logged, in order; each event is kept once, however often it is sent. What cannot stand is named and stays with the phone. A phone whose clock is off answers 409 clock-off until somebody has decided.',
+    signIn: true,
+    request: FieldBatch,
+    answer: FieldBatchKept,
+  },
+  {
+    method: 'get',
+    path: '/api/field-sessions/{id}',
+    summary: 'One session with everything that was told of it, or what arrived since.',
+    signIn: true,
+    asks: SessionAsked,
+    answer: FieldSessionPage,
+  },
+  { method: 'get', path: '/api/dogs/{id}/levels', summary: 'What the screen Levels shows of a dog, but its single presses.', signIn: true, answer: LevelsPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/presses',
+    summary: 'Presses of a span on one device: each for itself where they are few, else put together.',
+    signIn: true,
+    asks: PressesAsked,
+    answer: PressesPage,
+  },
+  { method: 'get', path: '/api/dogs/{id}/growth', summary: 'A dog with its whole record and its weighings.', signIn: true, answer: GrowthPage },
+  { method: 'get', path: '/api/dogs/{id}/programmes', summary: 'A dog with its programmes and what was told of them.', signIn: true, answer: ProgrammesPage },
+  { method: 'get', path: '/api/calendar', summary: 'The kennel’s calendar of a span of days.', signIn: true, asks: CalendarAsked, answer: CalendarPage },
+  {
+    method: 'post',
+    path: '/api/calendar-changes',
+    summary: 'Sessions planned, moved and dropped together, or not at all; the same change again is the same change.',
+    signIn: true,
+    request: CalendarChange,
+    answer: CalendarChanged,
+  },
+];

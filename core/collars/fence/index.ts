@@ -1,0 +1,1 @@
+export { FENCE_TRAITS } from './fence-traits.ts';

@@ -1,0 +1,1 @@
+export { REMOTE_TRAITS } from './remote-traits.ts';

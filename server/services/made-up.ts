@@ -1,0 +1,28 @@
+import { collarKind, type CollarKindName, type MadeUp } from '@banter/contract';
+import type { KennelScope } from './kennel-scope.ts';
+
+/** For whom each collar of the kennel is made up now: the latest check of it on any dog. One that cannot be read any more is left out. */
+export async function madeUpNow(scope: KennelScope): Promise<MadeUp[]> {
+  const rows = await scope.raw<{
+    collarId: string;
+    collarName: string;
+    kind: CollarKindName;
+    dogId: string;
+    dogName: string;
+    setting: unknown;
+    at: Date | string;
+  }>(
+    `SELECT latest.collarId, collars.name AS collarName, latest.kind, latest.dogId, dogs.name AS dogName, latest.setting, latest.at
+       FROM (SELECT plans.collarId, checked.kind, checked.dogId, checked.setting, checked.at,
+                    ROW_NUMBER() OVER (PARTITION BY plans.collarId ORDER BY checked.at DESC, checked.id DESC) AS place
+               FROM fit_checks checked JOIN plans ON plans.kennelId = checked.kennelId AND plans.id = checked.planId
+              WHERE checked.kennelId = :kennelId) latest
+       JOIN collars ON collars.kennelId = :kennelId AND collars.id = latest.collarId
+       JOIN dogs ON dogs.kennelId = :kennelId AND dogs.id = latest.dogId
+      WHERE latest.place = 1 AND collars.retiredAt IS NULL`,
+  );
+  return rows.flatMap(({ setting, at, ...row }): MadeUp[] => {
+    const on = collarKind(row.kind)?.setting.safeParse(typeof setting === 'string' ? JSON.parse(setting) : setting);
+    return on?.success ? [{ ...row, on: on.data, at: new Date(at).toISOString() }] : [];
+  });
+}

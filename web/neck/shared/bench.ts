@@ -1,0 +1,149 @@
+import {
+  collarKind,
+  ringAtFor,
+  schoolsSay,
+  suggestFor,
+  type AnyCollarKind,
+  type BenchCollar,
+  type Collar,
+  type CollarKindName,
+  type DrawnCollar,
+  type FittingDog,
+  type PlanOutcome,
+} from '@banter/contract';
+import type { House, Reason } from '@banter/core';
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { useUnits } from '../../stores/units.ts';
+
+/** What stands on the bench before anything is done there: `begin` is what somebody had made up and not kept, `worn` what was last found on the dog. */
+export type BenchProps = {
+  kind: CollarKindName;
+  dog: FittingDog;
+  name: string;
+  stock: readonly Collar[];
+  house: House;
+  begin: { collarId: string; choices: Record<string, unknown> } | null;
+  worn: { collarId: string; setting: unknown } | null;
+  /** Links of a gauge on a collar as the ledger has it, null where it has none of that collar; and in the bag. */
+  onCollar: (gaugeMm: number, collarId: string) => number | null;
+  inBag: (gaugeMm: number) => number;
+};
+
+/** What is on the bench now, and whether that is Banter's own choice. */
+export type BenchMade = {
+  collarId: string;
+  choices: Record<string, unknown>;
+  outcome: PlanOutcome;
+  drawn: DrawnCollar;
+  line: string;
+  chosen: boolean;
+};
+
+/** A bench with one kind of collar on it, whatever the kind: what Banter would take, what is made up now, and all that follows from it. Computed in the page. */
+export function useBench(props: BenchProps) {
+  const units = useUnits();
+  const kind = computed(() => collarKind(props.kind) as AnyCollarKind);
+  const collars = computed<BenchCollar[]>(() =>
+    props.stock.map(({ id, name, numbers, owned }) => ({ id, name, numbers: kind.value.numbers.parse(numbers), owned })),
+  );
+  const suggestion = computed(() => suggestFor(props.kind, props.dog, collars.value, props.house, props.worn?.collarId ?? null));
+  const best = computed(() => suggestion.value.choice ?? suggestion.value.all[0] ?? null);
+
+  const collarId = ref('');
+  const choices = shallowRef<Record<string, unknown>>({});
+  function take(id: string, now: unknown) {
+    collarId.value = id;
+    choices.value = structuredClone(now) as Record<string, unknown>;
+  }
+  const choose = (some: Record<string, unknown>) => (choices.value = { ...choices.value, ...some });
+  const takeChoice = () => best.value && take(best.value.collarId, best.value.choices);
+  watch(
+    () => props.stock,
+    () => {
+      const before = props.begin && kind.value.choices.safeParse(props.begin.choices);
+      if (before?.success && collars.value.some(({ id }) => id === props.begin!.collarId)) take(props.begin!.collarId, before.data);
+      else takeChoice();
+    },
+    { immediate: true },
+  );
+
+  const collar = computed(() => collars.value.find(({ id }) => id === collarId.value)!);
+  const outcome = computed(() => kind.value.plan(props.dog, collar.value, collars.value, choices.value, props.house.rules));
+  const setting = computed(() => kind.value.firstSetting(choices.value));
+  const chosen = computed(() => {
+    const { choice } = suggestion.value;
+    return choice !== null && choice.collarId === collarId.value && JSON.stringify(choice.choices) === JSON.stringify(choices.value);
+  });
+
+  const links = computed(() => kind.value.links?.(collar.value.numbers) ?? null);
+  const counted = computed(() => (links.value ? props.onCollar(links.value.gaugeMm, collarId.value) : null));
+  const isWorn = computed(() => props.worn?.collarId === collarId.value);
+  /** How a collar of links is made up before anything is done: as last found on this dog, else as the ledger has it; null for other kinds. */
+  const now = computed(() => (links.value === null ? null : isWorn.value ? props.worn!.setting : links.value.madeUpOf(counted.value || links.value.stocked)));
+  const nowIs = computed(() => (isWorn.value ? 'worn' : counted.value !== null && counted.value !== links.value?.stocked ? 'it hangs' : 'stocked'));
+  /** Links that have to come out of the bag, where it holds fewer. */
+  const short = computed(() => {
+    if (links.value === null) return null;
+    const { gaugeMm, inIt } = links.value;
+    const wanted = inIt(setting.value) - (counted.value ?? inIt(now.value));
+    const held = props.inBag(gaugeMm);
+    return wanted > held ? { gaugeMm, wanted, held } : null;
+  });
+
+  const drawn = computed<DrawnCollar>(() => ({
+    kind: props.kind,
+    collar: { id: collarId.value, name: collar.value.name, numbers: collar.value.numbers as Record<string, unknown> },
+    setting: setting.value,
+    ringAt: ringAtFor(props.kind, choices.value, props.house, props.dog.worksOn),
+  }));
+  const reasons = computed<Reason[]>(() => {
+    const said = kind.value.planReasons(outcome.value, units.speak);
+    const ofChoice = chosen.value ? suggestion.value.reasons(units.speak) : [];
+    return [...said, ...ofChoice.filter(({ text }) => said.every((one) => one.text !== text))];
+  });
+  const made = computed<BenchMade>(() => ({
+    collarId: collarId.value,
+    choices: choices.value,
+    outcome: outcome.value,
+    drawn: drawn.value,
+    line: kind.value.describePlan(collar.value, choices.value, outcome.value, units.speak),
+    chosen: chosen.value,
+  }));
+
+  return reactive({
+    name: computed(() => props.name),
+    dog: computed(() => props.dog),
+    house: computed(() => props.house),
+    kind,
+    collars,
+    suggestion,
+    take,
+    choose,
+    takeChoice,
+    collar,
+    choices,
+    outcome,
+    chosen,
+    setting,
+    links,
+    isWorn,
+    now,
+    nowIs,
+    short,
+    drawn,
+    reasons,
+    made,
+    sentence: computed(() => kind.value.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak)),
+    rows: computed(() => kind.value.rows(props.dog, collar.value, choices.value, outcome.value, props.house.rules)),
+    knobs: computed(() => kind.value.knobs(collar.value.numbers)),
+    says: computed(() => {
+      const had = collars.value.filter(({ owned }) => owned);
+      return schoolsSay(props.kind, props.name, props.dog, { [props.kind]: had.length > 0 ? had : collars.value }, props.house, units.speak, {
+        ...(props.worn ? { [props.kind]: props.worn.collarId } : {}),
+      });
+    }),
+    wanted: computed(() => (suggestion.value.choice ? null : kind.value.wanted(props.dog, props.house, units.speak))),
+  });
+}
+
+export type Bench = ReturnType<typeof useBench>;
