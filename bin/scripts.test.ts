@@ -93,6 +93,7 @@ describe('npm start', () => {
 
     const entered = await fetch(`http://127.0.0.1:${port}/api/sign-in/demo`, { method: 'POST' });
     const cookie = entered.headers.get('set-cookie')!.split(';')[0]!;
+    expect(entered.headers.get('keep-alive')).toBe('timeout=75');
     const dogs = async () => (await (await fetch(`http://127.0.0.1:${port}/api/dogs`, { headers: { cookie } })).json()) as { dogs: unknown[] };
     const before = await dogs();
 

@@ -84,6 +84,8 @@ await clearLeftImports();
 
 const port = Number(env.PORT ?? 8080);
 const server = createServer(app);
+// Longer than callers and load balancers keep theirs: a connection that ends here just as it is used again is an error there.
+server.keepAliveTimeout = 75_000;
 server.on('error', (error: NodeJS.ErrnoException) =>
   refuse(error.code === 'EADDRINUSE' ? `port ${port} is in use by another program.` : `it cannot listen on ${host}:${port} (${codeOf(error)}).`),
 );
