@@ -12,6 +12,7 @@ export { BREEDS, breedOf, guessedWeightKg, unusualWeight, type BackOutClass, typ
 export * from './check/index.ts';
 
 export { balances, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from './locker/link-ledger.ts';
+export { byHandsIn, inCollar, type ByHands } from './fit/neck-in-collar.ts';
 export { girthsThroughCoat, USUAL_FINGER, type FittingDog } from './fit/fitting-dog.ts';
 export {
   factor,
@@ -97,6 +98,7 @@ export { morningRoutine, ROUTINE_STEPS, type RoutineStep, type RoutineStepId } f
 export { SORE_STEPS, SORE_WORDS, soreStep, type SoreCase, type SoreStep } from './skin/rub-or-metal.ts';
 export { DOOR_LINES, DOOR_NAMES, doorCheck, type DoorFacts, type DoorLine, type DoorLineName, type DoorVerdict } from './door/door-check.ts';
 export * from './levels/index.ts';
+export * from './ask/index.ts';
 export * from './standing/index.ts';
 export { mutualInformation, type Counts, type MutualInformation } from './tell-tale/mutual-information.ts';
 export { TELL_TALE_REASON_WORDS, tellTaleReasons, type TellTaleReason } from './tell-tale/tell-tale-reasons.ts';

@@ -38,6 +38,8 @@ export function checkOfSpec<Numbers, Options, Own extends { code: string } = nev
       const words = { ...earlierWords, ...specReasonWords(spec, rules), ...spec.ownWords };
       return result.reasons.map((reason) => wordReason(words as never, reason as SpecReason as never, speak));
     },
+    contradicted: (result: SpecResult<Own>): string[] =>
+      (result.reasons as SpecReason[]).flatMap((reason) => (reason.code === 'answers-contradict' ? [reason.first, reason.second] : [])),
     tells: spec.tells ?? (() => NOTHING_TOLD),
     isBenchStep: (step: string): boolean => isBenchStep(spec.steps, step),
   };

@@ -119,12 +119,15 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   looksAlso?: (numbers: Numbers) => readonly InspectionItem[];
   /** The device it is, if any: its scale of levels and the footprint of its contacts. */
   device: ((numbers: Numbers) => DeviceTraits) | null;
-  /** Links that are counted in the bag, if it has any: of which gauge, how many are in it as it is made up, and how so many are laid out. */
-  links: ((numbers: Numbers) => { gaugeMm: number; stocked: number; inIt: (on: Setting) => number; madeUpOf: (links: number) => Setting }) | null;
+  /** Links that are counted in the bag, if it has any: of which gauge and length, how many are in it as it is made up, and how so many are laid out. */
+  links:
+    ((numbers: Numbers) => { gaugeMm: number; pitchMm: number; stocked: number; inIt: (on: Setting) => number; madeUpOf: (links: number) => Setting }) | null;
   /** What an owner is told of a setting of its own for the house, if one is kept. */
   atHome: ((on: Setting, speak: Speaker) => string) | null;
   /** How it carries a leash force, N, on this dog: the case to look at, and one to hold against it; none where no leash belongs on it. */
   loads: (dog: FittingDog, numbers: Numbers, choices: Choices, leashForceN: number) => readonly { name: string; load: LoadCase }[];
+  /** Its inside girth at rest is by its own numbers, and is as unsure as these; else it is set on the dog. */
+  insideByNumbers: boolean;
   /** What has to be taped for it, in the order the hands go; what would help in `helps`. */
   needs: readonly TapeSite[];
   helps: readonly TapeSite[];
@@ -158,7 +161,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   knobs: (numbers: Numbers) => readonly Knob[];
   /** Options of a plan that are chosen at the bench, kept in its `choices.options`. */
   optionFields: readonly OptionField[];
-  /** How the collar is made up when it first goes on, and after a check's next step has been taken. */
+  /** How the collar is made up as fitted, when it first goes on, and after a check’s next step has been taken. */
+  fittedSetting: (choices: Choices) => Setting;
   firstSetting: (choices: Choices) => Setting;
   nextSetting: (result: Result) => Setting;
   /** The choices with the collar made up as it was found on the dog, when it was checked. */
@@ -201,6 +205,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   checkSentence: (result: Result, on: Setting) => string;
   /** Why, with the numbers of the house whose rules the check went by. */
   checkReasons: (result: Result, speak: Speaker, rules: HouseRules) => Reason[];
+  /** The questions whose answers cannot both be so: these are asked again, the others stand. */
+  contradicted: (result: Result) => string[];
   /** Whether a step of a check can only be taken at the bench. */
   isBenchStep: (step: string) => boolean;
   /** What answers say besides the fit, of contact and skin. */

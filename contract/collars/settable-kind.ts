@@ -1,6 +1,7 @@
 import {
   checkBySpec,
   fitStock,
+  inCollar,
   wordReason,
   worstTone,
   type CheckAnswers,
@@ -43,6 +44,7 @@ type Parts<Numbers, Options, Reason extends { code: string }> = Pick<
   | 'device'
   | 'atHome'
   | 'loads'
+  | 'insideByNumbers'
   | 'needs'
   | 'helps'
   | 'schools'
@@ -97,6 +99,7 @@ export function settableKind<Numbers, Options, Reason extends { code: string }>(
     links: null,
     ruler: null,
     optionFields: parts.optionFields ?? [],
+    fittedSetting: (choices) => choices.on,
     firstSetting: (choices) => choices.on,
     nextSetting: (result) => result.then,
     wornChoices: (choices, on) => (on === null ? choices : { ...choices, on }),
@@ -118,7 +121,7 @@ export function settableKind<Numbers, Options, Reason extends { code: string }>(
       };
     },
     plan: (dog, collar, stock, choices, rules) => {
-      const judged = sizer.judge(dog, collar.numbers, choices.on, choices.options, rules);
+      const judged = sizer.judge(inCollar(dog, collar.id), collar.numbers, choices.on, choices.options, rules);
       const tone = worstTone(judged.rows);
       const best = fits(dog, stock, choices.options, rules).find(mayBeWorn);
       return {
@@ -129,11 +132,11 @@ export function settableKind<Numbers, Options, Reason extends { code: string }>(
       };
     },
     check: (dog, collar, choices, on, given, earlier, rules) =>
-      checkBySpec(spec, given, { dog, numbers: collar.numbers, on, options: choices.options, rules }, earlier),
+      checkBySpec(spec, given, { dog: inCollar(dog, collar.id), numbers: collar.numbers, on, options: choices.options, rules }, earlier),
     planSentence: (dogName, dog, collar, choices, outcome, _now, speak) => {
       if (outcome.blocked) return `Do not use it on ${dogName}: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
       if (!outcome.keep) return `Not «${collar.name}» as it is: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
-      return parts.sentence(dog, collar, choices, speak);
+      return parts.sentence(inCollar(dog, collar.id), collar, choices, speak);
     },
     rows: (_dog, _collar, _choices, outcome) => outcome.rows,
     describePlan: (collar, choices, _outcome, speak) => parts.line(collar.numbers, choices.on, choices.options, speak),

@@ -18,6 +18,7 @@ import { currentFits } from '../records/ending.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { GrowthPage } from '../records/pages.ts';
 import { fittingDog } from '../records/plan.ts';
+import { byHandsOn } from '../standing/neck-felt.ts';
 import { latestGirths, type Taping } from '../records/taping.ts';
 import { standingWeighings, type Weighing } from '../records/weighing.ts';
 import { outgrows, type Outgrowth } from './outgrows.ts';
@@ -79,7 +80,8 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const factor = girthFactor(fit, girths.slice(-1));
   const grown = grownAt(fit, ageDays).weightKg >= GROWN_SHARE * fit.asymptoteKg;
   const tapes = latestGirths(page.tapings);
-  const neck: FittingDog = fittingDog(dog, tapes, { today });
+  const house = houseOf(kennel, dog);
+  const neck: FittingDog = fittingDog(dog, tapes, { today, byHands: byHandsOn({ ...page, madeUp: [] }, tapes, house.rules) });
   const fits = currentFits(page.plans, page.checks, page.endings, []);
   const { high95Kg } = grownAt(fit, Math.max(ageDays, 3 * 365));
   return {
@@ -92,7 +94,7 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
     reasons,
     factor,
     grown,
-    outgrows: factor === null || grown ? [] : outgrows(neck, fits, { fit, factor, ageDays, house: houseOf(kennel, dog), speak }),
+    outgrows: factor === null || grown ? [] : outgrows(neck, fits, { fit, factor, ageDays, house, speak }),
     bedMm: { likely: bedLength(fit.asymptoteKg), longest: bedLength(high95Kg) },
   };
 }

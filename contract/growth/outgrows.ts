@@ -1,3 +1,4 @@
+import { range } from 'd3-array';
 import { girthAtWeight, weightAtGirth, gompertzAge, grownAt, type FittingDog, type GrowthFit, type House, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { CurrentFit } from '../records/ending.ts';
@@ -19,6 +20,8 @@ export type Outgrowth = {
 /** How far ahead is looked, and how finely the girth is stepped through. */
 const AHEAD_DAYS = 3 * 365;
 const STEP_MM = 1;
+/** The widest step that a collar is made up by, a link or a hole; mm. */
+const BETWEEN_STEPS_MM = 60;
 
 const grownGirths = [
   'skinGirthMm',
@@ -80,19 +83,27 @@ export function outgrows(
       const kind = collarKind(plan.kind);
       const collar = plan.inputs.collar;
       const worn = kind.wornChoices(plan.choices, check?.on ?? null);
-      const found: Outgrowth = { kind: plan.kind, planId: plan.id, collarName: collar.name, change: null, outgrown: null };
-      for (let girthMm = now; girthMm <= end; girthMm += STEP_MM) {
-        const grown = grownDog(dog, girthMm / now);
-        if (kind.missing(grown).length > 0) break;
-        if (found.change === null && kind.planTone(kind.plan(grown, collar, [collar], worn, house.rules)) === 'good') continue;
+      const at = (girthMm: number) => grownDog(dog, girthMm / now);
+      const best = (grown: FittingDog) => {
         const { choice } = kind.suggest(grown, [collar], house);
-        const better = choice && kind.plan(grown, collar, [collar], choice.choices, house.rules);
-        if (!choice || !better?.keep) {
-          found.outgrown = { girthMm, when: whenGirth(girthMm), wanted: kind.wanted(grown, house, speak) };
+        const outcome = choice && kind.plan(grown, collar, [collar], choice.choices, house.rules);
+        return choice && outcome?.keep ? { choices: choice.choices, outcome } : null;
+      };
+      const found: Outgrowth = { kind: plan.kind, planId: plan.id, collarName: collar.name, change: null, outgrown: null };
+      if (kind.missing(dog).length > 0) return found;
+      // Between two links or two holes nothing may fit for some millimetres: outgrown is what fits at no larger girth any more.
+      const last = range(now - BETWEEN_STEPS_MM, end + BETWEEN_STEPS_MM, STEP_MM).findLast((girthMm) => best(at(girthMm)) !== null);
+      const outgrownMm = last === undefined ? null : Math.max(now, last + STEP_MM);
+      if (outgrownMm !== null && outgrownMm <= end)
+        found.outgrown = { girthMm: outgrownMm, when: whenGirth(outgrownMm), wanted: kind.wanted(at(outgrownMm), house, speak) };
+      for (const girthMm of range(now, Math.min(end, outgrownMm ?? now) + STEP_MM / 2, STEP_MM)) {
+        const grown = at(girthMm);
+        if (kind.planTone(kind.plan(grown, collar, [collar], worn, house.rules)) === 'good') continue;
+        const better = best(grown);
+        if (better && kind.planTone(better.outcome) === 'good') {
+          found.change = { girthMm, when: whenGirth(girthMm), says: kind.describePlan(collar, better.choices, better.outcome, speak) };
           break;
         }
-        if (found.change === null && kind.planTone(better) === 'good')
-          found.change = { girthMm, when: whenGirth(girthMm), says: kind.describePlan(collar, choice.choices, better, speak) };
       }
       return found;
     })

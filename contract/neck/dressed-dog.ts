@@ -28,6 +28,7 @@ import { currentFits, type CurrentFit } from '../records/ending.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { fittingDog } from '../records/plan.ts';
+import { byHandsOn } from '../standing/neck-felt.ts';
 import { latestGirths } from '../records/taping.ts';
 import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
@@ -140,9 +141,9 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
   const { timeZone } = kennel;
   const today = dayOf(now, timeZone);
   const girths = latestGirths(page.tapings);
-  const dog = fittingDog(page.dog, girths, { today });
   const house = houseOf(kennel, page.dog);
   const { rules } = house;
+  const dog = fittingDog(page.dog, girths, { today, byHands: byHandsOn(page, girths, rules) });
   const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp);
   const items = stackItems(page, fits);
   const stack = stackOnNeck(

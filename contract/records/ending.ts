@@ -3,6 +3,7 @@ import type { FitCheck } from './fit-check.ts';
 import { Instant, passage, RecordId } from './common.ts';
 import type { Plan } from './plan.ts';
 import { madeUpElsewhere, type MadeUp } from '../standing/made-up.ts';
+import { neckFelt, type NeckFelt } from '../standing/neck-felt.ts';
 
 /**
  * A fit that is set aside: the dog no longer wears this collar. The plan and its checks stay in the record. `ended` false takes
@@ -20,6 +21,8 @@ export type CurrentFit = {
   check: FitCheck | null;
   /** The other dog that its collar has been made up for since; null while the fit stands. */
   elsewhere: MadeUp | null;
+  /** What hands last found of the neck inside it; null where nothing was felt. */
+  felt: NeckFelt | null;
 };
 
 /**
@@ -40,6 +43,6 @@ export function currentFits(plans: readonly Plan[], checks: readonly FitCheck[],
     .map((plan) => {
       const own = checks.filter((check) => check.planId === plan.id).sort((a, b) => a.attempt - b.attempt);
       const check = own.at(-1) ?? null;
-      return { plan, checks: own, check, elsewhere: madeUpElsewhere({ plan, check }, madeUp) };
+      return { plan, checks: own, check, elsewhere: madeUpElsewhere({ plan, check }, madeUp), felt: neckFelt(plan, own, madeUp) };
     });
 }

@@ -7,6 +7,7 @@ import {
   FIRST_SETTINGS,
   fittingDog,
   latestGirths,
+  neckFelt,
   nextStep,
   type DogCard,
   type Kennel,
@@ -113,7 +114,13 @@ function card(girths: Taping[], answers?: object): DogCard {
     outcome: kind.check(facts, collar, choices, choices.split, answers, [], houseRules()),
     ...kept,
   };
-  return { dog, girths, fits: [{ plan, check: check ?? null }], screenings: [screening()], lifts: [] } as unknown as DogCard;
+  return {
+    dog,
+    girths,
+    fits: [{ plan, check: check ?? null, elsewhere: null, felt: check ? neckFelt(plan as never, [check as never], []) : null }],
+    screenings: [screening()],
+    lifts: [],
+  } as unknown as DogCard;
 }
 const step = (one: Partial<DogCard>) =>
   nextStep({ dog, girths: [], fits: [], screenings: [screening()], lifts: [], ...one }, { kennel, today }, contractSpeaker);
@@ -183,6 +190,7 @@ describe('the next step of a dog', () => {
       dogId: id,
       dogName: 'Fern',
       on: { left, right },
+      numbers: fit!.plan.inputs.collar.numbers,
       at,
     });
     const now = (...one: ReturnType<typeof madeUp>[]) => {
@@ -224,9 +232,33 @@ describe('the next step of a dog', () => {
     });
   });
 
-  it('is the bench again at once when the head, taped since, is found to be too narrow', () => {
+  it('is to check again when the head, taped since hands were in it, is found to be too narrow; before a check, the bench', () => {
     const then = [taped('high', 398, morning)];
-    expect(step({ ...card(then, right), girths: [...then, taped('head', 415, later)] })).toMatchObject({ goTo: 'bench', tone: 'stop' });
+    const narrow = [...then, taped('head', 415, later)];
+    expect(step({ ...card(then, right), girths: narrow })).toMatchObject({
+      goTo: 'check',
+      tone: 'mind',
+      sentence: 'Check the fit again. By the newer tape: would pass the head.',
+    });
+    expect(step({ ...card(then), girths: narrow })).toMatchObject({ goTo: 'bench', tone: 'stop' });
+  });
+
+  it('is nothing while hands have found it good, whatever the model makes of the same neck', () => {
+    // 425 mm taped, 418 mm inside: by the tape it presses by 7 mm, on the dog some fingers go under it.
+    const tight = [taped('high', 425, morning)];
+    expect(step(card(tight)).goTo).toBe('check');
+    expect(step(card(tight, right)).tone).toBe('good');
+    // Other sites, and the same neck taped again to within what the tape may be off, change nothing.
+    expect(step({ ...card(tight, right), girths: [...tight, taped('base', 500, later), taped('head', 520, later), taped('high', 427, later)] }).tone).toBe(
+      'good',
+    );
+    // A weight that changed by more than a twentieth asks for hands again; by less, it does not.
+    expect(step({ ...card(tight, right), dog: { ...dog, weightG: 28_300 } }).tone).toBe('good');
+    expect(step({ ...card(tight, right), dog: { ...dog, weightG: 28_400 } })).toMatchObject({
+      goTo: 'check',
+      tone: 'open',
+      sentence: 'Check the fit again: the weight has changed since the last check.',
+    });
   });
 
   it('goes by the correction and not by what it corrects, even when that was later', () => {

@@ -1,4 +1,4 @@
-import type { Speaker } from '@banter/core';
+import { REOPENED_WORDS, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { houseOf, type Kennel } from './kennel.ts';
 import { screeningOf, screenKind } from './screening.ts';
@@ -6,6 +6,7 @@ import { latestGirths } from './taping.ts';
 import { fittingDog } from './plan.ts';
 import type { DogCard } from './pages.ts';
 import { madeUpWords } from '../standing/made-up.ts';
+import { isGoodByHands, standingOfFit } from '../standing/neck-felt.ts';
 
 /** What to do next for a dog: one sentence, where it is done, for which kind of collar, and how pressing it is. */
 export type NextStep = {
@@ -62,12 +63,16 @@ function nextOfFit(
   { kennel, today }: NextStepToday,
   speak: Speaker,
 ): NextStep | Fitted {
-  const { plan, check, elsewhere } = fit;
+  const { plan, check, elsewhere, felt } = fit;
   const latest = latestGirths(girths);
   const kind = collarKind(plan.kind);
   const of = { kind: plan.kind };
   const house = houseOf(kennel, dog);
-  const facts = fittingDog(dog, latest, { finger: plan.inputs.dog.finger, today });
+  const standing = standingOfFit(felt, dog, latest, house.rules);
+  // Decided by what hands had found in an earlier check, until the neck is taped again.
+  const decidedBy = felt === null && (latest.high?.at ?? '') <= plan.at ? plan.inputs.dog.byHands : undefined;
+  const byHands = standing.byHands ? { [plan.collarId]: standing.shiftMm } : decidedBy;
+  const facts = fittingDog(dog, latest, { finger: plan.inputs.dog.finger, today, byHands });
   const screen = screenKind(kind.hazards, screeningOf(screenings, lifts, facts, house.rules), kennel.screen);
   if (screen.blocked && !screen.notScreened) {
     const finding = screen.findings.find(({ lifted }) => !lifted)!;
@@ -83,22 +88,34 @@ function nextOfFit(
       tone: stop ? 'stop' : 'mind',
     };
   }
-  // Checked on the dog: what it wears is what was found good, which may be another make-up than was planned.
+  const asWorn = (): Fitted => ({
+    ...of,
+    worn: kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check!.on), plan.outcome, speak),
+    tone: 'good',
+  });
+  // What it wears is what was found good, which may be another make-up than was planned.
   const again =
     kind.missing(facts).length > 0
       ? null
       : kind.plan(facts, plan.inputs.collar, [plan.inputs.collar], kind.wornChoices(plan.choices, check?.on ?? null), house.rules);
+  const byNewerTape = () => `By the newer tape: ${kind.planVerdict(again!).toLowerCase()}.`;
+  // Hands outrank the tape: what was found good on the dog stands until something opens the question again; danger is looked into.
+  if (isGoodByHands(fit, dog, latest, house.rules)) {
+    const dangerous = again?.blocked && kind.helps.some((site) => (latest[site]?.at ?? '') > felt!.at);
+    return dangerous ? { ...of, sentence: `Check the fit again. ${byNewerTape()}`, goTo: 'check', tone: 'mind' } : asWorn();
+  }
   const tapedSince = [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > plan.at);
   if (again && !again.keep && tapedSince) {
     return {
       ...of,
-      sentence: `Size again. By the newer tape: ${kind.planVerdict(again).toLowerCase()}.`,
+      sentence: `Size again. ${byNewerTape()}`,
       goTo: 'bench',
       tone: again.blocked ? 'stop' : 'mind',
     };
   }
   if (again?.blocked) return { ...of, sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
   if (!check) return { ...of, sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
-  const worn = kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check.on), plan.outcome, speak);
-  return { ...of, worn, tone: 'good' };
+  // A newer tape, or the collar's newer numbers, by which it fits, answer the question themselves.
+  if (standing.reopened === null || !standing.byHands) return asWorn();
+  return { ...of, sentence: `Check the fit again: ${REOPENED_WORDS[standing.reopened]}.`, goTo: 'check', tone: 'open' };
 }

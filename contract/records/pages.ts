@@ -20,13 +20,14 @@ import { Lift, Screening } from './screening.ts';
 import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
 import { MadeUp } from '../standing/made-up.ts';
+import { NeckFelt } from '../standing/neck-felt.ts';
 import { Weighing } from './weighing.ts';
 
 /** A dog with what its card shows: the latest measure of each site, its fits as they stand, and its screening. */
 export const DogCard = z.object({
   dog: Dog,
   girths: z.array(Taping),
-  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable() })),
+  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable(), felt: NeckFelt.nullable() })),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
 });

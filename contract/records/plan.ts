@@ -1,4 +1,4 @@
-import { girthsThroughCoat, NECK_BUILDS, USUAL_FINGER, type Finger, type FittingDog, DAY_MS } from '@banter/core';
+import { girthsThroughCoat, NECK_BUILDS, USUAL_FINGER, type ByHands, type Finger, type FittingDog, DAY_MS } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
@@ -42,6 +42,7 @@ export const PlanInputs = z.object({
     neckLengthMm: z.number().nullable(),
     coatDepthMm: z.number().nullable(),
     finger: z.object({ thicknessMm: z.number(), widthMm: z.number() }),
+    byHands: z.record(z.string(), z.number()).optional(),
   }),
   place: z.object({ name: z.string(), status: z.string() }).nullable(),
   screen: z.object({ level: z.string(), findings: z.array(z.object({ id: z.string(), level: z.string(), lifted: z.boolean() })) }),
@@ -59,11 +60,11 @@ export const Plan = z.object({
 });
 export type Plan = z.infer<typeof Plan>;
 
-/** A dog as collars are fitted to it, from its record, its latest measures, the finger of whoever fits it, and today. */
+/** A dog as collars are fitted to it, from its record, its latest measures, the finger of whoever fits it, today, and what hands found. */
 export function fittingDog(
   dog: Pick<Dog, 'weightG' | 'pull' | 'worksOn' | 'neckBuild' | 'bornOn'>,
   tapes: Partial<Record<Taping['site'], Taping>>,
-  { finger = USUAL_FINGER, today }: { finger?: Finger | null | undefined; today: string },
+  { finger = USUAL_FINGER, today, byHands }: { finger?: Finger | null | undefined; today: string; byHands?: ByHands | undefined },
 ): FittingDog {
   const { high } = tapes;
   const coatDepthMm = tapes['coat-depth']?.tapedMm ?? high?.coatDepthMm ?? null;
@@ -86,5 +87,6 @@ export function fittingDog(
     neckLengthMm: tapes['neck-length']?.tapedMm ?? null,
     coatDepthMm,
     finger: finger ?? USUAL_FINGER,
+    ...(byHands && { byHands }),
   };
 }

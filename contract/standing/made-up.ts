@@ -13,6 +13,8 @@ export const MadeUp = z.object({
   dogId: RecordId,
   dogName: z.string(),
   on: z.unknown(),
+  /** The collar's own numbers now. */
+  numbers: z.unknown(),
   at: Instant,
 });
 export type MadeUp = z.infer<typeof MadeUp>;

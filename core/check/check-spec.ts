@@ -6,7 +6,7 @@ import type { Setting } from '../fit/sizer.ts';
 import { unknownReason, type ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import type { CheckQuestion } from './check-question.ts';
-import { slackWithin, overlapOfSlack, shiftSlack, type SlackInterval } from './slack-interval.ts';
+import { ANY_SLACK, slackWithin, overlapOfSlack, shiftSlack, type SlackInterval } from './slack-interval.ts';
 import { spokenSpan } from '../units/speaker.ts';
 
 /** Answers by the ids of the questions, and counts by theirs; a count that was not tried is null. */
@@ -100,6 +100,8 @@ export type SpecResult<Own = never> = {
   also?: string;
   then: Setting;
   slack: { lowMm: number | null; highMm: number | null } | null;
+  /** What this check and the earlier ones of its plan leave of it, as it is made up now; null where nothing was felt where it belongs. Records of before have none. */
+  known?: { lowMm: number | null; highMm: number | null } | null;
   plannedSlackMm: number | null;
   agrees: boolean | null;
   reasons: (SpecReason | Own)[];
@@ -183,21 +185,28 @@ export function checkBySpec<Numbers, Options, Own extends { code: string } = nev
         agrees ? { code: 'agrees-with-plan', plannedMm: measured.plannedMm } : differs(measured),
       ]
     : [];
+  const faults = spec.faults.filter((fault) => fault.when(answers, context));
+  // A collar that sat low or had turned was felt where it does not belong: that says nothing of its size.
+  const misplaced = (fault: CheckFault<Numbers, Options>) => !fault.afterSize;
+  const sound = earlier.filter((one) => !spec.faults.some((fault) => misplaced(fault) && fault.when(one.answers, { ...context, on: one.on })));
+  const before = sound.flatMap((one) => {
+    const then = spec.measure?.(one.answers, { ...context, on: one.on });
+    return then && 'slack' in then ? [{ ...then, on: one.on }] : [];
+  });
+  const together = measured && known(faults.some(misplaced) ? { ...measured, slack: ANY_SLACK } : measured, before);
   const end = (verdict: SpecResult['verdict'], step: string, reasons: (SpecReason | Own)[], then: Setting = context.on): SpecResult<Own> => ({
     verdict,
     step,
     then,
     slack,
+    known: together && { lowMm: finite(together.slack.lowMm), highMm: finite(together.slack.highMm) },
     plannedSlackMm: measured?.plannedMm ?? null,
     agrees,
     reasons: [...reasons, ...told],
   });
 
-  const faults = spec.faults.filter((fault) => fault.when(answers, context));
   const found = (codes: typeof faults): SpecReason[] => codes.map(({ code }) => ({ code: 'found', fault: code }));
-  // A collar that sat low or had turned was felt where it does not belong: that says nothing of its size.
-  const sound = earlier.filter((one) => !spec.faults.some((fault) => !fault.afterSize && fault.when(one.answers, { ...context, on: one.on })));
-  const sizing = measured && decideSize(spec, measured, sound, answers, context);
+  const sizing = measured && decideSize(spec, measured, before, sound, answers, context);
   const others = (first: (typeof faults)[number]) => found(faults.filter((one) => one !== first));
 
   const stop = faults.find(({ verdict }) => verdict === 'stop');
@@ -230,6 +239,7 @@ type Sizing<Own> = {
 function decideSize<Numbers, Options, Own extends { code: string }>(
   spec: CheckSpec<Numbers, Options, Own>,
   measured: CheckedMeasure,
+  before: readonly (CheckedMeasure & { on: Setting })[],
   sound: readonly EarlierSpecCheck[],
   answers: CheckAnswers,
   context: CheckContext<Numbers, Options>,
@@ -242,10 +252,6 @@ function decideSize<Numbers, Options, Own extends { code: string }>(
     : tight
       ? [{ code: 'too-tight', lowMm: measured.window.lowMm }]
       : [{ code: 'too-loose', highMm: measured.window.highMm }];
-  const before = sound.flatMap((one) => {
-    const then = spec.measure?.(one.answers, { ...context, on: one.on });
-    return then && 'slack' in then ? [then] : [];
-  });
   const together = known(measured, before);
   if (spec.decide) {
     const own = spec.decide({ measured, known: together.slack, answers, context, earlier: sound });
@@ -257,7 +263,7 @@ function decideSize<Numbers, Options, Own extends { code: string }>(
   const then = measured.move(aimIn(measured.window) - likeliest(together.slack, measured.plannedMm, together.again));
   if (!then) return { side, verdict: 'adjust', step: 'another-size', then: null, reasons: [...size, { code: 'nothing-left', lowMm: null }], size };
   const otherWay = (one: CheckedMeasure) => (tight ? one.slack.lowMm >= one.window.highMm : one.slack.highMm <= one.window.lowMm);
-  const between = before.some((one, index) => otherWay(one) && sameMakeUp(sound[index]!.on, then));
+  const between = before.some((one) => otherWay(one) && sameMakeUp(one.on, then));
   if (between) return { side, verdict: 'adjust', step: 'between', then: null, reasons: [...size, { code: 'between' }], size };
   return { side, verdict: 'adjust', step: tight ? measured.tightStep : measured.looseStep, then, reasons: size, size };
 }

@@ -1,3 +1,4 @@
+import type { ByHands } from './neck-in-collar.ts';
 import type { Finger } from '../measure/finger-slack.ts';
 import type { NeckBuild } from '../measure/neck-build.ts';
 import { skinGirth } from '../measure/skin-girth.ts';
@@ -30,6 +31,8 @@ export type FittingDog = {
   coatDepthMm: number | null;
   /** The finger of whoever fits it. */
   finger: Finger;
+  /** What hands found inside collars that were checked on it. */
+  byHands?: ByHands | undefined;
 };
 
 /** A finger to reckon with until somebody has measured their own; mm. From memory. */

@@ -1,6 +1,7 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import type { HouseSchools } from '../rules/house-schools.ts';
 import type { FittingDog } from './fitting-dog.ts';
+import { inCollar } from './neck-in-collar.ts';
 import { worstTone, type FitRow, type FitTone } from './fit-row.ts';
 
 /** How a collar is made up on a dog, by name: strap lengths in mm, a post in mm, a clock place in hours. */
@@ -31,7 +32,7 @@ export type StockFit<Reason> = { collarId: string; setting: Setting; tone: FitTo
 
 const RANK: Record<FitTone, number> = { good: 0, open: 1, mind: 2, stop: 3 };
 
-/** Every collar of a stock made up and judged, best first: by tone, then nearest the aim, then as stocked. */
+/** Every collar of a stock made up and judged on the dog as hands found it there, best first: by tone, then nearest the aim, then as stocked. */
 export function fitStock<Numbers, Options, Reason>(
   sizer: Sizer<Numbers, Options, Reason>,
   dog: FittingDog,
@@ -41,9 +42,10 @@ export function fitStock<Numbers, Options, Reason>(
 ): StockFit<Reason>[] {
   return stock
     .map(({ id, numbers }) => {
-      const setting = sizer.settle(dog, numbers, options, rules);
-      const judged = sizer.judge(dog, numbers, setting, options, rules);
-      return { collarId: id, setting, ...judged, tone: worstTone(judged.rows), offMm: sizer.off(dog, numbers, setting, options, rules) };
+      const own = inCollar(dog, id);
+      const setting = sizer.settle(own, numbers, options, rules);
+      const judged = sizer.judge(own, numbers, setting, options, rules);
+      return { collarId: id, setting, ...judged, tone: worstTone(judged.rows), offMm: sizer.off(own, numbers, setting, options, rules) };
     })
     .sort((a, b) => RANK[a.tone] - RANK[b.tone] || a.offMm - b.offMm);
 }

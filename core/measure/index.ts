@@ -2,7 +2,7 @@
 export { median } from './median.ts';
 export { technicalError, type TechnicalError } from './technical-error.ts';
 export { skinGirth } from './skin-girth.ts';
-export { expectedHighGirth, NECK_BUILDS, type NeckBuild } from './neck-build.ts';
+export { expectedHighGirth, HEAD_TO_HIGH, NECK_BUILDS, type NeckBuild } from './neck-build.ts';
 export {
   GIRTH_SITES,
   isGirthSite,

@@ -55,6 +55,9 @@ export type HouseRules = {
   tapeHighRatio: number;
   oneReadingMm: number;
   oneReadingRatio: number;
+  guessRatio: number;
+  typicalMm: number;
+  refitChangeRatio: number;
   lawCheckDays: number;
   screenDays: number;
   pupDays: number;
@@ -112,6 +115,29 @@ export const HOUSE_RULES: Record<HouseRuleName, HouseRule> = {
     'How far one reading may be off, as a share of the girth',
     'On a large neck one reading is less sure; the larger of the two counts.',
     'from memory',
+  ),
+  guessRatio: rule(
+    'tape',
+    'ratio',
+    0.12,
+    'How far a girth that nobody taped may be off',
+    'Breed and weight give a first guess; where it could change the answer, the tape is asked for.',
+    'from memory',
+  ),
+  typicalMm: rule(
+    'tape',
+    'gap',
+    25,
+    'How far a collar’s typical length may be off',
+    'Collars of one name differ; where that could change the answer, the ruler is asked for.',
+    'from memory',
+  ),
+  refitChangeRatio: rule(
+    'tape',
+    'ratio',
+    0.05,
+    'A change of weight or coat that asks for another fit check',
+    'What hands found holds until the dog is another one.',
   ),
   ...PRONG_RULES,
   ...SLIP_RULES,

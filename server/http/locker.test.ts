@@ -284,7 +284,7 @@ describe('people', () => {
     const { people } = (await agent.get('/api/people')).body;
     // Two sites read as m−1, m, m+1: each has a variance of 1, so the technical error is 1 mm.
     expect(people).toEqual([expect.objectContaining({ name: 'Tester', tape: [{ month: '2026-03', sets: 2, temMm: 1, temPercent: expect.any(Number) }] })]);
-    const kept = await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place }));
+    const kept = await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place, note: 'Once more.' }));
     expect(kept.body.inputs.dog.finger).toEqual({ thicknessMm: 15, widthMm: 18 });
   });
 });

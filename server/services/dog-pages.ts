@@ -71,7 +71,7 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
       return {
         dog: dogAnswer(dog),
         girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
-        fits: currentFits(own, checkAnswers, [], madeUp).map(({ plan, check, elsewhere }) => ({ plan, check, elsewhere })),
+        fits: currentFits(own, checkAnswers, [], madeUp).map(({ plan, check, elsewhere, felt }) => ({ plan, check, elsewhere, felt })),
         screenings: screenings.filter((one) => one.dogId === dog.id),
         lifts: lifts.filter((one) => one.dogId === dog.id),
       };

@@ -1,9 +1,22 @@
-import { broughtUp, collarKind, houseOf, linksOf, wearAndDeviceEvents, type FitCheck, type NewFitCheck } from '@banter/contract';
+import {
+  broughtUp,
+  collarKind,
+  dayOf,
+  fittingDog,
+  houseOf,
+  latestGirths,
+  linksOf,
+  wearAndDeviceEvents,
+  type CheckedThen,
+  type FitCheck,
+  type NewFitCheck,
+} from '@banter/contract';
 import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
+import { TapingEntity } from '../data/entities/taping.ts';
 import { In, LessThanOrEqual } from 'typeorm';
 import { eventAsSent } from './events.ts';
 import { badField } from './failure.ts';
@@ -13,6 +26,7 @@ import { happenedNow, keptAnswers, keptNow } from './kept.ts';
 import { fitLinks } from './links.ts';
 import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
+import { tapingKind } from './tapings.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
   // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
@@ -20,7 +34,8 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
   if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit anew.');
   const kind = collarKind(sent.kind);
-  const { rules } = houseOf(await kennelOf(scope), await scope.get(DogEntity, plan.dogId));
+  const [kennel, dog] = [await kennelOf(scope), await scope.get(DogEntity, plan.dogId)];
+  const { rules } = houseOf(kennel, dog);
   const before = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
   const earlier = readable(
     scope,
@@ -30,9 +45,12 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const { collar } = plan.inputs;
   const links = linksOf({ kind: sent.kind, numbers: collar.numbers });
   if (links) await fitLinks(scope, { id: collar.id, gaugeMm: links.gaugeMm }, links.inIt(sent.on), sent.at);
+  const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' })));
+  const { tapedGirthMm: tapedMm, weightKg, coatDepthMm } = fittingDog(dog, tapes, { today: dayOf(Date.parse(sent.at), kennel.timeZone) });
   const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
   await tellBesides(scope, id, sent, collar.id);
-  return { ...sent, id, attempt: before.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
+  const dogThen: CheckedThen = { tapedMm, weightKg, coatDepthMm };
+  return { ...sent, id, attempt: before.length + 1, outcome: { ...outcome, dogThen }, ...keptNow(scope, sent.at, rules) };
 }
 
 /** What a check answers of contact and skin is told where contact and skin are told, under the check's own id: nothing is asked twice. */

@@ -10,9 +10,10 @@ export async function madeUpNow(scope: KennelScope): Promise<MadeUp[]> {
     dogId: string;
     dogName: string;
     setting: unknown;
+    numbers: unknown;
     at: Date | string;
   }>(
-    `SELECT latest.collarId, collars.name AS collarName, latest.kind, latest.dogId, dogs.name AS dogName, latest.setting, latest.at
+    `SELECT latest.collarId, collars.name AS collarName, collars.numbers, latest.kind, latest.dogId, dogs.name AS dogName, latest.setting, latest.at
        FROM (SELECT plans.collarId, checked.kind, checked.dogId, checked.setting, checked.at,
                     ROW_NUMBER() OVER (PARTITION BY plans.collarId ORDER BY checked.at DESC, checked.id DESC) AS place
                FROM fit_checks checked JOIN plans ON plans.kennelId = checked.kennelId AND plans.id = checked.planId
@@ -21,8 +22,9 @@ export async function madeUpNow(scope: KennelScope): Promise<MadeUp[]> {
        JOIN dogs ON dogs.kennelId = :kennelId AND dogs.id = latest.dogId
       WHERE latest.place = 1 AND collars.retiredAt IS NULL`,
   );
-  return rows.flatMap(({ setting, at, ...row }): MadeUp[] => {
-    const on = collarKind(row.kind)?.setting.safeParse(typeof setting === 'string' ? JSON.parse(setting) : setting);
-    return on?.success ? [{ ...row, on: on.data, at: new Date(at).toISOString() }] : [];
+  const asData = (column: unknown): unknown => (typeof column === 'string' ? JSON.parse(column) : column);
+  return rows.flatMap(({ setting, numbers, at, ...row }): MadeUp[] => {
+    const on = collarKind(row.kind)?.setting.safeParse(asData(setting));
+    return on?.success ? [{ ...row, on: on.data, numbers: asData(numbers), at: new Date(at).toISOString() }] : [];
   });
 }

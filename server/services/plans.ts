@@ -1,18 +1,22 @@
-import { broughtUp, collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
+import { broughtUp, byHandsOn, collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
 import { contractSpeaker, SCREEN_LEVEL_WORDS, capital } from '@banter/core';
 import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
+import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
+import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
+import { fitCheckKind } from './fit-checks.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { keptAnswers, keptNow } from './kept.ts';
+import { madeUpNow } from './made-up.ts';
 import { fingerOf } from './people.ts';
 import { placeAnswer } from './places.ts';
 import { readable } from './readable.ts';
@@ -32,7 +36,13 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const kind = collarKind(sent.kind);
   const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id }, { at: 'ASC' })));
   const person = await scope.get(PersonEntity, scope.personId);
-  const facts = fittingDog(dog, tapes, { finger: fingerOf(person), today });
+  const told = {
+    dog: dogAnswer(dog),
+    plans: await planKind.toAnswers(scope, await scope.all(PlanEntity, { dogId: dog.id }, { at: 'ASC' })),
+    checks: await fitCheckKind.toAnswers(scope, await scope.all(FitCheckEntity, { dogId: dog.id }, { at: 'ASC' })),
+    madeUp: await madeUpNow(scope),
+  };
+  const facts = fittingDog(dog, tapes, { finger: fingerOf(person), today, byHands: byHandsOn(told, tapes, house.rules) });
 
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, { dogId: dog.id }, byTime));

@@ -1,4 +1,5 @@
 import {
+  byHandsOn,
   collarKind,
   fittingDog,
   houseOf,
@@ -21,7 +22,8 @@ export function useBenchDog(page: Ref<DogPage | null>, tapes: ComputedRef<Partia
   const session = useSession();
   const today = computed(() => todayIn(session.kennel!.timeZone));
   const house = computed(() => houseOf(session.kennel!, page.value?.dog ?? null));
-  const dog = computed(() => fittingDog(page.value!.dog, tapes.value, { finger: session.me?.person.finger, today: today.value }));
+  const byHands = computed(() => byHandsOn(page.value!, tapes.value, house.value.rules));
+  const dog = computed(() => fittingDog(page.value!.dog, tapes.value, { finger: session.me?.person.finger, today: today.value, byHands: byHands.value }));
   const stock = computed(() => (page.value ? stockByKind(proposedFor(page.value.collars, page.value.dog)) : {}));
   const screening = computed(() => screeningOf(page.value?.screenings ?? [], page.value?.lifts ?? [], dog.value, house.value.rules));
   return {

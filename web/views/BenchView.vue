@@ -1,6 +1,19 @@
 <script setup lang="ts">
 /** The bench with one kind of collar on it: which one of the locker this dog gets, how it is made up, and why. What is decided is kept. */
-import { Collar, collarKind, isWorn, type CollarKindName, neckTapeOf, type NewPlan, placeOf, Plan, RecordId, z } from '@banter/contract';
+import {
+  Collar,
+  collarKind,
+  isGoodByHands,
+  isWorn,
+  type CollarKindName,
+  neckTapeOf,
+  sureNeck,
+  type NewPlan,
+  placeOf,
+  Plan,
+  RecordId,
+  z,
+} from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -34,6 +47,7 @@ const dogId = String(route.params.id);
 const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, screen, law, inBag, onCollar } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
+const sure = computed(() => sureNeck(dog.value, girths.value, house.value.rules));
 const kind = String(route.params.kind) as CollarKindName;
 
 const missing = computed(() => collarKind(kind).missing(dog.value));
@@ -44,7 +58,11 @@ const speaksAgainst = computed(() => screen(kind));
 const worn = computed(() => {
   const fit = fits.value.find(({ plan }) => plan.kind === kind);
   // Made up for another dog since, it is as the ledger has it.
-  return fit && isWorn(fit) ? { collarId: fit.plan.collarId, setting: fit.check!.on } : null;
+  if (!fit || !isWorn(fit)) return null;
+  const setting = fit.check!.on;
+  // Loose on purpose is good for now, and nothing to leave it at.
+  const good = fit.check!.outcome.step === 'good' && isGoodByHands(fit, data.value!.dog, girths.value, house.value.rules);
+  return { collarId: fit.plan.collarId, setting, choices: collarKind(kind).wornChoices(fit.plan.choices, setting) as Record<string, unknown>, good };
 });
 const onBench = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId));
 /** Another dog for which the collar on the bench is made up now: kept for this one and put on it, it no longer fits that one. */
@@ -156,6 +174,7 @@ async function keep() {
         :kind="kind"
         :dog="dog"
         :name="data!.dog.name"
+        :sure="sure"
         :stock="stock"
         :house="house"
         :begin="draft.made"

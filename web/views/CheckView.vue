@@ -113,7 +113,9 @@ async function keep() {
   };
   const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
   if (!kept) return;
-  settle({ ...begin(), planId: plan.value!.id });
+  const doubtful = new Set(kind.value.contradicted(kept.outcome as never));
+  const stands = Object.entries(draft.value.answers).filter(([id]) => doubtful.size > 0 && !doubtful.has(id));
+  settle({ ...begin(), planId: plan.value!.id, answers: Object.fromEntries(stands) });
   await load();
   await nextTick();
   heading.value?.focus();

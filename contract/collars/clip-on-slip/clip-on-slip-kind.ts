@@ -40,6 +40,7 @@ export const clipOnSlipKind = settableKind({
   device: null,
   atHome: null,
   loads: (dog, numbers, _choices, leashForceN) => [{ name: 'beside the ring', load: slipLoad(dog, slipWidthMm(numbers), leashForceN) }],
+  insideByNumbers: true,
   needs: ['high'],
   helps: [],
   schools: ['clipOnUse'],

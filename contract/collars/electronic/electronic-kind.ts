@@ -66,6 +66,7 @@ export const electronicKind = (
     atHome: null,
     // A leash never goes on it.
     loads: () => [],
+    insideByNumbers: false,
     needs: ['high', 'coat-depth'],
     helps: ['neck-length'],
     schools: ['placementSchool'],

@@ -29,6 +29,7 @@ export const headCollarKind = settableKind({
   atHome: null,
   // The leash turns the head; the neck carries none of it.
   loads: () => [],
+  insideByNumbers: false,
   needs: ['high', 'muzzle', 'stop', 'muzzle-length'],
   helps: ['head'],
   schools: ['noseSchool', 'headCollarSchool'],

@@ -52,6 +52,7 @@ export const martingaleKind = settableKind({
     const met = { name: 'rings met', load: { kind: 'martingale-met', leashForceN, girthMm: hairGirthMm!, widthMm } } as const;
     return below(on.strapMm!, hairGirthMm!) ? [apart, met] : [met, apart];
   },
+  insideByNumbers: false,
   needs: ['high', 'head'],
   helps: ['mid'],
   schools: ['martingaleSchool'],

@@ -35,6 +35,7 @@ import {
   atLeast,
   checkBySpec,
   countOf,
+  inCollar,
   RING_PLACES,
   tipAreaMm2,
   wordReason,
@@ -107,6 +108,10 @@ const neckOf = (dog: FittingDog) => ({
   girthMm: dog.skinGirthMm ?? dog.tapedGirthMm!,
   ...(dog.headGirthMm === null ? {} : { headGirthMm: dog.headGirthMm }),
 });
+/** The neck inside one collar, as hands found it there. */
+const neckIn = (dog: FittingDog, { id }: { id: string }) => neckOf(inCollar(dog, id));
+/** What a choice among several goes by. */
+const dogForChoice = (dog: FittingDog) => ({ ...neckOf(dog), weightKg: dog.weightKg!, pull: dog.pull, byHands: dog.byHands });
 
 /** The make-up to start loose with: a link or two more than the fit, as long as it cannot pass the head. Common practice. */
 export function looseStart(
@@ -117,7 +122,7 @@ export function looseStart(
   rules: HouseRules,
 ): LinkSplit | null {
   const collar = asProngCollar(stock.find((one) => one.id === collarId)!);
-  const { startLinks } = sizeProng(collar, neckOf(dog), 1, rules);
+  const { startLinks } = sizeProng(collar, neckIn(dog, collar), 1, rules);
   const links = Math.min(startLinks, fitted.left + fitted.right + 1);
   return links > fitted.left + fitted.right ? shiftLinks(fitted, links - fitted.left - fitted.right) : null;
 }
@@ -144,11 +149,12 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   }),
   looksAlso: ({ quickRelease }) => (quickRelease ? [INSPECT_QUICK_RELEASE] : []),
   device: null,
-  links: ({ gaugeMm, links }) => ({ gaugeMm, stocked: links, inIt: ({ left, right }) => left + right, madeUpOf: evenSplit }),
+  links: ({ gaugeMm, pitchMm, links }) => ({ gaugeMm, pitchMm, stocked: links, inIt: ({ left, right }) => left + right, madeUpOf: evenSplit }),
   atHome: null,
   loads: (dog, { gaugeMm, pitchMm }, _choices, leashForceN) => [
     { name: 'on its tips', load: { kind: 'prong', leashForceN, girthMm: dog.skinGirthMm ?? dog.tapedGirthMm!, pitchMm, tipAreaMm2: tipAreaMm2(gaugeMm) } },
   ],
+  insideByNumbers: true,
   needs: ['high'],
   helps: ['head', 'base', 'coat-depth'],
   schools: ['gaugeSchool', 'betweenSchool'],
@@ -167,6 +173,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   putOn: PRONG_PUT_ON,
   caution: 'Only while supervised, for the walk or session; never in a crate, in play or overnight. A first prong belongs with a professional.',
   knobs: () => [],
+  fittedSetting: (choices) => choices.split,
   firstSetting: (choices) => choices.start ?? choices.split,
   nextSetting: (result) => Split.parse(result.then),
   wornChoices: (choices, on) => (on === null ? choices : { ...choices, split: on, start: null }),
@@ -177,7 +184,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   suggest: (dog, stock, { rules, schools }, wornId = null) => {
     const { gaugeSchool, betweenSchool } = schools;
     const decide = (between: typeof betweenSchool) =>
-      chooseProng({ ...neckOf(dog), weightKg: dog.weightKg!, pull: dog.pull, gaugeSchool, betweenSchool: between, stock: stock.map(asProngCollar) }, rules);
+      chooseProng({ ...dogForChoice(dog), gaugeSchool, betweenSchool: between, stock: stock.map(asProngCollar) }, rules);
     const decision = decide(betweenSchool);
     const choicesOf = ({ stockId, left, right }: ProngFit): ProngChoices => {
       const split = { left, right };
@@ -206,9 +213,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
     const neck = neckOf(dog);
     const decision = chooseProng(
       {
-        ...neck,
-        weightKg: dog.weightKg!,
-        pull: dog.pull,
+        ...dogForChoice(dog),
         gaugeSchool: schools.gaugeSchool,
         betweenSchool: schools.betweenSchool,
         stock: TYPICAL_PRONGS.map((one) => ({ ...one, id: gaugeName(one.gaugeMm) })),
@@ -218,12 +223,10 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
     return `${decision.choice ? `a ${gaugeName(decision.choice.gaugeMm)} prong` : 'a prong'} that makes up to about ${speak.girth(neck.girthMm + rules.slackAimMm)} inside`;
   },
   plan: (dog, collar, stock, choices, rules) => {
-    const judgement = judgeLinks(asProngCollar(collar), choices.split, neckOf(dog), rules);
+    const judgement = judgeLinks(asProngCollar(collar), choices.split, neckIn(dog, collar), rules);
     const { choice, schools } = chooseProng(
       {
-        ...neckOf(dog),
-        weightKg: dog.weightKg!,
-        pull: dog.pull,
+        ...dogForChoice(dog),
         gaugeSchool: choices.gaugeSchool,
         betweenSchool: choices.betweenSchool,
         stock: stock.map(asProngCollar),
@@ -231,7 +234,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
       rules,
     );
     const { start } = choices;
-    const startMm = start === null ? 0 : prongGirths(asProngCollar(collar), start.left + start.right, neckOf(dog).girthMm).relaxedGirthMm;
+    const startMm = start === null ? 0 : prongGirths(asProngCollar(collar), start.left + start.right, neckIn(dog, collar).girthMm).relaxedGirthMm;
     const startPasses = start !== null && dog.headGirthMm !== null && atLeast(startMm, dog.headGirthMm);
     return {
       keep: mayPress(judgement, rules),
@@ -241,9 +244,9 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
       schools,
     };
   },
-  check: (dog, { numbers }, choices, on, answers, earlier, rules) => {
+  check: (dog, { id, numbers }, choices, on, answers, earlier, rules) => {
     const options = { betweenSchool: choices.betweenSchool, loosenedFrom: choices.start ? choices.split.left + choices.split.right : null };
-    return checkBySpec(PRONG_CHECK, answers, { dog, numbers, on, options, rules }, earlier);
+    return checkBySpec(PRONG_CHECK, answers, { dog: inCollar(dog, id), numbers, on, options, rules }, earlier);
   },
   planSentence: (dogName, _dog, collar, choices, outcome, now) => {
     if (outcome.judgement.verdict === 'overhead') return `Do not use it: it would pass over ${dogName}’s head.`;

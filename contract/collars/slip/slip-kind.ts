@@ -49,6 +49,7 @@ export const slipKind = settableKind({
   device: null,
   atHome: null,
   loads: (dog, numbers, _choices, leashForceN) => [{ name: 'beside the ring', load: slipLoad(dog, slipWidthMm(numbers), leashForceN) }],
+  insideByNumbers: true,
   needs: ['high', 'head'],
   helps: ['coat-depth'],
   schools: ['slipSchool'],

@@ -86,6 +86,7 @@ export const strapKind = (
     device: null,
     atHome: null,
     loads: ({ hairGirthMm }, { widthMm }, _choices, leashForceN) => [{ name: 'in front', load: { kind: 'flat', leashForceN, girthMm: hairGirthMm!, widthMm } }],
+    insideByNumbers: false,
     needs: ['high'],
     helps: ['head'],
     schools: own.schools,

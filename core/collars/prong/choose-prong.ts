@@ -1,3 +1,4 @@
+import { byHandsIn, type ByHands } from '../../fit/neck-in-collar.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import {
   GAUGE_SCHOOLS,
@@ -22,6 +23,7 @@ export type ProngQuestion = ProngNeck & {
   gaugeSchool: GaugeSchool;
   betweenSchool: BetweenSchool;
   stock: readonly ProngCollar[];
+  byHands?: ByHands | undefined;
 };
 
 /** What one gauge school would take out of the stock. */
@@ -116,7 +118,8 @@ function pick(named: NamedGauge, school: GaugeSchool, between: BetweenSchool, fi
  * fits, and only then one that sits between. `choice` is null when nothing fits or sits between. Common practice.
  */
 export function chooseProng(question: ProngQuestion, rules: HouseRules): ProngDecision {
-  const all = question.stock.map((collar) => sizeProng(collar, question, question.looseLinks ?? 0, rules));
+  const neckIn = ({ id }: ProngCollar) => ({ ...question, girthMm: question.girthMm + byHandsIn(question, id) });
+  const all = question.stock.map((collar) => sizeProng(collar, neckIn(collar), question.looseLinks ?? 0, rules));
   const picked = (school: GaugeSchool): Pick => {
     const named = namedGauge(school, { weightKg: question.weightKg, pull: question.pull, rules, changes: all });
     const { fit, reasons } = pick(named, school, question.betweenSchool, all, rules.slackAimMm);

@@ -19,14 +19,15 @@ import { useBenchProng } from './bench-prong.ts';
 
 const props = defineProps<{ bench: Bench }>();
 const units = useUnits();
-const { neck, makeUp, outcome } = useBenchProng(props.bench);
+const { tapedNeck, makeUp, outcome } = useBenchProng(props.bench);
 const says = (school: HouseSchoolName, side: string) => schoolSays(school, side, props.bench.house.rules, units.speak);
 const names = computed(() => Object.fromEntries(props.bench.collars.map(({ id, name }) => [id, name])));
 
 const question = computed<Omit<ProngQuestion, 'gaugeSchool' | 'betweenSchool'>>(() => ({
-  ...neck.value,
-  weightKg: props.bench.dog.weightKg!,
-  pull: props.bench.dog.pull,
+  ...tapedNeck.value,
+  weightKg: props.bench.taped.weightKg!,
+  pull: props.bench.taped.pull,
+  byHands: props.bench.taped.byHands,
   stock: props.bench.collars.map((collar) => asProngCollar(collar as StockedCollar<ProngNumbers>)),
 }));
 const rows = computed(() =>

@@ -12,10 +12,11 @@ const MOST = 60;
 export function useBenchProng(bench: Bench) {
   const choices = computed(() => bench.choices as ProngChoices);
   const collar = computed<ProngCollar>(() => asProngCollar(bench.collar as StockedCollar<ProngNumbers>));
-  const neck = computed<ProngNeck>(() => {
-    const { skinGirthMm, tapedGirthMm, headGirthMm } = bench.dog;
-    return { girthMm: skinGirthMm ?? tapedGirthMm!, ...(headGirthMm === null ? {} : { headGirthMm }) };
+  const neckOf = ({ skinGirthMm, tapedGirthMm, headGirthMm }: Bench['dog']): ProngNeck => ({
+    girthMm: skinGirthMm ?? tapedGirthMm!,
+    ...(headGirthMm === null ? {} : { headGirthMm }),
   });
+  const neck = computed(() => neckOf(bench.dog));
   const countOn = ({ left, right }: LinkSplit) => left + right;
   const loose = computed(() => (choices.value.start === null ? 0 : countOn(choices.value.start) - countOn(choices.value.split)));
 
@@ -41,6 +42,7 @@ export function useBenchProng(bench: Bench) {
     choices,
     collar,
     neck,
+    tapedNeck: computed(() => neckOf(bench.taped)),
     outcome: computed(() => bench.outcome as ProngPlanOutcome),
     loose,
     startLoose: (more: number) => bench.choose({ start: looser(choices.value.split, more) }),

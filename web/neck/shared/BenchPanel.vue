@@ -3,7 +3,9 @@
  * The bench, whatever the kind: the sentence of what to do, the cross-section with what can be changed by hand, each measure with its
  * limit and house rule, the other collars, and what each school would do. A kind with a make-up of its own brings parts for it.
  */
+import type { AskedMeasure } from '@banter/contract';
 import { watch } from 'vue';
+import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FitRows from '../../parts/FitRows.vue';
 import KnobRow from '../../parts/KnobRow.vue';
@@ -26,6 +28,13 @@ const bench = useBench(props);
 const Section = crossSection(props.kind);
 const [OwnSection, Extra, Rule, Options, OwnSchools] = (['Section', 'Extra', 'Rule', 'Options', 'Schools'] as const).map((part) => benchPart(props.kind, part));
 
+const route = useRoute();
+/** Where a measure that would settle the verdict is taken. */
+const askedAt = (measure: AskedMeasure) =>
+  measure === 'collar'
+    ? { path: `/locker/${bench.collar.id}`, query: { back: route.fullPath } }
+    : { path: `/dogs/${String(route.params.id)}/tape`, query: { for: props.kind } };
+
 type Chosen = { options: Record<string, unknown>; on: Record<string, number> };
 const setOption = (id: string, value: string | null) => bench.choose({ options: { ...(bench.choices as Chosen).options, [id]: value } });
 const setKnob = (id: string, value: number) => bench.choose({ on: { ...(bench.choices as Chosen).on, [id]: value } });
@@ -44,24 +53,29 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: () =
       <h1 class="text-[clamp(1.6rem,3.4vw,2.3rem)]">{{ bench.sentence }}</h1>
     </div>
     <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
-      <VerdictMark :tone="bench.kind.planTone(bench.outcome)" :word="bench.kind.planVerdict(bench.outcome)" />
+      <VerdictMark :tone="bench.verdict.tone" :word="bench.verdict.word" />
       <span v-if="bench.now === null">«{{ bench.collar.name }}», {{ bench.kind.describeNumbers(bench.collar.numbers, units.speak) }}</span>
       <span v-else>
-        «{{ bench.collar.name }}»: {{ bench.kind.describeSetting(bench.now, units.speak) }} as {{ bench.nowIs }} →
-        <strong>{{ bench.kind.describeSetting(bench.setting, units.speak) }}</strong>
+        «{{ bench.collar.name }}»: {{ bench.kind.describeSetting(bench.now, units.speak) }} as {{ bench.nowIs }}
+        <template v-if="!bench.isGood">→ <strong>{{ bench.kind.describeSetting(bench.setting, units.speak) }}</strong></template>
       </span>
       <span v-if="bench.now === null && bench.isWorn" class="text-soft">as worn</span>
-      <button v-if="!bench.chosen && bench.suggestion.choice" type="button" class="press press-quiet min-h-9" @click="bench.takeChoice()">
+      <button v-if="!bench.chosen && !bench.isGood && bench.suggestion.choice" type="button" class="press press-quiet min-h-9" @click="bench.takeChoice()">
         Back to Banter’s choice
       </button>
     </div>
+    <ul v-if="bench.asks.length > 0" class="mt-2 space-y-1" aria-label="What would settle it">
+      <li v-for="ask in bench.asks" :key="ask.measure">
+        <RouterLink class="underline" :to="askedAt(ask.measure)">{{ ask.says }}</RouterLink>
+      </li>
+    </ul>
     <p v-if="bench.wanted" class="mt-2 rounded bg-mind-wash p-3 text-mind">Nothing in the locker fits as it is. What to look for: {{ bench.wanted }}.</p>
     <ShortOfLinks v-if="bench.short" class="mt-3" v-bind="bench.short" />
     <div class="mt-4 grid gap-5 lg:grid-cols-[minmax(0,29rem)_minmax(0,1fr)]">
       <div class="self-start max-lg:contents lg:space-y-5">
         <section class="sheet order-1" aria-label="Cross-section">
           <component :is="OwnSection" v-if="OwnSection" :bench="bench" />
-          <component :is="Section" v-else :drawn="bench.drawn" :dog="dog" />
+          <component :is="Section" v-else :drawn="bench.drawn" :dog="bench.dog" />
           <div v-if="bench.kind.optionFields.length > 0" class="mt-3 space-y-3 border-t border-line pt-3">
             <ChoiceRow
               v-for="field in bench.kind.optionFields"
@@ -93,7 +107,7 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: () =
           <FitRows :rows="bench.rows" />
         </section>
         <section v-if="Options" class="sheet order-3 space-y-4" aria-label="Start and ring"><component :is="Options" :bench="bench" /></section>
-        <LoadRose class="order-4" :kind="kind" :dog="dog" :numbers="bench.collar.numbers" :choices="bench.choices" />
+        <LoadRose class="order-4" :kind="kind" :dog="bench.dog" :numbers="bench.collar.numbers" :choices="bench.choices" />
         <section class="sheet order-3" aria-label="Why">
           <h2>Why</h2>
           <ReasonList class="mt-2" :reasons="bench.reasons" />

@@ -1,5 +1,7 @@
 import {
+  byHandsReason,
   collarKind,
+  fitSureness,
   ringAtFor,
   schoolsSay,
   suggestFor,
@@ -10,20 +12,23 @@ import {
   type DrawnCollar,
   type FittingDog,
   type PlanOutcome,
+  type SureNeck,
 } from '@banter/contract';
-import type { House, Reason } from '@banter/core';
+import { byHandsIn, inCollar, type FitTone, type House, type Reason } from '@banter/core';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 
-/** What stands on the bench before anything is done there: `begin` is what somebody had made up and not kept, `worn` what was last found on the dog. */
+/** What stands on the bench before anything is done there: `begin` is what somebody had made up and not kept, `worn` what was last found on the dog, with the choices of its plan; `good` while hands say that it is right. */
 export type BenchProps = {
   kind: CollarKindName;
   dog: FittingDog;
   name: string;
+  /** How sure its girths are. */
+  sure: SureNeck | null;
   stock: readonly Collar[];
   house: House;
   begin: { collarId: string; choices: Record<string, unknown> } | null;
-  worn: { collarId: string; setting: unknown } | null;
+  worn: { collarId: string; setting: unknown; choices: Record<string, unknown>; good: boolean } | null;
   /** Links of a gauge on a collar as the ledger has it, null where it has none of that collar; and in the bag. */
   onCollar: (gaugeMm: number, collarId: string) => number | null;
   inBag: (gaugeMm: number) => number;
@@ -43,8 +48,14 @@ export type BenchMade = {
 export function useBench(props: BenchProps) {
   const units = useUnits();
   const kind = computed(() => collarKind(props.kind) as AnyCollarKind);
-  const collars = computed<BenchCollar[]>(() =>
-    props.stock.map(({ id, name, numbers, owned }) => ({ id, name, numbers: kind.value.numbers.parse(numbers), owned })),
+  const collars = computed<(BenchCollar & { measured: boolean })[]>(() =>
+    props.stock.map(({ id, name, numbers, owned, measuredOn }) => ({
+      id,
+      name,
+      numbers: kind.value.numbers.parse(numbers),
+      owned,
+      measured: measuredOn !== null,
+    })),
   );
   const suggestion = computed(() => suggestFor(props.kind, props.dog, collars.value, props.house, props.worn?.collarId ?? null));
   const best = computed(() => suggestion.value.choice ?? suggestion.value.all[0] ?? null);
@@ -61,14 +72,19 @@ export function useBench(props: BenchProps) {
     () => props.stock,
     () => {
       const before = props.begin && kind.value.choices.safeParse(props.begin.choices);
-      if (before?.success && collars.value.some(({ id }) => id === props.begin!.collarId)) take(props.begin!.collarId, before.data);
+      const isStocked = (id: string) => collars.value.some((one) => one.id === id);
+      if (before?.success && isStocked(props.begin!.collarId)) take(props.begin!.collarId, before.data);
+      else if (props.worn?.good && isStocked(props.worn.collarId)) take(props.worn.collarId, props.worn.choices);
       else takeChoice();
     },
     { immediate: true },
   );
 
   const collar = computed(() => collars.value.find(({ id }) => id === collarId.value)!);
+  /** The dog as it is inside the collar on the bench: hands outrank the tape. */
+  const dog = computed(() => inCollar(props.dog, collarId.value));
   const outcome = computed(() => kind.value.plan(props.dog, collar.value, collars.value, choices.value, props.house.rules));
+  const sureness = computed(() => props.sure && fitSureness(props.kind, props.dog, props.sure, collar.value, props.house));
   const setting = computed(() => kind.value.firstSetting(choices.value));
   const chosen = computed(() => {
     const { choice } = suggestion.value;
@@ -76,8 +92,17 @@ export function useBench(props: BenchProps) {
   });
 
   const links = computed(() => kind.value.links?.(collar.value.numbers) ?? null);
+  /** How sure Banter’s own choice is, and any other make-up that it could still come to; what is made up otherwise is judged as it is. */
+  const unsure = computed(() => {
+    if (chosen.value) return sureness.value;
+    const range = sureness.value?.links;
+    const count = links.value?.inIt(setting.value) ?? 0;
+    return range && count >= range[0] && count <= range[1] ? { ...sureness.value!, sentence: null } : null;
+  });
   const counted = computed(() => (links.value ? props.onCollar(links.value.gaugeMm, collarId.value) : null));
   const isWorn = computed(() => props.worn?.collarId === collarId.value);
+  /** As it was last found good on the dog: no model undoes that. */
+  const isGood = computed(() => isWorn.value && props.worn!.good && JSON.stringify(setting.value) === JSON.stringify(props.worn!.setting));
   /** How a collar of links is made up before anything is done: as last found on this dog, else as the ledger has it; null for other kinds. */
   const now = computed(() => (links.value === null ? null : isWorn.value ? props.worn!.setting : links.value.madeUpOf(counted.value || links.value.stocked)));
   const nowIs = computed(() => (isWorn.value ? 'worn' : counted.value !== null && counted.value !== links.value?.stocked ? 'it hangs' : 'stocked'));
@@ -98,8 +123,9 @@ export function useBench(props: BenchProps) {
   }));
   const reasons = computed<Reason[]>(() => {
     const said = kind.value.planReasons(outcome.value, units.speak);
+    const hands = byHandsReason(props.kind, collar.value.numbers, byHandsIn(props.dog, collarId.value), units.speak);
     const ofChoice = chosen.value ? suggestion.value.reasons(units.speak) : [];
-    return [...said, ...ofChoice.filter(({ text }) => said.every((one) => one.text !== text))];
+    return [...(hands ? [hands] : []), ...said, ...ofChoice.filter(({ text }) => said.every((one) => one.text !== text))];
   });
   const made = computed<BenchMade>(() => ({
     collarId: collarId.value,
@@ -107,12 +133,15 @@ export function useBench(props: BenchProps) {
     outcome: outcome.value,
     drawn: drawn.value,
     line: kind.value.describePlan(collar.value, choices.value, outcome.value, units.speak),
-    chosen: chosen.value,
+    // As it is found whenever the bench is opened: nothing that hands have made there.
+    chosen: chosen.value || isGood.value,
   }));
 
   return reactive({
     name: computed(() => props.name),
-    dog: computed(() => props.dog),
+    dog,
+    /** The dog by its tape, for choosing among several collars. */
+    taped: computed(() => props.dog),
     house: computed(() => props.house),
     kind,
     collars,
@@ -127,13 +156,23 @@ export function useBench(props: BenchProps) {
     setting,
     links,
     isWorn,
+    isGood,
     now,
     nowIs,
     short,
     drawn,
     reasons,
     made,
-    sentence: computed(() => kind.value.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak)),
+    verdict: computed<{ tone: FitTone; word: string }>(() => {
+      if (isGood.value) return { tone: 'good', word: 'Good on the dog' };
+      const tone = kind.value.planTone(outcome.value);
+      return { tone: unsure.value?.tone ?? tone, word: unsure.value?.verdict ?? kind.value.planVerdict(outcome.value) };
+    }),
+    /** What would settle a verdict that could still be another. */
+    asks: computed(() => sureness.value?.asks ?? []),
+    sentence: computed(
+      () => unsure.value?.sentence ?? kind.value.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak),
+    ),
     rows: computed(() => kind.value.rows(props.dog, collar.value, choices.value, outcome.value, props.house.rules)),
     knobs: computed(() => kind.value.knobs(collar.value.numbers)),
     says: computed(() => {
