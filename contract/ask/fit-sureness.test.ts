@@ -39,7 +39,7 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
 
   it('is about, of a starter prong of typical numbers that leaves 15/16 in: the collar settles it first', () => {
     const found = fitSureness('prong', dogOf(neck), { high: number(neck, 3), head }, prong(neck + 0.9375 * INCH, 15, false), house);
-    expect(found.asks[0]).toEqual({ measure: 'collar', says: 'Measure the collar: decides how many links, 14 or 15.' });
+    expect(found.asks[0]).toEqual({ by: 'collar', says: 'Measure the collar: decides how many links, 14 or 15.' });
     expect(found).toMatchObject({ verdict: 'About 14 or 15 links', tone: 'open' });
     expect(found.sentence).toBe('About 14 or 15 links, stocked with 15: measure the collar first.');
   });
@@ -55,16 +55,18 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
     const sure = { high: number(400, 3), head };
     expect(fitSureness('prong', dogOf(400), sure, prong(412, 13, true), house)).toEqual({ asks: [], verdict: null, tone: null, sentence: null, links: null });
     const near = fitSureness('prong', dogOf(400), sure, prong(402, 13, true), house);
-    expect(near.asks.map(({ measure }) => measure)).toEqual(['high']);
+    expect(near.asks.map(({ by }) => by)).toEqual(['check']);
     expect(near).toMatchObject({ verdict: 'Just: fits', sentence: null });
     // One reading may be off by 10 mm.
-    expect(fitSureness('prong', dogOf(400), { ...sure, high: number(400, 10) }, prong(409, 13, true), house).asks).toHaveLength(1);
+    expect(fitSureness('prong', dogOf(400), { ...sure, high: number(400, 10, 'one-reading') }, prong(409, 13, true), house).asks).toEqual([
+      { by: 'high', says: 'Tape the high girth again: decides whether it fits.' },
+    ]);
   });
 
   it('asks for a head that could let it off, and not for one that cannot', () => {
     const sure = (mm: number) => ({ high: number(400, 0), head: number(mm, 0.12 * mm, 'guess') });
     expect(fitSureness('prong', dogOf(400), sure(440), prong(410, 13, true), house).asks).toEqual([
-      { measure: 'head', says: 'Tape the head: decides whether it can come over the head.' },
+      { by: 'head', says: 'Tape the head: decides whether it can come over the head.' },
     ]);
     expect(fitSureness('prong', dogOf(400), sure(480), prong(410, 13, true), house).asks).toEqual([]);
   });
@@ -89,11 +91,13 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
           (girthMm, ratio, offMm, measured, places) => {
             const headMm = girthMm * ratio;
             const numbers =
-              name === 'prong' ? prong(girthMm + offMm, 13, measured).numbers : { ...collarKind('slip').usual[0]!.numbers, lengthMm: girthMm + 60 + offMm };
+              name === 'prong'
+                ? prong(girthMm + offMm, 13, measured).numbers
+                : { ...(collarKind('slip').usual[0]!.numbers as object), lengthMm: girthMm + 60 + offMm };
             const collar = { id: 'c', name: 'C', measured, numbers };
             const dog = dogOf(girthMm, { headGirthMm: headMm });
             const spread = { collar: measured ? 0 : 25, high: 10, head: 4 };
-            const { asks } = fitSureness(name, dog, { high: number(girthMm, 10), head: number(headMm, 4) }, collar, house);
+            const { asks } = fitSureness(name, dog, { high: number(girthMm, 10, 'one-reading'), head: number(headMm, 4, 'one-reading') }, collar, house);
             const comes = (by: { collar: number; high: number; head: number }) => {
               const shifted = girthMm + by.high - by.collar;
               const moved = { ...dog, skinGirthMm: shifted, tapedGirthMm: shifted, hairGirthMm: shifted, headGirthMm: headMm + by.head - by.collar };
@@ -101,7 +105,7 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
               const choices = (choice ?? all[0]!).choices as { split?: { left: number; right: number } };
               return `${all[0]!.verdict} ${choices.split ? choices.split.left + choices.split.right : ''}`;
             };
-            const left = (['collar', 'high', 'head'] as const).filter((id) => !asks.some(({ measure }) => measure === id));
+            const left = (['collar', 'high', 'head'] as const).filter((id) => !asks.some(({ by }) => by === id));
             const stands = comes({ collar: 0, high: 0, head: 0 });
             for (const at of places) {
               const by = { collar: 0, high: 0, head: 0 };

@@ -16,13 +16,15 @@ import type { Taping } from '../records/taping.ts';
 
 /** A measure that could change what a collar comes to on a dog. */
 export type AskedMeasure = 'collar' | 'high' | 'head';
+/** What settles it: a measure, or, where the tape can do no better, the fit check on the dog. */
+export type Settling = AskedMeasure | 'check';
 
 /** How sure the girths are that a fit rests on; the head is a guess until it is taped. */
 export type SureNeck = { high: SureNumber; head: SureNumber };
 
 /** How sure a fit is: what could settle it and what that decides, and, where it is not settled, its verdict and what to do in words that say so, and the fewest and most links that it could be. */
 export type FitSureness = {
-  asks: { measure: AskedMeasure; says: string }[];
+  asks: { by: Settling; says: string }[];
   verdict: string | null;
   tone: FitTone | null;
   sentence: string | null;
@@ -44,7 +46,12 @@ export function sureNeck(dog: Pick<FittingDog, 'neckBuild'>, tapes: Partial<Reco
   return { high: tapedGirth(high), head: head ? tapedGirth(head) : guessedGirth(high.tapedMm * HEAD_TO_HIGH[dog.neckBuild], rules) };
 }
 
-const ASK_WORDS: Record<AskedMeasure, string> = { collar: 'Measure the collar', high: 'Tape the high girth again', head: 'Tape the head' };
+const ASK_WORDS: Record<Settling, string> = {
+  collar: 'Measure the collar',
+  high: 'Tape the high girth again',
+  head: 'Tape the head',
+  check: 'Check it on the dog',
+};
 
 type Came = { verdict: string; links: number | null };
 
@@ -104,12 +111,15 @@ export function fitSureness(
     if (least !== most) return `how many links, ${between(least, most)}`;
     return measure === 'head' ? 'whether it can come over the head' : 'whether it fits';
   };
-  const answers = within(asked);
+  // What has been taped as it should be is settled by hands.
+  const settling = (measure: AskedMeasure): Settling => (measure !== 'collar' && sure[measure].from === 'taped' ? 'check' : measure);
+  const asks = asked.map((measure) => ({ by: settling(measure), says: `${ASK_WORDS[settling(measure)]}: decides ${decides(measure)}.` }));
+  const open = asked.filter((measure) => settling(measure) !== 'check');
+  const answers = within(open);
   const [least, most] = linksOf(answers);
-  const asks = asked.map((measure) => ({ measure, says: `${ASK_WORDS[measure]}: decides ${decides(measure)}.` }));
   if (least === most || links === null) return { asks, verdict: `Just: ${answers[0]!.verdict.toLowerCase()}`, tone: null, sentence: null, links: null };
   const [fewest, furthest] = [least - links.stocked, most - links.stocked];
-  const first = ASK_WORDS[asked[0]!].toLowerCase();
+  const first = ASK_WORDS[open[0]!].toLowerCase();
   const what =
     fewest > 0
       ? `Put in about ${between(fewest, furthest)} links`

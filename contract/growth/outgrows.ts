@@ -1,4 +1,3 @@
-import { range } from 'd3-array';
 import { girthAtWeight, weightAtGirth, gompertzAge, grownAt, type FittingDog, type GrowthFit, type House, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { CurrentFit } from '../records/ending.ts';
@@ -22,6 +21,10 @@ const AHEAD_DAYS = 3 * 365;
 const STEP_MM = 1;
 /** The widest step that a collar is made up by, a link or a hole; mm. */
 const BETWEEN_STEPS_MM = 60;
+
+/** Girths from one to another, both counted, mm. */
+const girthsBetween = (fromMm: number, toMm: number) =>
+  Array.from({ length: Math.max(0, Math.floor((toMm - fromMm) / STEP_MM) + 1) }, (_, step) => fromMm + step * STEP_MM);
 
 const grownGirths = [
   'skinGirthMm',
@@ -92,11 +95,11 @@ export function outgrows(
       const found: Outgrowth = { kind: plan.kind, planId: plan.id, collarName: collar.name, change: null, outgrown: null };
       if (kind.missing(dog).length > 0) return found;
       // Between two links or two holes nothing may fit for some millimetres: outgrown is what fits at no larger girth any more.
-      const last = range(now - BETWEEN_STEPS_MM, end + BETWEEN_STEPS_MM, STEP_MM).findLast((girthMm) => best(at(girthMm)) !== null);
+      const last = girthsBetween(now - BETWEEN_STEPS_MM, end + BETWEEN_STEPS_MM).findLast((girthMm) => best(at(girthMm)) !== null);
       const outgrownMm = last === undefined ? null : Math.max(now, last + STEP_MM);
       if (outgrownMm !== null && outgrownMm <= end)
         found.outgrown = { girthMm: outgrownMm, when: whenGirth(outgrownMm), wanted: kind.wanted(at(outgrownMm), house, speak) };
-      for (const girthMm of range(now, Math.min(end, outgrownMm ?? now) + STEP_MM / 2, STEP_MM)) {
+      for (const girthMm of girthsBetween(now, Math.min(end, outgrownMm ?? now))) {
         const grown = at(girthMm);
         if (kind.planTone(kind.plan(grown, collar, [collar], worn, house.rules)) === 'good') continue;
         const better = best(grown);

@@ -45,7 +45,9 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const { collar } = plan.inputs;
   const links = linksOf({ kind: sent.kind, numbers: collar.numbers });
   if (links) await fitLinks(scope, { id: collar.id, gaugeMm: links.gaugeMm }, links.inIt(sent.on), sent.at);
-  const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' })));
+  const tapes = latestGirths(
+    await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' })),
+  );
   const { tapedGirthMm: tapedMm, weightKg, coatDepthMm } = fittingDog(dog, tapes, { today: dayOf(Date.parse(sent.at), kennel.timeZone) });
   const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
   await tellBesides(scope, id, sent, collar.id);

@@ -57,7 +57,9 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: () =
       <span v-if="bench.now === null">«{{ bench.collar.name }}», {{ bench.kind.describeNumbers(bench.collar.numbers, units.speak) }}</span>
       <span v-else>
         «{{ bench.collar.name }}»: {{ bench.kind.describeSetting(bench.now, units.speak) }} as {{ bench.nowIs }}
-        <template v-if="!bench.isGood">→ <strong>{{ bench.kind.describeSetting(bench.setting, units.speak) }}</strong></template>
+        <template v-if="!bench.isGood"
+          >→ <strong>{{ bench.kind.describeSetting(bench.setting, units.speak) }}</strong></template
+        >
       </span>
       <span v-if="bench.now === null && bench.isWorn" class="text-soft">as worn</span>
       <button v-if="!bench.chosen && !bench.isGood && bench.suggestion.choice" type="button" class="press press-quiet min-h-9" @click="bench.takeChoice()">
@@ -65,8 +67,9 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: () =
       </button>
     </div>
     <ul v-if="bench.asks.length > 0" class="mt-2 space-y-1" aria-label="What would settle it">
-      <li v-for="ask in bench.asks" :key="ask.measure">
-        <RouterLink class="underline" :to="askedAt(ask.measure)">{{ ask.says }}</RouterLink>
+      <li v-for="ask in bench.asks" :key="ask.says">
+        <span v-if="ask.by === 'check'">{{ ask.says }}</span>
+        <RouterLink v-else class="underline" :to="askedAt(ask.by)">{{ ask.says }}</RouterLink>
       </li>
     </ul>
     <p v-if="bench.wanted" class="mt-2 rounded bg-mind-wash p-3 text-mind">Nothing in the locker fits as it is. What to look for: {{ bench.wanted }}.</p>
