@@ -161,7 +161,7 @@ try {
   await dataSource.query(press(`'${bramble!.id}'`, OF_ONE));
   await dataSource.query(press(asUuid.replaceAll('seq', `(1 + seq MOD ${DOGS})`), PRESSES - OF_ONE));
   await dataSource.query('ANALYZE TABLE presses');
-  const scope = new KennelScope(dataSource, { kennelId: person!.kennelId, personId: person!.id });
+  const scope = new KennelScope(dataSource, { kennelId: person!.kennelId, personId: person!.id, role: 'lead' });
   const now = new Date();
   const iso = (daysAgo: number) => new Date(now.getTime() - daysAgo * 86_400_000).toISOString();
   const asked = (daysAgo: number, most: number) => ({ collar: session!.collarId, setting: 'yard', from: iso(daysAgo), to: now.toISOString(), most });

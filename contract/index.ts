@@ -117,7 +117,7 @@ export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
 export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
-export { currentFits, Ending, NewEnding, type CurrentFit } from './records/ending.ts';
+export { currentFits, Ending, fitsSetAside, NewEnding, type CurrentFit } from './records/ending.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
 export { nextStep, type NextStep, type NextStepToday } from './records/next-step.ts';
 export {

@@ -161,9 +161,9 @@ test('what a dog no longer wears is set aside, taken back with one press, and bo
   const fits = page.getByRole('region', { name: 'Fits' });
   await expect(fits.getByRole('listitem')).toHaveCount(2);
   await fits.getByRole('button', { name: 'Set aside the remote electronic' }).click();
-  await expect(fits.getByText('«Curlew» is set aside; its checks stay in the record.')).toBeVisible();
+  await expect(fits.getByText('Set aside: remote collar')).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right).');
-  await fits.getByRole('button', { name: 'It is worn after all' }).click();
+  await fits.getByRole('button', { name: 'Wear it again' }).click();
   await expect(fits.getByRole('listitem')).toHaveCount(2);
   const happened = page.getByRole('region', { name: 'What happened' });
   await expect(happened.getByText('Remote electronic «Curlew» is no longer worn.')).toBeVisible();

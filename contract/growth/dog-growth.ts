@@ -14,6 +14,7 @@ import {
   type WeighIn,
   DAY_MS,
 } from '@banter/core';
+import { dayStartOf } from '../neck/kennel-days.ts';
 import { currentFits } from '../records/ending.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { GrowthPage } from '../records/pages.ts';
@@ -61,7 +62,7 @@ function agedGirths(tapings: readonly Taping[], ageAt: (at: string) => number): 
 export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { now: number; today: string; speak: Speaker }): DogGrowth {
   const { dog } = page;
   if (dog.bornOn === null) return { missing: 'born' };
-  const born = Date.parse(dog.bornOn);
+  const born = dayStartOf(dog.bornOn, kennel.timeZone);
   const ageAt = (at: string) => Math.max(0, (Date.parse(at) - born) / DAY_MS);
   const weighIns = standingWeighings(page.weighings).map((weighing) => ({ ageDays: ageAt(weighing.at), weightKg: weighing.weightG / 1000, weighing }));
   if (weighIns.length === 0) return { missing: 'weighed' };

@@ -1,6 +1,8 @@
+import { isHere } from '../collars/fit-all.ts';
 import { z } from '../plain-words.ts';
 import type { FitCheck } from './fit-check.ts';
 import { Instant, passage, RecordId } from './common.ts';
+import type { DogPage } from './pages.ts';
 import type { Plan } from './plan.ts';
 import { madeUpElsewhere, type MadeUp } from '../standing/made-up.ts';
 import { neckFelt, type NeckFelt } from '../standing/neck-felt.ts';
@@ -25,24 +27,44 @@ export type CurrentFit = {
   felt: NeckFelt | null;
 };
 
-/**
- * The fits of a dog as they stand, the one decided last first. A dog may wear several collars, one of each kind; a new plan of a
- * kind takes the place of the one before.
- */
-export function currentFits(plans: readonly Plan[], checks: readonly FitCheck[], endings: readonly Ending[], madeUp: readonly MadeUp[]): CurrentFit[] {
+/** Which plans are set aside now: of several endings for one the latest counts. */
+function endedPlans(endings: readonly Ending[]): (planId: string) => boolean {
   const inOrder = [...endings].sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1));
   const ended = new Map(inOrder.map((ending) => [ending.planId, ending.ended]));
+  return (planId) => ended.get(planId) === true;
+}
+
+/** The latest plan of each kind as a fit, the one decided last first. */
+function latestFits(plans: readonly Plan[], checks: readonly FitCheck[], madeUp: readonly MadeUp[]): CurrentFit[] {
   const latest = new Map<Plan['kind'], Plan>();
   for (const plan of plans) {
     const soFar = latest.get(plan.kind);
     if (!soFar || plan.at > soFar.at || (plan.at === soFar.at && plan.id > soFar.id)) latest.set(plan.kind, plan);
   }
   return [...latest.values()]
-    .filter(({ id }) => ended.get(id) !== true)
     .sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1))
     .map((plan) => {
       const own = checks.filter((check) => check.planId === plan.id).sort((a, b) => a.attempt - b.attempt);
       const check = own.at(-1) ?? null;
       return { plan, checks: own, check, elsewhere: madeUpElsewhere({ plan, check }, madeUp), felt: neckFelt(plan, own, madeUp) };
     });
+}
+
+/**
+ * The fits of a dog as they stand, the one decided last first. A dog may wear several collars, one of each kind; a new plan of a
+ * kind takes the place of the one before.
+ */
+export function currentFits(plans: readonly Plan[], checks: readonly FitCheck[], endings: readonly Ending[], madeUp: readonly MadeUp[]): CurrentFit[] {
+  const isEnded = endedPlans(endings);
+  return latestFits(plans, checks, madeUp).filter(({ plan }) => !isEnded(plan.id));
+}
+
+/**
+ * The fits of a dog that were set aside, or went with a collar that was scrapped, and could be taken up again: nothing of their kind
+ * has been decided since, and the collar hangs in the locker.
+ */
+export function fitsSetAside({ plans, checks, endings, madeUp, collars }: Pick<DogPage, 'plans' | 'checks' | 'endings' | 'madeUp' | 'collars'>): CurrentFit[] {
+  const isEnded = endedPlans(endings);
+  const here = new Set(collars.filter(isHere).map(({ id }) => id));
+  return latestFits(plans, checks, madeUp).filter(({ plan }) => isEnded(plan.id) && here.has(plan.collarId));
 }

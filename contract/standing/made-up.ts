@@ -15,6 +15,8 @@ export const MadeUp = z.object({
   on: z.unknown(),
   /** The collar's own numbers now. */
   numbers: z.unknown(),
+  /** The links that are in it by the ledger, where it has any: fewer than it was found with once one has been scrapped. */
+  links: z.number().int().nullable(),
   at: Instant,
 });
 export type MadeUp = z.infer<typeof MadeUp>;
@@ -23,24 +25,34 @@ type Fit = { plan: Plan; check: FitCheck | null };
 
 /** How a fit wants its collar made up: as it was last found on its dog, else as it was planned. */
 const wantedBy = ({ plan, check }: Fit): unknown => check?.on ?? collarKind(plan.kind).firstSetting(plan.choices);
+const linksOfFit = ({ plan }: Fit) => collarKind(plan.kind).links?.(plan.inputs.collar.numbers) ?? null;
 
 /**
- * The other dog for which a fit's collar has been made up since, where that is another make-up: the fit no longer stands. Null where
- * it does.
+ * What a fit's collar is made up as since, where that is another make-up than the fit's: for another dog, or with links that were put
+ * in or taken out of it. The fit no longer stands then; null where it does.
  */
 export function madeUpElsewhere(fit: Fit, madeUp: readonly MadeUp[]): MadeUp | null {
   const now = madeUp.find(({ collarId }) => collarId === fit.plan.collarId);
-  if (!now || now.dogId === fit.plan.dogId || now.at <= (fit.check?.at ?? fit.plan.at)) return null;
+  if (!now) return null;
+  if (now.dogId === fit.plan.dogId) {
+    const wanted = fit.check && linksOfFit(fit)?.inIt(fit.check.on);
+    return wanted != null && now.links !== null && now.links !== wanted ? now : null;
+  }
+  if (now.at <= (fit.check?.at ?? fit.plan.at)) return null;
   return JSON.stringify(now.on) === JSON.stringify(wantedBy(fit)) ? null : now;
 }
 
-/** What a collar is made up as for another dog, and what makes it fit this one again, as one sentence. */
+/** What a collar is made up as now, and what makes it fit this dog again, as one sentence. */
 export function madeUpWords(now: MadeUp, fit: Fit, speak: Speaker): string {
   const kind = collarKind(fit.plan.kind);
   const wanted = wantedBy(fit);
-  const links = kind.links?.(fit.plan.inputs.collar.numbers);
-  const is = `«${now.collarName}» is made up for ${now.dogName} now, ${kind.describeSetting(now.on, speak)}`;
-  const missing = links ? links.inIt(wanted) - links.inIt(now.on) : 0;
+  const links = linksOfFit(fit);
+  const has = links && (now.links ?? links.inIt(now.on));
+  const is =
+    now.dogId === fit.plan.dogId
+      ? `«${now.collarName}» has ${countOf(has ?? 0, 'link')} now`
+      : `«${now.collarName}» is made up for ${now.dogName} now, ${kind.describeSetting(now.on, speak)}`;
+  const missing = links ? links.inIt(wanted) - has! : 0;
   if (missing > 0) return `${is}: put ${countOf(missing, 'link')} back in first.`;
   if (missing < 0) return `${is}: take ${countOf(-missing, 'link')} out first.`;
   return `${is}: make it up again first, ${kind.describeSetting(wanted, speak)}.`;

@@ -92,7 +92,7 @@ describe('the starter prong of a dog of 90 lb, 15 links that leave 15/16 in (han
     const by = (mm: number) => byHandsOn({ dog: record, plans: [plan], checks, madeUp: [] }, tapes(mm, '2026-03-09'), rules);
     expect(by(neckMm + 9).c).toBeLessThan(0);
     expect(by(neckMm + 11)).toEqual({});
-    const madeUp = { collarId: 'c', collarName: 'Starter', kind: 'prong' as const, dogId: 'd', dogName: 'Hale', on: {}, at: '2026-03-10' };
+    const madeUp = { collarId: 'c', collarName: 'Starter', kind: 'prong' as const, dogId: 'd', dogName: 'Hale', on: {}, links: 14, at: '2026-03-10' };
     const changed = [{ ...madeUp, numbers: { ...starter, insideGirthMm: 560 } }];
     expect(byHandsOn({ dog: record, plans: [plan], checks, madeUp: changed }, tapes(), rules)).toEqual({});
     expect(byHandsOn({ dog: record, plans: [plan], checks, madeUp: [{ ...madeUp, numbers: starter }] }, tapes(), rules)).not.toEqual({});

@@ -1,5 +1,5 @@
 import { inspectionDue, type HouseRules, type InspectionDue, type InspectionSpec, capital } from '@banter/core';
-import { collarKind } from '../collars/collar-kinds.ts';
+import { collarKind, linksOf } from '../collars/collar-kinds.ts';
 import { GEAR_INSPECTIONS, inspectionOf, type Inspection } from '../records/inspection.ts';
 import type { UpkeepPage } from '../records/upkeep-page.ts';
 
@@ -8,6 +8,8 @@ export type UpkeepPiece = {
   id: string;
   of: 'collar' | 'gear';
   inspection: InspectionSpec;
+  /** The gauge of its links, mm, where it has any: one that will not hold can be scrapped by itself. */
+  linkGaugeMm: number | null;
   name: string;
   what: string;
   condition: 'sound' | 'mend' | 'worn';
@@ -35,6 +37,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       id,
       of: 'collar',
       inspection: inspectionOf({ kind, numbers }),
+      linkGaugeMm: linksOf({ kind, numbers })?.gaugeMm ?? null,
       name,
       what: collarKind(kind).name,
       condition,
@@ -51,6 +54,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       id,
       of: 'gear',
       inspection: GEAR_INSPECTIONS[what],
+      linkGaugeMm: null,
       name,
       what: capital(what),
       condition,

@@ -117,6 +117,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   const scopes: KennelScope[] = [];
   for (const name of STAFF) {
     const id = make.id(founded);
+    const role = scopes.length === 0 ? ('lead' as const) : ('assistant' as const);
     await manager.insert(PersonEntity, {
       id,
       kennelId,
@@ -124,11 +125,11 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
       email: null,
       passwordHash: null,
       ...STAFF_FINGERS[name],
-      role: scopes.length === 0 ? 'lead' : 'assistant',
+      role,
       leftAt: null,
       createdAt: new Date(founded.getTime() + scopes.length),
     });
-    scopes.push(new KennelScope(manager, { kennelId, personId: id, backdated: true }));
+    scopes.push(new KennelScope(manager, { kennelId, personId: id, role, backdated: true }));
   }
 
   const collarIds = new Map<string, string>();

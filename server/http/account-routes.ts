@@ -24,7 +24,7 @@ export async function beginSession(dataSource: DataSource, request: Request, me:
   request.session.enteredAt = new Date().toISOString();
   request.session.device = deviceOf(request.get('user-agent'));
   await new Promise<void>((resolve, reject) => request.session.save((error) => (error ? reject(error) : resolve())));
-  await writeDeed(new KennelScope(dataSource, { kennelId: me.kennel.id, personId: me.person.id }), {
+  await writeDeed(new KennelScope(dataSource, { kennelId: me.kennel.id, personId: me.person.id, role: me.person.role }), {
     act: 'in',
     kind: 'session',
     label: `on ${request.session.device}`,

@@ -17,7 +17,10 @@ async function tellerOf(request: Request, dataSource: DataSource): Promise<{ sco
   if (key !== undefined) {
     const bridge = await bridgeOfKey(dataSource, key);
     if (!bridge) throw new Failure('wrong-key');
-    return { scope: new KennelScope(dataSource, { kennelId: bridge.kennelId, personId: bridge.id }), teller: { source: 'bridge', bridgeId: bridge.id } };
+    return {
+      scope: new KennelScope(dataSource, { kennelId: bridge.kennelId, personId: bridge.id, role: 'assistant' }),
+      teller: { source: 'bridge', bridgeId: bridge.id },
+    };
   }
   if (!request.session.personId) throw new Failure('not-signed-in');
   return { scope: scopeOf(request, dataSource), teller: { source: 'hand', bridgeId: null } };

@@ -309,7 +309,7 @@ describe('the log of who did what', () => {
     const changed = all.deeds.find(({ act, kind }: { act: string; kind: string }) => act === 'changed' && kind === 'dog');
     expect(changed).toMatchObject({ dogName: 'Teasel', personName: 'Tester', about: { changed: [{ field: 'pull', from: 'drags', to: 'settled' }] } });
     const theirs = (await own.get('/api/deeds').query({ personId: me.person.id, dogId })).body.deeds;
-    expect(theirs.map(({ kind }: { kind: string }) => kind).sort()).toEqual(['dog', 'taping']);
+    expect(theirs.map(({ kind }: { kind: string }) => kind).sort()).toEqual(['dog', 'taping', 'weighing']);
     expect((await own.get('/api/deeds').query({ kind: 'taping' })).body.deeds).toHaveLength(1);
     expect((await own.get('/api/deeds').query({ to: '2020-01-01' })).body.deeds).toHaveLength(0);
     expect((await (await newKennel(banter.app)).get('/api/deeds').query({ dogId })).body.deeds).toEqual([]);

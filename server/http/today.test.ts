@@ -72,12 +72,15 @@ describe('today', () => {
     expect((await one.next()).items).toEqual([]);
     expect((await other.next()).items).toEqual([]);
     const collar = uuidv7();
-    await agent.put(`/api/collars/${collar}`).send(someCollar);
+    await agent.put(`/api/collars/${collar}`).send(someCollar).expect(201);
     const [here, there] = [await one.next(), await other.next()];
     expect(here.items).toMatchObject([{ code: 'upkeep', title: 'Look at «Hook one».', to: `/upkeep?piece=${collar}` }]);
     expect({ ...there, asOf: '' }).toEqual({ ...here, asOf: '' });
     // A change that makes nothing due tells nothing: the next page heard is the dog’s.
-    await agent.put('/api/me').send({ fingerThicknessMm: 15, fingerWidthMm: 18 });
+    await agent
+      .put('/api/me')
+      .send({ finger: { thicknessMm: 15, widthMm: 18 } })
+      .expect(200);
     await newDog(agent, { name: 'Sedge' });
     expect((await one.next()).items.map(({ code }) => code)).toEqual(['fit', 'upkeep']);
   });

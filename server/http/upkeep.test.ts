@@ -1,10 +1,10 @@
 import { INSPECT_PRONG } from '@banter/core/collars/prong';
 import { INSPECT_LEASH, type InspectionSpec } from '@banter/core';
-import { UpkeepPage, upkeepPieces } from '@banter/contract';
+import { currentFits, DogPage, fitsSetAside, UpkeepPage, upkeepPieces } from '@banter/contract';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { newDog, newKennel, openBanter, someCollar, taping, type TestBanter } from '../test-kennels.ts';
+import { newDog, newKennel, openBanter, plan, screening, someCollar, taping, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -65,6 +65,34 @@ describe('upkeep', () => {
     // Its links are scrap, too, and no longer count.
     await look();
     expect(await state()).toMatchObject({ condition: 'sound', retiredAt: null });
+    // Its fit can be taken up again, and what was done for it stands in the log.
+    const now = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
+    expect(currentFits(now.plans, now.checks, now.endings, now.madeUp)).toEqual([]);
+    expect(fitsSetAside(now).map(({ plan: { collarId } }) => collarId)).toEqual([collar]);
+    const { deeds } = (await agent.get('/api/deeds').query({ dogId: dog, kind: 'ending' })).body as { deeds: { label: string }[] };
+    expect(deeds.map(({ label }) => label)).toEqual(['Hook one']);
+    const again = { dogId: dog, planId: plan.body.id, ended: false, note: '', at: ago(0) };
+    expect((await agent.put(`/api/endings/${uuidv7()}`).send(again)).status).toBe(201);
+    const worn = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
+    expect(currentFits(worn.plans, worn.checks, worn.endings, worn.madeUp)).toHaveLength(1);
+    expect(fitsSetAside(worn)).toEqual([]);
+  });
+
+  it('of a plan and a scrapping at the same moment none leaves a fit on scrapped gear', async () => {
+    const dog = await newDog(agent, { name: 'Bracken' });
+    await agent.put(`/api/screenings/${uuidv7()}`).send(screening(dog)).expect(201);
+    await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dog)).expect(201);
+    for (let round = 0; round < 8; round += 1) {
+      await look();
+      const [planned, scrapped] = await Promise.all([
+        agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, collar, { placeId: null, note: 'For the test.' })),
+        look({ tips: 'worse' }),
+      ]);
+      expect(scrapped.body.outcome).toBe('scrap');
+      expect([201, 422]).toContain(planned.status);
+      const now = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
+      expect(currentFits(now.plans, now.checks, now.endings, now.madeUp)).toEqual([]);
+    }
   });
 
   it('one told late changes nothing of a later one', async () => {

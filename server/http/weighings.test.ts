@@ -52,6 +52,29 @@ describe('a dog on the scales', () => {
     expect(standingWeighings(all).map(({ weightG }) => weightG)).toEqual([30_500]);
   });
 
+  it('is weighed on the day it was born by the kennel’s clock, and not the day before', async () => {
+    const { id: _id, version, demo: _demo, ...settings } = (await agent.get('/api/kennel')).body;
+    await agent
+      .put('/api/kennel')
+      .set('If-Match', `"${version}"`)
+      .send({ ...settings, timeZone: 'Pacific/Auckland' })
+      .expect(200);
+    dog = await newDog(agent, { bornOn: '2026-03-02' });
+    // Eleven in the morning of the second, thirteen hours east of Greenwich.
+    await agent
+      .put(`/api/weighings/${uuidv7()}`)
+      .send(sent({ at: '2026-03-01T22:00:00.000Z', weightG: 400 }))
+      .expect(201);
+    const early = await agent.put(`/api/weighings/${uuidv7()}`).send(sent({ at: '2026-03-01T10:59:00.000Z', weightG: 400 }));
+    expect(early.body.errors).toEqual([{ path: 'at', message: 'The dog was not born then.' }]);
+  });
+
+  it('of several weighings at once the dog weighs the latest', async () => {
+    const at = (minute: number) => new Date(Date.now() - minute * 60_000).toISOString();
+    await Promise.all([31, 32, 33, 34, 35, 36].map((kg) => agent.put(`/api/weighings/${uuidv7()}`).send(sent({ weightG: kg * 1000, at: at(36 - kg) })))); // prettier-ignore
+    expect(await weighs()).toBe(36_000);
+  });
+
   it('changing something else on the form weighs nothing', async () => {
     const { version } = (await agent.get(`/api/dogs/${dog}`)).body as { version: number };
     expect(

@@ -17,7 +17,7 @@ export async function* kennelFilePieces(dataSource: DataSource, who: { kennelId:
   try {
     // What is read first fixes what is seen from then on.
     await runner.startTransaction('REPEATABLE READ');
-    const scope = new KennelScope(runner.manager, who);
+    const scope = new KennelScope(runner.manager, { ...who, role: 'reader' });
     const { demo: _demo, version: _version, ...kennel } = kennelAnswer(await kennelOf(scope));
     yield `{"format":${JSON.stringify(KENNEL_FILE_FORMAT)},"version":${KENNEL_FILE_VERSION},"exportedAt":${JSON.stringify(now.toISOString())},\n"kennel":${JSON.stringify(kennel)}`;
     for (const name of KENNEL_PART_NAMES) {

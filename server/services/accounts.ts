@@ -90,7 +90,11 @@ export class Accounts {
     await this.dataSource.transaction(async (manager) => {
       await manager.insert(KennelEntity, kennel);
       await manager.insert(PersonEntity, person);
-      await writeDeed(new KennelScope(manager, { kennelId: kennel.id, personId: person.id }), { act: 'made', kind: 'kennel', label: kennel.name });
+      await writeDeed(new KennelScope(manager, { kennelId: kennel.id, personId: person.id, role: 'lead' }), {
+        act: 'made',
+        kind: 'kennel',
+        label: kennel.name,
+      });
     });
     return meAnswer(person, kennel);
   }
@@ -129,7 +133,7 @@ export class Accounts {
 
   /** Changes what somebody says of themselves. */
   async change({ kennelId, personId }: Somebody, { finger }: PersonFacts): Promise<Me> {
-    const scope = new KennelScope(this.dataSource, { kennelId, personId });
+    const scope = new KennelScope(this.dataSource, { kennelId, personId, role: 'reader' });
     await scope.change(PersonEntity, personId, { fingerThicknessMm: finger?.thicknessMm ?? null, fingerWidthMm: finger?.widthMm ?? null });
     return (await this.me({ kennelId, personId }))!;
   }
@@ -142,7 +146,7 @@ export class Accounts {
     if (!(await verify(person.passwordHash, old))) throw badField('old', 'This is not the password that holds now.');
     if (person.email) await passwordOfItsOwn(this.dataSource, person.email, password, { kennelId, personId });
     const passwordHash = await hashOfPassword(password);
-    await new KennelScope(this.dataSource, { kennelId, personId }).inOne(async (scope) => {
+    await new KennelScope(this.dataSource, { kennelId, personId, role: 'reader' }).inOne(async (scope) => {
       await scope.change(PersonEntity, personId, { passwordHash });
       await writeDeed(scope, { act: 'changed', kind: 'session' });
     });

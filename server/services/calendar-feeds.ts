@@ -41,7 +41,7 @@ export async function calendarFeedsPage(scope: KennelScope): Promise<CalendarFee
 /** The feed of a key with the scope it reads in, or null when there is none or it was taken back. */
 export async function feedOfKey(dataSource: DataSource, key: string): Promise<{ feed: CalendarFeedRow; scope: KennelScope } | null> {
   const feed = await keyedRowSeen(dataSource, CalendarFeedEntity, key);
-  return feed && { feed, scope: new KennelScope(dataSource, { kennelId: feed.kennelId, personId: feed.id }) };
+  return feed && { feed, scope: new KennelScope(dataSource, { kennelId: feed.kennelId, personId: feed.id, role: 'reader' }) };
 }
 
 /** The kennel's calendar as a file that other calendars read. Source: RFC 5545. */

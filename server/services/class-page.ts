@@ -1,15 +1,16 @@
-import { dayOf, type ClassPage } from '@banter/contract';
+import type { ClassPage } from '@banter/contract';
+import { DateTime } from 'luxon';
 import { PlannedSessionEntity } from '../data/entities/calendar.ts';
 import { dogsPage } from './dog-pages.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { linkBalances } from './links.ts';
-import { DAY_MS } from '@banter/core';
 
 /** What a class is kitted up from: the dogs that are here, what is owned, and whose sessions are tomorrow. */
 export async function classPage(scope: KennelScope, now: Date): Promise<ClassPage> {
   const { timeZone } = await kennelOf(scope);
-  const day = dayOf(now.getTime() + DAY_MS, timeZone);
+  // The kennel’s next day, also where a day has 23 hours or 25.
+  const day = DateTime.fromJSDate(now, { zone: timeZone }).plus({ days: 1 }).toISODate()!;
   const [{ dogs, collars }, links, sessions] = await Promise.all([
     dogsPage(scope),
     linkBalances(scope),

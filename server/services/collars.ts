@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
+import { writeDeed } from './deeds.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { bringLinksBack, countCollar, scrapLinks } from './links.ts';
 import type { VersionedKind } from './record-base.ts';
@@ -46,8 +47,9 @@ async function setAsideScrapped(scope: KennelScope, collarId: string, name: stri
   const now = new Date();
   for (const plan of plans) {
     if (ended.get(plan.id) === true) continue;
+    const endingId = uuidv7();
     await scope.insert(EndingEntity, {
-      id: uuidv7(),
+      id: endingId,
       dogId: plan.dogId,
       planId: plan.id,
       ended: true,
@@ -56,5 +58,6 @@ async function setAsideScrapped(scope: KennelScope, collarId: string, name: stri
       at: now,
       recordedAt: now,
     });
+    await writeDeed(scope, { act: 'made', kind: 'ending', recordId: endingId, dogId: plan.dogId, label: name });
   }
 }

@@ -37,8 +37,9 @@ async function changePiece(row: Omit<InspectionRow, 'kennelId'>, scope: KennelSc
 export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspection> = {
   entity: InspectionEntity,
   compute: async (scope, id, sent) => {
-    const collar = sent.collarId === null ? null : await scope.find(CollarEntity, sent.collarId);
-    const piece = sent.gearId === null ? null : await scope.find(GearEntity, sent.gearId);
+    // Held first: what another scraps meanwhile is looked at as it then stands.
+    const [collar = null] = await scope.holdSome(CollarEntity, sent.collarId === null ? [] : [sent.collarId]);
+    const [piece = null] = await scope.holdSome(GearEntity, sent.gearId === null ? [] : [sent.gearId]);
     if (sent.collarId !== null && !collar) throw badField('collarId', 'This collar is not in the locker.');
     if (sent.gearId !== null && !piece) throw badField('gearId', 'This piece is not in the locker.');
     const spec = collar ? inspectionOf(collar) : GEAR_INSPECTIONS[piece!.what];

@@ -65,7 +65,7 @@ export async function joinBy(dataSource: DataSource, { key, name, email, passwor
   await roomForEmail(dataSource, email);
   await passwordOfItsOwn(dataSource, email, password);
   const passwordHash = await hashOfPassword(password);
-  const joining = new KennelScope(dataSource, { kennelId, personId: NOBODY });
+  const joining = new KennelScope(dataSource, { kennelId, personId: NOBODY, role: 'reader' });
   // One made in the demo before that was refused lets nobody in, either.
   if ((await kennelOf(joining)).demo) throw new Failure('no-invitation');
   const personId = await joining.inOneAsItStands(async (scope) => {

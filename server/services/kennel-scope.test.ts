@@ -14,7 +14,7 @@ describe('two transactions that wait for each other', () => {
     const agent = await newKennel(banter.app);
     const [one, other] = [await newDog(agent), await newDog(agent)];
     const [row] = await banter.dataSource.getRepository(DogEntity).findBy({ id: one });
-    const scope = new KennelScope(banter.dataSource, { kennelId: row!.kennelId, personId: row!.id });
+    const scope = new KennelScope(banter.dataSource, { kennelId: row!.kennelId, personId: row!.id, role: 'lead' });
     let met = 0;
     let meet = () => {};
     const bothHoldOne = new Promise<void>((resolve) => (meet = resolve));
@@ -34,7 +34,11 @@ describe('two transactions that wait for each other', () => {
   });
   it('what fails for another reason is not done again', async () => {
     let tries = 0;
-    const scope = new KennelScope(banter.dataSource, { kennelId: '01890000-0000-7000-8000-000000000000', personId: '01890000-0000-7000-8000-000000000001' });
+    const scope = new KennelScope(banter.dataSource, {
+      kennelId: '01890000-0000-7000-8000-000000000000',
+      personId: '01890000-0000-7000-8000-000000000001',
+      role: 'lead',
+    });
     await expect(
       scope.inOne(() => {
         tries += 1;

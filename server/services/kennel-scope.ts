@@ -28,17 +28,17 @@ type RawValue = string | number | Date | readonly string[];
 export class KennelScope {
   readonly kennelId: string;
   readonly personId: string;
-  /** What whoever acts may do; Banter's own doings (the demo, a bridge) are a lead's. */
+  /** What whoever acts may do. */
   readonly role: Role;
   /** Whether what is kept is told as of when it happened: the demo tells of days gone by. */
   readonly backdated: boolean;
   private readonly manager: EntityManager;
 
-  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string; role?: Role; backdated?: boolean }) {
+  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string; role: Role; backdated?: boolean }) {
     this.manager = 'manager' in dataSource ? dataSource.manager : dataSource;
     this.kennelId = who.kennelId;
     this.personId = who.personId;
-    this.role = who.role ?? 'lead';
+    this.role = who.role;
     this.backdated = who.backdated ?? false;
   }
 

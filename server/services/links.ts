@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
+import { writeDeed } from './deeds.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
@@ -70,13 +71,18 @@ export const linkMoveKind: AppendedKind<LinkMoveRow, NewLinkMove, LinkMove> = {
   toAnswers: keptAnswers,
 };
 
+/** Keeps a move that goes with something else, and writes it down as a deed of its own. */
+async function keepMove(scope: KennelScope, move: Parameters<typeof post>[1]): Promise<void> {
+  const id = uuidv7();
+  await scope.insert(LinkMoveEntity, await post(scope, move, id));
+  await writeDeed(scope, { act: 'made', kind: 'linkMove', recordId: id, at: new Date(move.at) });
+}
+
 /** Makes a collar up to the links that were found on it, from the bag or into it, in the transaction that keeps the check. */
 export async function fitLinks(scope: KennelScope, collar: { id: string; gaugeMm: number }, links: number, at: string): Promise<void> {
   await scope.holdKennel();
   const counts = countsOf(await linkBalances(scope, 'now'));
-  for (const move of movesToMakeUp(counts, collar.gaugeMm, collar.id, links)) {
-    await scope.insert(LinkMoveEntity, await post(scope, { ...move, why: 'fitted', note: '', at }, uuidv7()));
-  }
+  for (const move of movesToMakeUp(counts, collar.gaugeMm, collar.id, links)) await keepMove(scope, { ...move, why: 'fitted', note: '', at });
 }
 
 /** A collar of links, and how many are in it by its own numbers. */
@@ -91,7 +97,7 @@ async function moveOf(
   to: LinkAccount,
   why: NewLinkMove['why'],
 ): Promise<void> {
-  if (count > 0) await scope.insert(LinkMoveEntity, await post(scope, { gaugeMm, count, from, to, why, note: '', at: new Date().toISOString() }, uuidv7()));
+  if (count > 0) await keepMove(scope, { gaugeMm, count, from, to, why, note: '', at: new Date().toISOString() });
 }
 const heldNow = async (scope: KennelScope, { gaugeMm }: LinkedCollar, account: LinkAccount) =>
   linksAt(countsOf(await linkBalances(scope, 'now')), gaugeMm, account);

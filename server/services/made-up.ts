@@ -1,5 +1,7 @@
-import { collarKind, type CollarKindName, type MadeUp } from '@banter/contract';
+import { collarKind, linksOf, type CollarKindName, type MadeUp } from '@banter/contract';
+import { linksAt, type LinkCountAt } from '@banter/core';
 import type { KennelScope } from './kennel-scope.ts';
+import { linkBalances } from './links.ts';
 
 /** For whom each collar of the kennel is made up now: the latest check of it on any dog. One that cannot be read any more is left out. */
 export async function madeUpNow(scope: KennelScope): Promise<MadeUp[]> {
@@ -22,9 +24,13 @@ export async function madeUpNow(scope: KennelScope): Promise<MadeUp[]> {
        JOIN dogs ON dogs.kennelId = :kennelId AND dogs.id = latest.dogId
       WHERE latest.place = 1 AND collars.retiredAt IS NULL`,
   );
+  const balances = await linkBalances(scope);
   const asData = (column: unknown): unknown => (typeof column === 'string' ? JSON.parse(column) : column);
   return rows.flatMap(({ setting, numbers, at, ...row }): MadeUp[] => {
     const on = collarKind(row.kind)?.setting.safeParse(asData(setting));
-    return on?.success ? [{ ...row, on: on.data, numbers: asData(numbers), at: new Date(at).toISOString() }] : [];
+    const own = asData(numbers);
+    const linked = linksOf({ kind: row.kind, numbers: own });
+    const links = linked && linksAt(balances as LinkCountAt[], linked.gaugeMm, `collar:${row.collarId}`);
+    return on?.success ? [{ ...row, on: on.data, numbers: own, links, at: new Date(at).toISOString() }] : [];
   });
 }

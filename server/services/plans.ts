@@ -25,8 +25,9 @@ import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<Omit<PlanRow, 'kennelId'>> {
+  // Held first: no plan lands on a collar that is being scrapped.
+  const [collar] = await scope.holdSome(CollarEntity, [sent.collarId]);
   const dog = await scope.get(DogEntity, sent.dogId);
-  const collar = await scope.find(CollarEntity, sent.collarId);
   if (!collar || collar.kind !== sent.kind) throw badField('collarId', 'This collar is not in the locker.');
   if (!collar.owned) throw badField('collarId', `«${collar.name}» is still to be bought: say that it is here first.`);
   if (collar.retiredAt) throw badField('collarId', 'This collar has been scrapped.');

@@ -31,7 +31,7 @@ export async function keyedRowSeen<Row extends Keyed & Seen & { expiresAt?: Date
   const row = await keyedRow(dataSource, entity, key);
   const now = new Date();
   if (row && (!row.lastSeenAt || now.getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS))
-    await new KennelScope(dataSource, { kennelId: row.kennelId, personId: row.id }).change(entity, row.id, { lastSeenAt: now } as Partial<Row>);
+    await new KennelScope(dataSource, { kennelId: row.kennelId, personId: row.id, role: 'reader' }).change(entity, row.id, { lastSeenAt: now } as Partial<Row>);
   return row;
 }
 

@@ -1,9 +1,11 @@
-import { standingWeighings, type Dog, type NewWeighing, type Weighing } from '@banter/contract';
+import { dayOf, standingWeighings, type Dog, type NewWeighing, type Weighing } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { DogEntity } from '../data/entities/dog.ts';
 import { WeighingEntity, type WeighingRow } from '../data/entities/weighing.ts';
 import { badField } from './failure.ts';
+import { writeDeed } from './deeds.ts';
 import type { KennelScope } from './kennel-scope.ts';
+import { kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 import { HOUR_MS } from '@banter/core';
@@ -13,16 +15,18 @@ const weighingsOf = async (scope: KennelScope, dogId: string) =>
 
 /** The dog weighs what the latest weighing says. */
 async function weighAgain(scope: KennelScope, dogId: string): Promise<void> {
-  const latest = standingWeighings(await weighingsOf(scope, dogId)).at(-1);
   const dog = await scope.hold(DogEntity, dogId);
+  const latest = standingWeighings(await weighingsOf(scope, dogId)).at(-1);
   if (latest && latest.weightG !== dog.weightG) await scope.updateAt(DogEntity, dogId, dog.version, { weightG: latest.weightG });
 }
 
 export const weighingKind: AppendedKind<WeighingRow, NewWeighing, Weighing> = {
   entity: WeighingEntity,
   compute: async (scope, id, sent) => {
-    const { bornOn } = await scope.get(DogEntity, sent.dogId);
-    if (bornOn !== null && sent.at.slice(0, 10) < bornOn) throw badField('at', 'The dog was not born then.');
+    // Of two weighings at once the second is reckoned with the first.
+    const { bornOn } = await scope.hold(DogEntity, sent.dogId);
+    const { timeZone } = await kennelOf(scope);
+    if (bornOn !== null && dayOf(Date.parse(sent.at), timeZone) < bornOn) throw badField('at', 'The dog was not born then.');
     if (sent.correctsId !== null) {
       const corrected = await scope.find(WeighingEntity, sent.correctsId);
       if (!corrected || corrected.dogId !== sent.dogId) throw badField('correctsId', 'There is no such weighing of this dog.');
@@ -43,8 +47,9 @@ export async function weighedOnForm(dog: Dog, scope: KennelScope, before: Pick<D
   if (dog.weightG === null || latest?.weightG === dog.weightG) return;
   const now = new Date();
   const slip = latest && now.getTime() - latest.recordedAt.getTime() < SLIP_MS && latest.personId === scope.personId && latest.note === '';
+  const id = uuidv7();
   await scope.insert(WeighingEntity, {
-    id: uuidv7(),
+    id,
     dogId: dog.id,
     weightG: dog.weightG,
     correctsId: slip ? latest.id : null,
@@ -53,6 +58,7 @@ export async function weighedOnForm(dog: Dog, scope: KennelScope, before: Pick<D
     at: slip ? new Date(latest.at) : now,
     recordedAt: now,
   });
+  await writeDeed(scope, { act: 'made', kind: 'weighing', recordId: id, dogId: dog.id });
 }
 
 /** All weighings of a dog, oldest first, those that were corrected among them. */

@@ -20,7 +20,9 @@ import {
   type TapeSite,
 } from '@banter/core';
 import { computed, ref, watch } from 'vue';
+import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import { dayWords } from './age.ts';
 import MeasureField from './MeasureField.vue';
 import SmallChart from './SmallChart.vue';
 import ReasonList from './ReasonList.vue';
@@ -43,6 +45,7 @@ const settled = defineModel<boolean>('settled', { required: true });
 const emit = defineEmits<{ read: [reading: SiteReading] }>();
 const MOST = 10;
 
+const session = useSession();
 const units = useUnits();
 const millimetres = ref<(number | null)[]>([]);
 const likely = computed(() => (props.weightG === null ? null : likelyGirth(props.site, props.weightG / 1000, props.neckBuild)));
@@ -68,7 +71,11 @@ const result = computed(() =>
 );
 /** Earlier tapings of this site, and the one being typed at the end. */
 const chart = computed(() =>
-  props.history.map((one) => ({ at: one.at, value: one.tapedMm, label: `${one.at.slice(0, 10)} ${units.exact(one.tapedMm)}, ${one.personName}` })),
+  props.history.map((one) => ({
+    at: one.at,
+    value: one.tapedMm,
+    label: `${dayWords(one.at, session.kennel!.timeZone)} ${units.exact(one.tapedMm)}, ${one.personName}`,
+  })),
 );
 const reasons = computed(() =>
   (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, settled.value ? settledDoubt(reason) : reason, units.speak)),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A dog's record: what to do next, its neck to scale, and everything that happened, newest first. */
-import { collarKind, type CurrentFit, Dog, drawnFits, Ending, neckTapeOf, nextStep } from '@banter/contract';
+import { collarKind, type CurrentFit, Dog, drawnFits, Ending, fitsSetAside, neckTapeOf, nextStep } from '@banter/contract';
 import { listWords } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -65,12 +65,10 @@ const unreadableWords = computed(() => {
 
 /** The dog no longer wears this collar; its plan and checks stay in the record. */
 const ending = useKeep();
-const aside = ref<CurrentFit | null>(null);
+const aside = computed(() => (data.value ? fitsSetAside(data.value) : []));
 async function setAside(fit: CurrentFit, ended: boolean) {
   const sent = { dogId: fit.plan.dogId, planId: fit.plan.id, ended, note: '', at: new Date().toISOString() };
-  if (!(await ending.keep(`/api/endings/${uuidv7()}`, Ending, sent))) return;
-  aside.value = ended ? fit : null;
-  await load();
+  if (await ending.keep(`/api/endings/${uuidv7()}`, Ending, sent)) await load();
 }
 
 async function putAway(away: boolean) {
@@ -130,7 +128,7 @@ async function putAway(away: boolean) {
             <button v-if="!data!.dog.archivedAt" type="button" class="press press-quiet" @click="putAway(true)">Put away</button>
           </div>
         </section>
-        <section v-if="fits.length > 0 || aside" class="sheet" aria-label="Fits">
+        <section v-if="fits.length > 0 || aside.length > 0" class="sheet" aria-label="Fits">
           <h2>What it wears</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
@@ -144,9 +142,9 @@ async function putAway(away: boolean) {
               </span>
             </li>
           </ul>
-          <p v-if="aside" role="status" class="mt-2 text-soft">
-            «{{ aside.plan.inputs.collar.name }}» is set aside; its checks stay in the record.
-            <button type="button" class="underline" @click="setAside(aside, false)">It is worn after all</button>
+          <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
+            Set aside: {{ wornFitLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}».
+            <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
           </p>
           <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
         </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Growth: what a growing dog asks for next, its curve to scale with how sure it is, and every weighing. */
-import { collarKind, currentFits, dogGrowth, GrowthPage, latestGirths, Weighing } from '@banter/contract';
+import { collarKind, currentFits, dayOf, dogGrowth, GrowthPage, latestGirths, Weighing } from '@banter/contract';
 import { GROWTH_REASON_WORDS, wordReason } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -129,7 +129,7 @@ async function putBack() {
             <tbody class="divide-y divide-line">
               <tr v-for="one in [...told.weighIns].reverse()" :key="one.weighing.id">
                 <td class="py-1.5">{{ dayWords(one.weighing.at, kennel.timeZone) }}</td>
-                <td class="py-1.5 text-soft">{{ ageWords(data!.dog.bornOn!, one.weighing.at.slice(0, 10)) }}</td>
+                <td class="py-1.5 text-soft">{{ ageWords(data!.dog.bornOn!, dayOf(Date.parse(one.weighing.at), kennel.timeZone)) }}</td>
                 <td class="py-1.5 text-right">{{ units.exactWeight(one.weighing.weightG) }}</td>
                 <td class="py-1.5 pl-3 text-right">
                   <button

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One piece looked at whole: each thing with what good and bad look like, one tap each, and what that comes to as it goes. */
-import { Inspection, z, type UpkeepPiece } from '@banter/contract';
+import { Inspection, LinkMove, z, type UpkeepPiece } from '@banter/contract';
 import { inspect } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
@@ -12,10 +12,13 @@ import { useDraft } from '../../stores/draft.ts';
 const props = defineProps<{ piece: UpkeepPiece }>();
 const emit = defineEmits<{ kept: [outcome: 'ok' | 'mend' | 'scrap']; close: [] }>();
 const keeping = useKeep();
+/** The move of a link that will not hold: asked for, and once it is made. */
+const Link = z.object({ id: z.string(), wanted: z.boolean(), at: z.string().nullable(), scrapped: z.boolean() });
+const noLink = (): z.infer<typeof Link> => ({ id: uuidv7(), wanted: false, at: null, scrapped: false });
 const { draft, discard } = useDraft(
   `inspection.${props.piece.of}.${props.piece.id}`,
-  z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string() }),
-  () => ({ id: uuidv7(), answers: {}, note: '' }),
+  z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string(), link: Link.default(noLink) }),
+  () => ({ id: uuidv7(), answers: {}, note: '', link: noLink() }),
 );
 const answers = computed({ get: () => draft.value.answers, set: (now) => (draft.value = { ...draft.value, answers: now }) });
 const note = computed({ get: () => draft.value.note, set: (now) => (draft.value = { ...draft.value, note: now }) });
@@ -25,7 +28,25 @@ const done = computed(() => found.value.open.length === 0);
 const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
 const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
 const affected = computed(() => [...new Set(props.piece.worn.map(({ dogName }) => dogName))]);
+/** The gauge of a link that was found not to hold: it can be scrapped here, and is counted. */
+const weakLinkMm = computed(() => {
+  const isWeak = items.value.some(({ id, finds }) =>
+    finds.some(({ value, outcome }) => value === 'link' && outcome === 'scrap' && answers.value[id] === value),
+  );
+  return isWeak ? props.piece.linkGaugeMm : null;
+});
+/** One link to the scrap, once: the same move however often it is sent. */
+async function scrapLink(gaugeMm: number): Promise<boolean> {
+  const { link } = draft.value;
+  if (link.scrapped) return true;
+  link.at ??= new Date().toISOString();
+  const move = { gaugeMm, count: 1, from: `collar:${props.piece.id}`, to: 'scrap', why: 'scrapped', note: '', at: link.at };
+  if (!(await keeping.keep(`/api/link-moves/${link.id}`, LinkMove, move))) return false;
+  link.scrapped = true;
+  return true;
+}
 async function keep() {
+  if (draft.value.link.wanted && weakLinkMm.value !== null && !(await scrapLink(weakLinkMm.value))) return;
   const sent = {
     collarId: props.piece.of === 'collar' ? props.piece.id : null,
     gearId: props.piece.of === 'gear' ? props.piece.id : null,
@@ -87,6 +108,10 @@ function allGood() {
         <ul v-if="found.does.length > 0" class="mt-2 list-disc space-y-1 pl-5">
           <li v-for="one in found.does" :key="one.item">{{ one.text }}</li>
         </ul>
+        <label v-if="weakLinkMm !== null" class="mt-2 flex min-h-11 items-center gap-3">
+          <input v-model="draft.link.wanted" type="checkbox" class="tick size-5" />
+          Scrap that link: one fewer on «{{ piece.name }}», counted
+        </label>
         <p v-if="found.outcome === 'scrap' && affected.length > 0" class="mt-2 rounded bg-stop-wash p-3 text-stop">
           {{ affected.join(' and ') }} {{ affected.length === 1 ? 'wears' : 'wear' }} it: it is taken out of
           {{ affected.length === 1 ? 'that fit' : 'those fits' }} at once, and another is chosen at the bench.
