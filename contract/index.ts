@@ -114,7 +114,7 @@ export { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/ca
 export { feedEntries, type FeedEntry, type FeedFacts } from './calendar-feed/feed-entries.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
 export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
-export { grownDog, outgrows, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';
+export { grownDog, outgrows, outgrowthTitle, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
 export { currentFits, Ending, fitsSetAside, NewEnding, type CurrentFit } from './records/ending.ts';

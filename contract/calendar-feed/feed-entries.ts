@@ -1,3 +1,4 @@
+import { outgrowthTitle } from '../growth/outgrows.ts';
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
 import type { TodayFacts } from '../today/today-facts.ts';
 import type { PlannedSession } from '../records/calendar.ts';
@@ -86,7 +87,8 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
       allDay(`inspect-${id}-${due.why === 'never' ? 'first' : dayOf(due.at)}`, dayOf(Math.max(due.at, now)), `Look at «${piece}»`, 'Looked at whole.'),
     );
   const grown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
-    outgrows.flatMap(({ planId, collarName, change, outgrown }): FeedEntry[] => {
+    outgrows.flatMap((one): FeedEntry[] => {
+      const { planId, change, outgrown } = one;
       const next = change ?? outgrown;
       if (!next || next.when.likely === null) return [];
       const at = Date.parse(bornOn) + next.when.likely * DAY_MS;
@@ -94,7 +96,7 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
         allDay(
           `grows-${dogId}-${planId}`,
           dayOf(Math.max(at, now)),
-          `${dogName} outgrows «${collarName}»`,
+          outgrowthTitle(dogName, one),
           change ? `Then ${change.says}.` : `Then ${outgrown!.wanted}.`,
         ),
       ];

@@ -1,6 +1,6 @@
 import { contractSpeaker, fitGrowth, HOUSE_RULES, type FittingDog } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { collarKind, FIRST_SETTINGS, grownDog, outgrows, standingWeighings, whenWeighs, type CurrentFit } from '../index.ts';
+import { collarKind, FIRST_SETTINGS, grownDog, outgrows, outgrowthTitle, standingWeighings, whenWeighs, type CurrentFit } from '../index.ts';
 
 const dog: FittingDog = {
   weightKg: 20,
@@ -63,6 +63,29 @@ describe('what a growing dog does to what it wears', () => {
     const roomy = { minMm: 330, maxMm: 560, widthMm: 20, buckle: 'metal tongue', holePitchMm: null };
     const made = collarKind('flat').suggest(dog, [{ id: 'c', name: 'Rush', numbers: roomy }], house);
     expect(grow([worn('flat', roomy, made.choice!.choices as object)])[0]!.outgrown).toBeNull();
+  });
+
+  it('a collar with links left is let out, not outgrown, though between two links nothing fits for some millimetres', () => {
+    // 42 mm a link and a window of 24 mm: for 18 mm of neck it lies between two sizes, and three links may still go in.
+    const heavy = { gaugeMm: 4, pitchMm: 42, insideGirthMm: 372, links: 9, closingMm: 30, quickRelease: false };
+    const [found] = grow([worn('prong', heavy, { ...choices, gaugeSchool: 'scale-with-power', split: { left: 5, right: 4 } })]);
+    expect(found!.outgrown).toBeNull();
+    expect(found!.change!.says).toContain('10 links');
+    expect(outgrowthTitle('Sorrel', found!)).toBe('Let out «Rush» for Sorrel');
+    // Stocked three links shorter, it takes no more: it is outgrown.
+    const full = grow([worn('prong', { ...heavy, links: 6, insideGirthMm: 246 }, { ...choices, split: { left: 5, right: 4 } })])[0]!;
+    expect(full.outgrown!.girthMm).toBeLessThan(400);
+    expect(outgrowthTitle('Sorrel', full)).toBe('Sorrel outgrows «Rush»');
+  });
+
+  it('a collar that a check made tighter is judged by what hands found, and not let out at once', () => {
+    // By the tape 12 links press by 12 mm; on the dog they leave 3.
+    const tighter = worn('prong', prong, { ...choices, split: { left: 6, right: 6 } });
+    const at = (byHands: Record<string, number>) =>
+      outgrows({ ...dog, byHands }, [tighter], { fit, factor, ageDays: 180, house, speak: contractSpeaker })[0]!.change!.girthMm;
+    expect(at({})).toBe(360);
+    expect(at({ c: -15 })).toBeGreaterThan(362);
+    expect(at({ c: -15 })).toBeLessThanOrEqual(364);
   });
 
   it('what comes soonest stands first', () => {

@@ -114,3 +114,7 @@ export function outgrows(
 }
 
 const soonest = ({ change, outgrown }: Outgrowth) => Math.min(change?.when.likely ?? Infinity, outgrown?.when.likely ?? Infinity);
+
+/** What growth asks for next, as a title: a collar with links or holes left is let out, and only one without is outgrown. */
+export const outgrowthTitle = (dogName: string, { collarName, change }: Outgrowth): string =>
+  change ? `Let out «${collarName}» for ${dogName}` : `${dogName} outgrows «${collarName}»`;

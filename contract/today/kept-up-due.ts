@@ -1,3 +1,4 @@
+import { outgrowthTitle } from '../growth/outgrows.ts';
 import { countOf, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
 import { notUsable } from '../records/gear.ts';
 import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
@@ -26,7 +27,8 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
     key: `${one.device} ${one.setting}`,
   }));
   const outgrown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
-    outgrows.flatMap(({ planId, collarName, change, outgrown: end }): TodayFound[] => {
+    outgrows.flatMap((one): TodayFound[] => {
+      const { planId, change, outgrown: end } = one;
       const next = change ?? end;
       if (!next || next.when.likely === null) return [];
       const at = Date.parse(bornOn) + next.when.likely * DAY_MS;
@@ -38,7 +40,7 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
           dogName,
           code: 'outgrows',
           tone: 'open',
-          title: `${dogName} outgrows «${collarName}» ${days === 0 ? 'now' : `in about ${countOf(days, 'day')}`}.`,
+          title: `${outgrowthTitle(dogName, one)} ${days === 0 ? 'now' : `in about ${countOf(days, 'day')}`}.`,
           why: change ? `Then ${change.says}.` : `Then ${end!.wanted}.`,
           to: `/dogs/${dogId}/growth`,
           does: 'See when',

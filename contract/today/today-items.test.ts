@@ -125,7 +125,7 @@ describe('what is due today', () => {
     });
     expect(codes(grows(15))).toEqual([]);
     const [due] = todayItems({ ...nothing, ...grows(3) });
-    expect(due).toMatchObject({ code: 'outgrows', title: 'Moss outgrows «Rush» in about three days.', why: 'Then 14 links.', to: '/dogs/d/growth' });
+    expect(due).toMatchObject({ code: 'outgrows', title: 'Let out «Rush» for Moss in about three days.', why: 'Then 14 links.', to: '/dogs/d/growth' });
   });
 
   it('gear to be looked at is one line, not twenty', () => {

@@ -87,7 +87,7 @@ async function putBack() {
           <GrowthChart :growth="told" :name="data!.dog.name" :odd="odd.map(({ index }) => index)" />
           <p class="mt-2 text-sm text-soft">
             Above the weight, below the high girth as taped; the band is the 95 % interval of the curve, the yellow line is today. Girth goes with the cube root
-            of weight. Lines across: where a collar is made up anew, or outgrown.
+            of weight. Lines across: where a collar is let out, or outgrown.
           </p>
         </section>
         <section class="sheet" aria-labelledby="weigh">
