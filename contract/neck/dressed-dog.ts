@@ -156,7 +156,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
   const parts = page.dressing?.rig ?? [];
   const own = items.flatMap(({ fit }) => (fit ? [[collarKind(fit.plan.kind).traits.rig.id, inRig(fit, dog, rules).parts] as const] : []));
   const catalogue = catalogueFor(RIG_CATALOGUE, new Map(own.flatMap(([id, ownParts]) => (ownParts ? [[id, ownParts] as const] : []))));
-  const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules, catalogue);
+  const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules, catalogue, house.schools);
 
   const skin = page.skinLooks.map(({ clock, grade, at }): SkinLookOfCore => ({ clock, grade, at: Date.parse(at) }));
   const girthMm = dog.skinGirthMm ?? dog.hairGirthMm;

@@ -1,6 +1,7 @@
 import { worstTone, type FitTone } from '../fit/fit-row.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
+import type { HouseSchools } from '../rules/house-schools.ts';
 import { listWords } from '../units/count-words.ts';
 import { percent } from '../units/percent.ts';
 import { rigRoutes, type RigPart, type RigRoutes } from './rig-graph.ts';
@@ -27,6 +28,7 @@ export type RigReason =
   | { code: 'not-connected' }
   | { code: 'sound'; routes: number }
   | { code: 'single-points'; names: string[] }
+  | { code: 'one-backup'; uncovered: string[] }
   | { code: 'loose-end'; names: string[] }
   | { code: 'leash-on-electronic' }
   | { code: 'backup-where-it-closes'; joint: string }
@@ -49,6 +51,7 @@ const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
   'not-connected': 'stop',
   sound: 'good',
   'single-points': 'mind',
+  'one-backup': 'good',
   'loose-end': 'mind',
   'leash-on-electronic': 'stop',
   'backup-where-it-closes': 'stop',
@@ -80,6 +83,8 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
     r.names.length === 1
       ? `The ${r.names[0]} is a single point (sound needs 2 routes that share no part): if it fails, the dog is loose.`
       : `Single points (sound needs 2 routes that share no part): ${listWords(r.names)}. If any one of these fails, the dog is loose.`,
+  'one-backup': (r) =>
+    `Backed up: if the collar opens, the dog is still held. Not covered: ${listWords(r.uncovered)}; look at ${r.uncovered.length === 1 ? 'it' : 'them'} at every wear.`,
   'loose-end': (r) => `${r.names.length === 1 ? 'One part leads' : 'Some parts lead'} nowhere and hold nothing: ${listWords(r.names)}.`,
   'leash-on-electronic': () => 'A leash is on the electronic collar: never attach one; it drives the contacts into the neck.',
   'backup-where-it-closes': (r) =>
@@ -125,18 +130,24 @@ export function routeReasons(parts: readonly RigPart[], routes: RigRoutes, catal
 /**
  * A rig on a dog, judged: its routes, and what the trade forbids or asks of a backup. Slack of a tie on the dead ring is held
  * against the collar's closing, of one on the leash against the ring's travel; a slip that serves as backup against what a backup
- * has over the neck; a clip's mass against the dog's. `tone` is the worst of all. Lengths mm, masses g. Common practice.
+ * has over the neck; a clip’s mass against the dog’s. Where the house is content with one backup, the single parts that it does not
+ * cover are named and no fault. `tone` is the worst of all. Lengths mm, masses g. Common practice.
  */
 export function judgeRig(
   parts: readonly FittedRigPart[],
   dog: RigOnDog,
   rules: HouseRules,
   catalogue: RigCatalogue,
+  { backupSchool }: Pick<HouseSchools, 'backupSchool'>,
 ): RigRoutes & { reasons: RigReason[]; tone: FitTone } {
   const routes = rigRoutes(parts);
   const ties = parts.filter(({ kind }) => TIES.has(kind));
   const reasons = [
-    ...routeReasons(parts, routes, catalogue),
+    ...routeReasons(parts, routes, catalogue).map((reason) =>
+      reason.code === 'single-points' && backupSchool === 'one-backup' && isBackedUp(parts, ties, routes)
+        ? { code: 'one-backup' as const, uncovered: reason.names }
+        : reason,
+    ),
     ...uncounted(parts, dog, catalogue),
     ...jointReasons(parts, ties, dog, catalogue),
     ...clipReasons(parts, ties, dog, rules),
@@ -147,6 +158,9 @@ export function judgeRig(
 }
 
 const touches = (part: FittedRigPart, joint: string) => part.from === joint || part.to === joint;
+/** Whether a tie holds the dog should the collar itself open: then no single point goes to the dog. */
+const isBackedUp = (parts: readonly FittedRigPart[], ties: readonly FittedRigPart[], { connected, singlePoints }: RigRoutes) =>
+  connected && ties.length > 0 && !parts.some((part) => singlePoints.includes(part.id) && touches(part, 'dog'));
 const onLeashEnd = (part: FittedRigPart) => touches(part, 'leash end') || touches(part, 'second leash end');
 
 /** Parts that a worn collar of the rig has, and that its rig has not. */

@@ -216,6 +216,9 @@ describe('what could be added', () => {
   });
 });
 
+/** No single point may be left. */
+const TWO_ROUTES = { backupSchool: 'two-routes' } as const;
+
 describe('what the trade asks of a backup', () => {
   const dog: RigOnDog = {
     wornRoles: ['prong', 'flat'],
@@ -227,7 +230,7 @@ describe('what the trade asks of a backup', () => {
   const anchor = (more: Partial<RigAnchor>): RigAnchor => ({ ...dog.anchors[0]!, ...more });
   const prong = [rigPart('leash', 'leash', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'live ring'), ...collarParts('prong')];
   const codes = (ties: FittedRigPart[], more: Partial<RigOnDog> = {}) =>
-    judgeRig([...prong, ...collarParts('flat'), ...ties], { ...dog, ...more }, rules, catalogue).reasons.map(({ code }) => code);
+    judgeRig([...prong, ...collarParts('flat'), ...ties], { ...dog, ...more }, rules, catalogue, TWO_ROUTES).reasons.map(({ code }) => code);
   const clip = (more: Partial<FittedRigPart>) => rigPart('clip', 'carabiner', 'dead ring', 'flat ring', { loadRated: true, slackMm: 60, ...more });
 
   it('a clip on the dead ring needs more slack than the prong’s closing', () => {
@@ -248,18 +251,18 @@ describe('what the trade asks of a backup', () => {
   });
   it('never on a martingale’s control loop; on its body ring it may', () => {
     const on = (joint: 'loop ring' | 'body ring') =>
-      judgeRig([...prong, ...collarParts('martingale'), clip({ to: joint })], { ...dog, wornRoles: ['prong', 'martingale'] }, rules, catalogue);
+      judgeRig([...prong, ...collarParts('martingale'), clip({ to: joint })], { ...dog, wornRoles: ['prong', 'martingale'] }, rules, catalogue, TWO_ROUTES);
     expect(on('loop ring')).toMatchObject({ tone: 'stop' });
     expect(on('loop ring').reasons.map(({ code }) => code)).toContain('backup-where-it-closes');
     expect(on('body ring').reasons.map(({ code }) => code)).not.toContain('backup-where-it-closes');
   });
   it('on the electronic collar’s strap only where there is nothing else, and never a leash', () => {
     const on = (worn: RigOnDog['wornRoles']) =>
-      judgeRig([...prong, ...collarParts('electronic'), clip({ to: 'electronic strap' })], { ...dog, wornRoles: worn }, rules, catalogue);
+      judgeRig([...prong, ...collarParts('electronic'), clip({ to: 'electronic strap' })], { ...dog, wornRoles: worn }, rules, catalogue, TWO_ROUTES);
     expect(on(['prong', 'electronic', 'flat'])).toMatchObject({ tone: 'stop' });
     expect(on(['prong', 'electronic'])).toMatchObject({ tone: 'mind' });
     const leash = [rigPart('leash', 'leash', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'electronic strap'), ...collarParts('electronic')];
-    expect(judgeRig(leash, { ...dog, wornRoles: ['electronic'], closing: null }, rules, catalogue)).toMatchObject({ tone: 'stop' });
+    expect(judgeRig(leash, { ...dog, wornRoles: ['electronic'], closing: null }, rules, catalogue, TWO_ROUTES)).toMatchObject({ tone: 'stop' });
   });
   it('the carabiner is rated for load, and light enough for the dog', () => {
     expect(codes([clip({ loadRated: false })])).toContain('not-load-rated');
@@ -282,12 +285,38 @@ describe('what the trade asks of a backup', () => {
   });
   it('never a long line on a head collar', () => {
     const line = [rigPart('line', 'long line', 'hand', 'leash end'), rigPart('snap', 'snap', 'leash end', 'chin ring'), ...collarParts('head-collar')];
-    expect(judgeRig(line, { ...dog, wornRoles: ['head-collar'], closing: null }, rules, catalogue).reasons.map(({ code }) => code)).toContain(
+    expect(judgeRig(line, { ...dog, wornRoles: ['head-collar'], closing: null }, rules, catalogue, TWO_ROUTES).reasons.map(({ code }) => code)).toContain(
       'line-where-it-jerks',
     );
   });
+  it('one rated backup is enough for the school that says so, and what it does not cover is named; the other wants two routes', () => {
+    const judge = (ties: FittedRigPart[], backupSchool: 'one-backup' | 'two-routes') =>
+      judgeRig([...prong, ...collarParts('flat'), ...ties], dog, rules, catalogue, { backupSchool });
+    const one = judge([clip({})], 'one-backup');
+    expect(one.tone).toBe('good');
+    expect(one.reasons[0]).toEqual({ code: 'one-backup', uncovered: ['leash', 'snap', 'swivel', 'chain'] });
+    expect(wordReason(RIG_REASON_WORDS, one.reasons[0]!, contractSpeaker).text).toBe(
+      'Backed up: if the collar opens, the dog is still held. Not covered: leash, snap, swivel and chain; look at them at every wear.',
+    );
+    expect(judge([clip({})], 'two-routes')).toMatchObject({
+      tone: 'mind',
+      reasons: expect.arrayContaining([expect.objectContaining({ code: 'single-points' })]),
+    });
+    // Nobody has looked at its rating, it is a key-ring one, or it loads too early: no green door.
+    expect(judge([clip({ loadRated: null })], 'one-backup').tone).toBe('mind');
+    expect(judge([clip({ loadRated: false })], 'one-backup').tone).toBe('stop');
+    expect(judge([clip({ slackMm: 20 })], 'one-backup').tone).toBe('stop');
+    // Without a tie, or with one that an opened link takes along, there is no backup.
+    expect(judge([], 'one-backup').reasons[0]!.code).toBe('single-points');
+    expect(judge([rigPart('both', 'dead ring', 'leash end', 'dead ring')], 'one-backup').reasons[0]!.code).toBe('single-points');
+    // A slip lead below, clipped to the leash, covers all but the leash.
+    expect(judge([rigPart('lead', 'slip lead', 'leash end', 'dog', { slackMm: 200 })], 'one-backup').reasons[0]).toEqual({
+      code: 'one-backup',
+      uncovered: ['leash'],
+    });
+  });
   it('is worded for every reason, with its measure and limit, in either unit', () => {
-    const judged = judgeRig([...prong, ...collarParts('flat'), clip({ slackMm: 20, massG: 300, loadRated: false })], dog, rules, catalogue);
+    const judged = judgeRig([...prong, ...collarParts('flat'), clip({ slackMm: 20, massG: 300, loadRated: false })], dog, rules, catalogue, TWO_ROUTES);
     for (const speak of [contractSpeaker, benchSpeaker('in', 'lb')])
       for (const reason of judged.reasons) expect(wordReason(RIG_REASON_WORDS, reason, speak).text).toMatch(/^[A-Z].*\.$/s);
     const early = judged.reasons.find(({ code }) => code === 'backup-loads-early')!;

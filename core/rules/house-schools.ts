@@ -16,6 +16,7 @@ export const HOUSE_SCHOOL_OPTIONS = {
   startSchool: ['start-fitted', 'start-loose'],
   ringSchool: ['live', 'both'],
   ringPlace: RING_PLACES,
+  backupSchool: ['one-backup', 'two-routes'],
   prongForSchool: ['any-size', 'strong-dogs'],
   slipSchool: SLIP_SCHOOLS,
   clipOnUse: CLIP_ON_USES,
@@ -59,6 +60,16 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
     options: {
       nape: { name: 'nape', says: 'On top, at 12.' },
       'near-side': { name: 'near side', says: 'Behind the ear nearest the handler.' },
+    },
+  },
+  backupSchool: {
+    title: 'Backup of a rig',
+    options: {
+      'one-backup': {
+        name: 'one backup',
+        says: 'A rated connection from the dead ring, or a slip below, is enough; what it does not cover is looked at in upkeep.',
+      },
+      'two-routes': { name: 'two routes', says: 'Nothing may hang on a single part.' },
     },
   },
   prongForSchool: {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
- * A rig from the hand down to the dog: joints as boxes, parts as lines with their names. What everything lowestPointAtRest on is drawn
- * thick and marked with the barred square; what lowestPointAtRest loose is dashed. A part can be chosen.
+ * A rig from the hand down to the dog: joints as boxes, parts as lines with their names. What everything hangs on is drawn
+ * thick and marked with the barred square; what hangs loose is dashed. A part can be chosen.
  */
 import { rigRoutes, type FittedRigPart } from '@banter/core';
 import { curveBasis, line } from 'd3-shape';

@@ -110,7 +110,7 @@ const groups = [
       </div>
       <aside class="space-y-6 self-start">
         <section class="sheet" aria-labelledby="storing">
-          <h2 id="storing">How it lowestPointAtRest</h2>
+          <h2 id="storing">How it hangs</h2>
           <ul class="mt-2 space-y-1.5">
             <li v-for="text in storing" :key="text">{{ text }}</li>
           </ul>

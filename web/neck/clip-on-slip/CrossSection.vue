@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A clip-on slip round the neck, clipped to its floating ring; as a backup it lowestPointAtRest, to scale. */
+/** A clip-on slip round the neck, clipped to its floating ring; as a backup it hangs, to scale. */
 import { angleAtClock } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';

@@ -258,8 +258,8 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
       </template>
     </div>
     <p v-if="wide" class="no-print mt-3 text-sm text-soft">
-      A tag lowestPointAtRest at its time, as long as its session; dark ones were held, dashed ones were not logged, yellow ones are tried. Drag a tag, or move
-      it with shift and the arrows, enter to keep it and escape to leave it.
+      A tag hangs at its time, as long as its session; dark ones were held, dashed ones were not logged, yellow ones are tried. Drag a tag, or move it with
+      shift and the arrows, enter to keep it and escape to leave it.
     </p>
     <TagRead v-if="selectedOne" :board="board" :past="isPast(selectedOne)" @close="board.selected.value = null" />
   </div>

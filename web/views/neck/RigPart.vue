@@ -47,6 +47,8 @@ const said = computed(() => {
   }
   if (rig.sound)
     return { tone: rig.tone, word: rig.tone === 'good' ? 'Sound' : 'Sound, but look', sentence: 'Sound: whichever part fails, the dog is still held.' };
+  const backedUp = rig.reasons.find(({ code }) => code === 'one-backup');
+  if (backedUp) return { tone: rig.tone, word: 'Backed up', sentence: wordReason(RIG_REASON_WORDS, backedUp, units.speak).text };
   const names = rig.singlePoints.map((id) => nameOf(id));
   return {
     tone: 'mind' as const,
@@ -98,7 +100,7 @@ function remove(id: string) {
         <section v-if="parts.length > 0" class="sheet" aria-label="The rig">
           <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
           <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
-            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything lowestPointAtRest on it</span>
+            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
             <span>Tap a part to say more of it, or to take it out.</span>
           </p>
           <RigPartCard

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Two weeks as a score: for each day a line for each collar, drawn while it is on; work lowestPointAtRest below as a tag. To scale. */
+/** Two weeks as a score: for each day a line for each collar, drawn while it is on; work hangs below as a tag. To scale. */
 import type { PlannedSession, TellTaleTime } from '@banter/contract';
 import { timeOfDay } from '@banter/core';
 import { DateTime } from 'luxon';
