@@ -203,16 +203,20 @@ export {
   HandoversPage,
   NewHandover,
   OWNER_LINK_DAYS,
+  OWNER_SAYS,
   OWNER_VISITS,
   OwnerAsked,
   OwnerLink,
   OwnerLinkFacts,
   OwnerPage,
+  OwnerSays,
   OwnerTick,
+  type OwnerSaying,
   OwnerVisit,
   type PaperDrawings,
   type SheetLine,
 } from './records/handover.ts';
+export { OWNER_SAYS_WORDS } from './handover/owner-words.ts';
 export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
 export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
 export {

@@ -49,6 +49,20 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(owner.getByText('Your ticks are safe on this device')).toBeHidden({ timeout: 15_000 });
   await owner.reload();
   await expect(owner.getByRole('checkbox').first()).toBeChecked();
+  // What is not right is said with one press, also without a connection, and undone with one.
+  await theirs.setOffline(true);
+  await owner.getByRole('button', { name: 'It slid down' }).click();
+  await owner.getByRole('button', { name: 'It is off' }).click();
+  await owner.getByRole('button', { name: 'It is off' }).click();
+  await expect(owner.getByRole('button', { name: 'It slid down' })).toHaveAttribute('aria-pressed', 'true');
+  await theirs.setOffline(false);
+  await expect(owner.getByText('Your ticks are safe on this device')).toBeHidden({ timeout: 15_000 });
+  await owner.reload();
+  await expect(owner.getByRole('button', { name: 'It slid down' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(owner.getByRole('button', { name: 'It is off' })).toHaveAttribute('aria-pressed', 'false');
+  await page.goto('/today');
+  await expect(page.getByText('Yarrow: it slid down, says Ida’s phone.').first()).toBeVisible();
+  await page.goto(`/dogs/${dogId}/handover`);
   const [file] = await Promise.all([owner.waitForEvent('download'), owner.getByRole('button', { name: 'Take the pages (PDF)' }).click()]);
   expect(file.suggestedFilename()).toBe('Yarrow handover.pdf');
   // The owner reaches nothing else.

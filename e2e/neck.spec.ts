@@ -160,7 +160,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
     await expect(rig.getByRole('button', { name: `${name}, a single point` })).toBeVisible();
   const mend = page.getByRole('region', { name: 'What would mend it' });
   await mend.getByRole('button', { name: /collar-to-collar coupler/ }).click();
-  await expect(heading(page)).toHaveText('If the leash, snap, swivel or chain fails, the dog is loose.');
+  await expect(heading(page)).toHaveText('One backup: the dog is held if the collar opens.');
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('20 mm');
   await page.getByRole('button', { name: 'Keep this' }).click();
@@ -171,7 +171,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await mend.getByRole('button', { name: /slip lead worn below/ }).click();
   await expect(heading(page)).toHaveText('Sound: whichever part fails, the dog is still held.');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(heading(page)).toHaveText(/^If the leash/);
+  await expect(heading(page)).toHaveText(/^One backup/);
   // A loop and a loose end are named, not refused.
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page.getByLabel('Part', { exact: true }).selectOption({ label: 'snap' });

@@ -8,7 +8,7 @@ import { Dog, DogFacts } from '../records/dog.ts';
 import { Drill, DrillsPage, NewDrill } from '../records/drill.ts';
 import { Dressing, DressingFacts } from '../records/dressing.ts';
 import { Ending, NewEnding } from '../records/ending.ts';
-import { Handover, HandoversPage, NewHandover, OwnerAsked, OwnerLink, OwnerLinkFacts, OwnerPage, OwnerTick } from '../records/handover.ts';
+import { Handover, HandoversPage, NewHandover, OwnerAsked, OwnerLink, OwnerLinkFacts, OwnerPage, OwnerSays, OwnerTick } from '../records/handover.ts';
 import { LevelCap, NewLevelCap } from '../records/field-log.ts';
 import { FitCheck, NewFitCheck } from '../records/fit-check.ts';
 import { Gear, GearFacts, Want, WantFacts } from '../records/gear.ts';
@@ -89,6 +89,14 @@ export const RECORD_ENDPOINTS: readonly Endpoint[] = [
     summary: 'Ticks a line of the daily check, or takes the tick back.',
     signIn: false,
     request: OwnerTick,
+    answer: OwnerPage,
+  },
+  {
+    method: 'post',
+    path: '/api/owner/says',
+    summary: 'Says what is not right today or was done, or takes it back; the kennel sees it under its dues.',
+    signIn: false,
+    request: OwnerSays,
     answer: OwnerPage,
   },
   {

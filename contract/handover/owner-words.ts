@@ -1,3 +1,4 @@
+import type { OwnerSaying } from '../records/handover.ts';
 /** Where an owner is with the dog. */
 export const WHERE = ['house', 'walk', 'crate', 'vet'] as const;
 export type Where = (typeof WHERE)[number];
@@ -20,3 +21,14 @@ export const OWNER_CAUTIONS: readonly string[] = [
   'Tools that press or stimulate can hurt when they fit badly or are used badly. This page says how yours were set; it is no vet’s advice and replaces no trainer.',
   'Local law comes first: what is allowed here may be forbidden where you travel.',
 ];
+
+/** What an owner can press, and how the kennel is told. */
+export const OWNER_SAYS_WORDS: Record<OwnerSaying, { button: string; told: string; part: 'check' | 'neck/skin' | 'neck/wear'; tone: 'mind' | 'open' }> = {
+  pink: { button: 'The skin is pink', told: 'the skin is pink', part: 'neck/skin', tone: 'mind' },
+  slid: { button: 'It slid down', told: 'it slid down', part: 'check', tone: 'mind' },
+  loose: { button: 'It is loose', told: 'it is loose', part: 'check', tone: 'mind' },
+  'no-answer': { button: 'No answer to it', told: 'there is no answer to it', part: 'check', tone: 'mind' },
+  opened: { button: 'It opened', told: 'it opened', part: 'check', tone: 'mind' },
+  moved: { button: 'I moved it', told: 'it was moved', part: 'neck/wear', tone: 'open' },
+  off: { button: 'It is off', told: 'it is off', part: 'neck/wear', tone: 'open' },
+};

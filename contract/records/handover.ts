@@ -64,13 +64,17 @@ export type OwnerLinkFacts = z.infer<typeof OwnerLinkFacts>;
 export const OwnerLink = z.object({ ...OwnerLinkFacts.shape, id: RecordId, version: z.number().int(), lastSeenAt: Instant.nullable() });
 export type OwnerLink = z.infer<typeof OwnerLink>;
 
-/** What was done with an owner's link: opened, the pages taken, a line of the daily check ticked or unticked. */
-export const OWNER_VISITS = ['opened', 'paper', 'ticked', 'unticked'] as const;
+/** What an owner can say that is not right, or that was done: the kennel sees it under its dues. Common practice. */
+export const OWNER_SAYS = ['pink', 'slid', 'loose', 'no-answer', 'opened', 'moved', 'off'] as const;
+export type OwnerSaying = (typeof OWNER_SAYS)[number];
+
+/** What was done with an owner’s link: opened, the pages taken, a line of the daily check ticked or unticked, something said or taken back. */
+export const OWNER_VISITS = ['opened', 'paper', 'ticked', 'unticked', 'said', 'unsaid'] as const;
 export const OwnerVisit = z.object({
   id: RecordId,
   linkId: RecordId,
   what: z.enum(OWNER_VISITS),
-  /** The line of the daily check, and the day it was done for. */
+  /** The line of the daily check or what was said, and the day it was done for. */
   item: z.string(),
   day: z.iso.date().nullable(),
   at: Instant,
@@ -92,6 +96,9 @@ export const OwnerAsked = z.strictObject({ key: Key });
 /** A line of the daily check, done or not after all; its id is made by whoever ticks, so that a repeated tick is the same. */
 export const OwnerTick = z.strictObject({ key: Key, id: RecordId, item: line(60), done: z.boolean() });
 export type OwnerTick = z.infer<typeof OwnerTick>;
+/** Something that the owner says of today, or takes back; its id is made by whoever says it. */
+export const OwnerSays = z.strictObject({ key: Key, id: RecordId, says: z.enum(OWNER_SAYS), done: z.boolean() });
+export type OwnerSays = z.infer<typeof OwnerSays>;
 
 /** What an owner sees: the handover, today's ticks and those of the last days. */
 export const OwnerPage = z.object({
@@ -100,6 +107,8 @@ export const OwnerPage = z.object({
   today: z.iso.date(),
   handover: z.object({ at: Instant, toWhom: z.string(), callWhom: z.string(), note: z.string(), sheet: HandoverSheet }).nullable(),
   ticks: z.array(z.object({ day: z.iso.date(), items: z.array(z.string()) })),
+  /** What was said today and not taken back. */
+  said: z.array(z.enum(OWNER_SAYS)),
   timeZone: z.string(),
 });
 export type OwnerPage = z.infer<typeof OwnerPage>;

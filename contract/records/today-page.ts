@@ -6,6 +6,7 @@ export const TODAY_CODES = [
   'worn-wrong',
   'skin-off',
   'mend',
+  'owner-says',
   'level-up',
   'move-place',
   'still-on',

@@ -1,3 +1,4 @@
+import { OWNER_SAYS_WORDS } from '../handover/owner-words.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { clockWords, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
@@ -99,4 +100,28 @@ export function devicesDue({ field, rules, now, kennel }: TodayFacts): TodayFoun
       return found;
     }),
   );
+}
+
+/** What owners said that nobody has looked into yet. */
+export function ownersDue({ owners }: TodayFacts): TodayFound[] {
+  return owners.map(({ dogId, dogName, owner, says, at }) => {
+    const { told, part, tone } = OWNER_SAYS_WORDS[says];
+    return {
+      dogId,
+      dogName,
+      code: 'owner-says',
+      tone,
+      title: `${dogName}: ${told}, says ${owner}.`,
+      why:
+        says === 'pink'
+          ? 'Look at the skin; that place rests.'
+          : says === 'loose' || says === 'slid'
+            ? 'Look at the height first, then the links.'
+            : 'Ask the owner, and check it.',
+      to: `/dogs/${dogId}/${part}`,
+      does: part === 'check' ? 'Check the fit' : 'See it',
+      key: says,
+      at,
+    };
+  });
 }

@@ -1,6 +1,7 @@
 import type { HouseRules, NeededReason, Speaker } from '@banter/core';
 import type { Outgrowth } from '../growth/outgrows.ts';
 import type { PlannedSession } from '../records/calendar.ts';
+import type { OwnerSaying } from '../records/handover.ts';
 import type { FieldDog } from '../records/field-page.ts';
 import type { NextStepToday } from '../records/next-step.ts';
 import type { DogCard, WearingNow } from '../records/pages.ts';
@@ -27,6 +28,8 @@ export type TodayFacts = NextStepToday & {
   growing: ReadonlySet<string>;
   pieces: readonly UpkeepPiece[];
   places: readonly Place[];
+  /** What owners said of late that nobody has looked into yet; `at` ms. */
+  owners: readonly { dogId: string; dogName: string; owner: string; says: OwnerSaying; at: number }[];
 };
 
 /** Something that is due, before it has its place in the list; `key` tells it from others of its code and dog. */

@@ -24,6 +24,7 @@ const nothing: TodayFacts = {
   growing: new Set(),
   pieces: [],
   places: [],
+  owners: [],
 };
 const on = (more: object = {}) =>
   ({
@@ -107,6 +108,19 @@ describe('what is due today', () => {
     ]);
     const eight = { id: 'h', dogId: 'd', at: Date.UTC(2026, 4, 4, 8, 5) };
     expect(titles([eight]).map(([code]) => code)).toEqual(['session-now', 'session-missed', 'session-missed', 'session-ahead']);
+  });
+
+  it('what an owner said comes among the first, with where it is looked into', () => {
+    const said = (says: 'pink' | 'opened' | 'moved') => todayItems({ ...nothing, owners: [{ dogId: 'd', dogName: 'Moss', owner: 'Ida', says, at: NOON }] })[0];
+    expect(said('pink')).toMatchObject({
+      code: 'owner-says',
+      tone: 'mind',
+      title: 'Moss: the skin is pink, says Ida.',
+      to: '/dogs/d/neck/skin',
+      at: iso(NOON),
+    });
+    expect(said('opened')).toMatchObject({ tone: 'mind', to: '/dogs/d/check', does: 'Check the fit' });
+    expect(said('moved')).toMatchObject({ tone: 'open', to: '/dogs/d/neck/wear' });
   });
 
   it('a battery, a pink place whose rest is nearly over, and red skin that keeps all off', () => {

@@ -1,4 +1,4 @@
-import { dayOf, NewHandover, OwnerAsked, OwnerLinkFacts, OwnerTick, type PaperDrawings } from '@banter/contract';
+import { dayOf, NewHandover, OwnerAsked, OwnerLinkFacts, OwnerSays, OwnerTick, type PaperDrawings } from '@banter/contract';
 import { Router, type Response } from 'express';
 import { DateTime } from 'luxon';
 import type { DataSource } from 'typeorm';
@@ -9,7 +9,7 @@ import { handoverKind, handoversPage } from '../services/handovers.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { readable } from '../services/readable.ts';
-import { latestHandover, noteVisit, ownerLinkKind, ownerOf, ownerPage, tickDaily } from '../services/owner-links.ts';
+import { latestHandover, noteVisit, ownerLinkKind, ownerOf, ownerPage, sayToKennel, tickDaily } from '../services/owner-links.ts';
 import { signedIn } from './guards.ts';
 import type { Limits } from './limits.ts';
 import { appendedRoutes } from './appended-routes.ts';
@@ -37,6 +37,12 @@ export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawin
     const now = new Date();
     response.locals.told = { scope: await tickDaily(dataSource, tick, now) };
     response.json(await ownerPage(dataSource, tick.key, now, false));
+  });
+  routes.post('/owner/says', limits.owners, ...readJson, async (request, response) => {
+    const said = parseBody(OwnerSays, request);
+    const now = new Date();
+    response.locals.told = { scope: await sayToKennel(dataSource, said, now) };
+    response.json(await ownerPage(dataSource, said.key, now, false));
   });
   routes.post('/owner/pages.pdf', limits.owners, ...readJson, async (request, response) => {
     const { link, scope } = await ownerOf(dataSource, parseBody(OwnerAsked, request).key);

@@ -141,6 +141,31 @@ describe('an owner’s link', () => {
     expect(visits.map(({ what }: { what: string }) => what)).toEqual(['paper', 'unticked', 'ticked', 'opened']);
   });
 
+  it('says what is not right: it stands among the dues until it is taken back or somebody has looked', async () => {
+    await handOver({ at: '2026-03-07T10:00:00.000Z' });
+    const { key } = await ownerLink();
+    const say = (says: string, done = true, id = uuidv7()) => supertest(banter.app).post('/api/owner/says').send({ key, id, says, done });
+    const due = async () =>
+      ((await agent.get('/api/today')).body as { items: { code: string; title: string; to: string }[] }).items.filter(({ code }) => code === 'owner-says');
+    const id = uuidv7();
+    expect((await say('slid', true, id)).body.said).toEqual(['slid']);
+    // The same word again, as from a phone that did not hear the answer.
+    expect((await say('slid', true, id)).body.said).toEqual(['slid']);
+    expect(await due()).toMatchObject([{ title: 'Bracken: it slid down, says Zofia.', to: `/dogs/${dogId}/check` }]);
+    expect((await say('slid', false)).body.said).toEqual([]);
+    expect(await due()).toEqual([]);
+    await say('pink');
+    await say('off');
+    expect((await due()).map(({ title }) => title)).toEqual(['Bracken: the skin is pink, says Zofia.', 'Bracken: it is off, says Zofia.']);
+    const look = { dogId, clock: 3, under: 'prong', grade: 0, sore: null, note: '', photoId: null, at: new Date(Date.now() + 1000).toISOString() };
+    expect((await agent.put(`/api/skin-looks/${uuidv7()}`).send(look)).status).toBe(201);
+    expect((await due()).map(({ title }) => title)).toEqual(['Bracken: it is off, says Zofia.']);
+    expect((await say('barks')).status).toBe(422);
+    const { visits } = (await agent.get(`/api/dogs/${dogId}/handovers`)).body as { visits: { what: string; item: string }[] };
+    const words = visits.filter(({ what }) => what.endsWith('said')).map(({ what, item }) => `${what} ${item}`);
+    expect(words).toEqual(['said off', 'said pink', 'unsaid slid', 'said slid']);
+  });
+
   it('that is guessed, ran out, or was taken back opens nothing, and all are answered alike', async () => {
     const late = await ownerLink({ expiresAt: new Date(Date.now() - 1000).toISOString() });
     const back = await ownerLink();
@@ -153,6 +178,7 @@ describe('an owner’s link', () => {
     expect(new Set(answers.map(({ text }) => text)).size).toBe(1);
     expect((await supertest(banter.app).post('/api/owner/pages.pdf').send({ key: back.key })).status).toBe(404);
     expect((await supertest(banter.app).post('/api/owner/ticks').send({ key: back.key, id: uuidv7(), item: 'skin', done: true })).status).toBe(404);
+    expect((await supertest(banter.app).post('/api/owner/says').send({ key: back.key, id: uuidv7(), says: 'pink', done: true })).status).toBe(404);
     expect((await open('short')).status).toBe(422);
   });
 

@@ -1,4 +1,15 @@
-import { dayOf, OWNER_LINK_DAYS, type OwnerLink, type OwnerLinkFacts, type OwnerPage, type OwnerTick, type OwnerVisit } from '@banter/contract';
+import {
+  dayOf,
+  OWNER_LINK_DAYS,
+  type OwnerLink,
+  type OwnerLinkFacts,
+  type OwnerPage,
+  type OwnerSaying,
+  type OwnerSays,
+  type OwnerTick,
+  type OwnerVisit,
+  type TodayFacts,
+} from '@banter/contract';
 import { MoreThanOrEqual, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { DogEntity } from '../data/entities/dog.ts';
@@ -74,8 +85,13 @@ export async function ownerPage(dataSource: DataSource, key: string, now: Date, 
   if (opened && !ticked.some(({ what, at }) => what === 'opened' && now.getTime() - at.getTime() < SAME_LOOK_MS))
     await noteVisit(scope, link, { what: 'opened' });
   const byDay = new Map<string, Set<string>>();
+  const said = new Set<OwnerSaying>();
   for (const { what, day, item } of ticked) {
     if (day === null) continue;
+    if (what === 'said' || what === 'unsaid') {
+      if (day === today) said[what === 'said' ? 'add' : 'delete'](item as OwnerSaying);
+      continue;
+    }
     const items = byDay.get(day) ?? new Set();
     byDay.set(day, items);
     if (what === 'ticked') items.add(item);
@@ -87,6 +103,7 @@ export async function ownerPage(dataSource: DataSource, key: string, now: Date, 
     today,
     timeZone,
     handover: handover && { at: handover.at.toISOString(), toWhom: handover.toWhom, callWhom: handover.callWhom, note: handover.note, sheet: handover.sheet },
+    said: [...said],
     ticks: [...byDay].map(([day, items]) => ({ day, items: [...items] })).sort((a, b) => (a.day < b.day ? 1 : -1)),
   };
 }
@@ -100,4 +117,34 @@ export async function tickDaily(dataSource: DataSource, { key, id, item, done }:
   const { timeZone } = await kennelOf(scope);
   await noteVisit(scope, link, { id, what: done ? 'ticked' : 'unticked', item, day: dayOf(now.getTime(), timeZone) });
   return scope;
+}
+
+/** Says something of today, or takes it back; the same again is the same. */
+export async function sayToKennel(dataSource: DataSource, { key, id, says, done }: OwnerSays, now: Date): Promise<KennelScope> {
+  const { link, scope } = await ownerOf(dataSource, key);
+  if (await scope.find(OwnerVisitEntity, id)) return scope;
+  const { timeZone } = await kennelOf(scope);
+  await noteVisit(scope, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), timeZone) });
+  return scope;
+}
+
+/** What an owner said stays among the dues for so many days, or until somebody has looked. From memory. */
+const SAID_DAYS = 3;
+
+/** What owners said of late and did not take back, of dogs whose fit and skin nobody has looked at since; times ms. */
+export async function saidByOwners(scope: KennelScope, now: Date): Promise<TodayFacts['owners']> {
+  const rows = await scope.raw<{ dogId: string; dogName: string; owner: string; says: OwnerSaying; at: Date | string }>(
+    `SELECT visit.dogId, dogs.name AS dogName, owner_links.name AS owner, visit.item AS says, visit.at
+       FROM owner_visits visit
+       JOIN dogs ON dogs.kennelId = visit.kennelId AND dogs.id = visit.dogId AND dogs.archivedAt IS NULL
+       JOIN owner_links ON owner_links.kennelId = visit.kennelId AND owner_links.id = visit.linkId
+      WHERE visit.kennelId = :kennelId AND visit.what = 'said' AND visit.at > :since
+        AND NOT EXISTS (SELECT 1 FROM owner_visits later WHERE later.kennelId = visit.kennelId AND later.linkId = visit.linkId
+          AND later.item = visit.item AND later.what IN ('said', 'unsaid') AND (later.at, later.id) > (visit.at, visit.id))
+        AND NOT EXISTS (SELECT 1 FROM fit_checks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.at > visit.at AND visit.item <> 'pink')
+        AND NOT EXISTS (SELECT 1 FROM skin_looks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.at > visit.at AND visit.item = 'pink')
+      ORDER BY visit.at, visit.id`,
+    { since: new Date(now.getTime() - SAID_DAYS * DAY_MS) },
+  );
+  return rows.map(({ at, ...row }) => ({ ...row, at: new Date(at).getTime() }));
 }

@@ -22,6 +22,7 @@ import { upkeepPage } from './inspections.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { wearingPage } from './neck-page.ts';
+import { saidByOwners } from './owner-links.ts';
 import { placeAnswer } from './places.ts';
 
 /** Levels speak of dogs that worked of late. */
@@ -73,12 +74,13 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
   const all = await dogsPage(scope);
   const levels = await levelsOfDogs(scope, { ...all, dogs: all.dogs.filter(({ dog }) => dog.archivedAt === null) }, kennel, now);
-  const [wearing, field, calendar, upkeep, places] = await Promise.all([
+  const [wearing, field, calendar, upkeep, places, owners] = await Promise.all([
     wearingPage(scope, now),
     fieldPage(scope, now, { page: all, levels }),
     calendarPage(scope, { from: today, days: 1 }),
     upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
+    saidByOwners(scope, now),
   ]);
   const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
   const { growing, growth } = await growthOf(scope, cards, kennel, now);
@@ -109,6 +111,7 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
     growing,
     pieces: upkeepPieces(upkeep, now.getTime(), rules),
     places: places.map(placeAnswer),
+    owners,
   };
   return {
     asOf: now.toISOString(),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What the owner of a dog sees by their private link: today’s check to tick, and the pages. Nothing else of the kennel. */
-import { OwnerPage, type OwnerTick } from '@banter/contract';
+import { OWNER_SAYS, OWNER_SAYS_WORDS, OwnerPage, type OwnerSaying } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -9,7 +9,7 @@ import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { dayWords } from '../parts/age.ts';
 import { readStored, writeStored } from '../stores/stored.ts';
-import { OwnerTicks } from './handover/owner-ticks.ts';
+import { OwnerTicks, type OwnerWaiting } from './handover/owner-ticks.ts';
 import HandoverPaper from './handover/HandoverPaper.vue';
 
 const key = useRoute().hash.slice(1);
@@ -18,7 +18,7 @@ const fault = ref('');
 const away = ref(false);
 /** Ticks that have not arrived yet: kept on this device by the end of the key, sent in order as soon as it works. */
 const boxName = `banter.owner-ticks.${key.slice(-8)}`;
-const waiting = ref<Omit<OwnerTick, 'key'>[]>(readStored(boxName, OwnerTicks) ?? []);
+const waiting = ref<OwnerWaiting[]>(readStored(boxName, OwnerTicks) ?? []);
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 const RETRY_MS = 4000;
@@ -49,7 +49,7 @@ async function sendTicks() {
   sending = true;
   try {
     for (let next = waiting.value[0]; next; next = waiting.value[0]) {
-      page.value = await send('POST', '/api/owner/ticks', OwnerPage, { key, ...next });
+      page.value = await send('POST', 'says' in next ? '/api/owner/says' : '/api/owner/ticks', OwnerPage, { key, ...next });
       waiting.value = waiting.value.slice(1);
       writeStored(boxName, waiting.value);
     }
@@ -68,17 +68,23 @@ tryOnScopeDispose(() => clearTimeout(timer));
 const sheet = computed(() => page.value?.handover?.sheet ?? null);
 const done = computed(() => {
   const items = new Set(page.value?.ticks.find(({ day }) => day === page.value!.today)?.items ?? []);
-  for (const { item, done: is } of waiting.value)
-    if (is) items.add(item);
-    else items.delete(item);
+  for (const one of waiting.value) if ('item' in one) items[one.done ? 'add' : 'delete'](one.item);
   return items;
 });
+/** What the owner has said of today, as far as it was not taken back. */
+const said = computed(() => {
+  const all = new Set<OwnerSaying>(page.value?.said ?? []);
+  for (const one of waiting.value) if ('says' in one) all[one.done ? 'add' : 'delete'](one.says);
+  return all;
+});
 const left = computed(() => (sheet.value?.daily ?? []).filter((line) => !done.value.has(line.key)).length);
-function tick(item: string) {
-  waiting.value = [...waiting.value, { id: uuidv7(), item, done: !done.value.has(item) }];
+function put(one: OwnerWaiting) {
+  waiting.value = [...waiting.value, one];
   writeStored(boxName, waiting.value);
   void sendTicks();
 }
+const tick = (item: string) => put({ id: uuidv7(), item, done: !done.value.has(item) });
+const say = (says: OwnerSaying) => put({ id: uuidv7(), says, done: !said.value.has(says) });
 const days = computed(() => (page.value?.ticks ?? []).filter(({ day, items }) => day !== page.value!.today && items.length > 0));
 
 const taking = ref(false);
@@ -120,6 +126,25 @@ async function takePages() {
             </label>
           </li>
         </ul>
+        <fieldset class="mt-3 border-t border-line pt-3">
+          <legend class="font-semibold">Not right, or changed? Your trainer sees it.</legend>
+          <div class="mt-2 flex flex-wrap gap-2">
+            <button
+              v-for="one in OWNER_SAYS"
+              :key="one"
+              type="button"
+              class="press min-h-12"
+              :class="said.has(one) ? 'border-mind! bg-mind-wash text-mind' : 'press-plain'"
+              :aria-pressed="said.has(one)"
+              @click="say(one)"
+            >
+              {{ OWNER_SAYS_WORDS[one].button }}
+            </button>
+          </div>
+          <p v-if="said.size > 0" role="status" class="mt-2 text-mind">
+            Sent to your trainer. Take it off when it is pink, loose or opened. Press again to undo.
+          </p>
+        </fieldset>
         <p v-if="waiting.length > 0 && away" role="status" class="mt-2 rounded bg-mind-wash p-3 text-mind">
           No connection. Your ticks are safe on this device and are sent as soon as it works.
         </p>

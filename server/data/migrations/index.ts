@@ -4,6 +4,7 @@ import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { nothingGetsInMigrations } from './nothing-gets-in.ts';
+import { ownerSaysMigrations } from './owner-says.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
@@ -23,4 +24,5 @@ export const migrations = [
   ...idsByKennelMigrations,
   ...nothingGetsInMigrations,
   ...whatSteersMigrations,
+  ...ownerSaysMigrations,
 ];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Owners' private links: made, taken back, and what was done with them. */
 import { DAY_MS } from '@banter/core';
-import { OWNER_LINK_DAYS, OwnerLink, type HandoversPage, type OwnerLinkFacts } from '@banter/contract';
+import { OWNER_LINK_DAYS, OwnerLink, type HandoversPage, type OwnerLinkFacts, OWNER_SAYS_WORDS, type OwnerSaying } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { dayWords, momentWords } from '../../parts/age.ts';
@@ -30,8 +30,9 @@ const SPANS = [
 const open = computed(() => props.page.links.filter(({ revokedAt, expiresAt }) => revokedAt === null && Date.parse(expiresAt) > Date.now()));
 const over = computed(() => props.page.links.filter((one) => !open.value.includes(one)));
 const nameOf = (linkId: string) => props.page.links.find(({ id }) => id === linkId)?.name ?? '';
-const lineOf = (item: string) => props.daily.find(({ key }) => key === item)?.text ?? item;
-const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'took a tick back' } as const;
+const lineOf = (item: string) =>
+  props.daily.find(({ key }) => key === item)?.text ?? (Object.hasOwn(OWNER_SAYS_WORDS, item) ? OWNER_SAYS_WORDS[item as OwnerSaying].told : item);
+const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'took a tick back', said: 'said', unsaid: 'took back' } as const;
 
 async function make() {
   const { key, keyHash } = await makePrivateKey();

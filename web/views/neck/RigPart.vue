@@ -48,7 +48,7 @@ const said = computed(() => {
   if (rig.sound)
     return { tone: rig.tone, word: rig.tone === 'good' ? 'Sound' : 'Sound, but look', sentence: 'Sound: whichever part fails, the dog is still held.' };
   const backedUp = rig.reasons.find(({ code }) => code === 'one-backup');
-  if (backedUp) return { tone: rig.tone, word: 'Backed up', sentence: wordReason(RIG_REASON_WORDS, backedUp, units.speak).text };
+  if (backedUp) return { tone: rig.tone, word: 'Backed up', sentence: 'One backup: the dog is held if the collar opens.' };
   const names = rig.singlePoints.map((id) => nameOf(id));
   return {
     tone: 'mind' as const,

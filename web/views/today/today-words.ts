@@ -3,7 +3,7 @@ import { countOf } from '@banter/core';
 
 /** The parts of the list, in the order in which they matter. */
 const PARTS: { name: string; codes: readonly TodayCode[] }[] = [
-  { name: 'First', codes: ['worn-wrong', 'skin-off', 'mend', 'level-up', 'move-place', 'still-on'] },
+  { name: 'First', codes: ['worn-wrong', 'skin-off', 'mend', 'owner-says', 'level-up', 'move-place', 'still-on'] },
   { name: 'Sessions', codes: ['session-now', 'session-missed', 'session-ahead'] },
   { name: 'Dogs', codes: ['fit', 'growing-look', 'skin-again', 'outgrows', 'screen-again'] },
   { name: 'Gear and law', codes: ['charge', 'upkeep', 'law'] },
@@ -18,7 +18,9 @@ export const todayParts = (items: readonly TodayItem[]): { name: string; items: 
 
 /** The one sentence at the top: what to do first, or that all is well. */
 export function todaySentence({ items, sessions }: Pick<TodayPage, 'items' | 'sessions'>): string {
-  const pressing = items.find(({ tone, code }) => tone === 'stop' || code === 'level-up' || code === 'move-place' || code === 'still-on');
+  const pressing = items.find(
+    ({ tone, code }) => tone === 'stop' || code === 'owner-says' || code === 'level-up' || code === 'move-place' || code === 'still-on',
+  );
   if (pressing) return pressing.title;
   const next = items.find(({ code }) => code === 'session-now') ?? items.find(({ code }) => code === 'session-ahead');
   if (next) return `Next: ${next.title}.`;
