@@ -1,5 +1,6 @@
 import {
   isBenchStep,
+  isLaterStep,
   specReasonWords,
   stepSentence,
   wordReason,
@@ -41,6 +42,7 @@ export function checkOfSpec<Numbers, Options, Own extends { code: string } = nev
     contradicted: (result: SpecResult<Own>): string[] =>
       (result.reasons as SpecReason[]).flatMap((reason) => (reason.code === 'answers-contradict' ? [reason.first, reason.second] : [])),
     tells: spec.tells ?? (() => NOTHING_TOLD),
+    isLaterStep: (step: string): boolean => isLaterStep(spec.steps, step),
     isBenchStep: (step: string): boolean => isBenchStep(spec.steps, step),
   };
 }

@@ -167,6 +167,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   nextSetting: (result: Result) => Setting;
   /** The choices with the collar made up as it was found on the dog, when it was checked. */
   wornChoices: (choices: Choices, on: Setting | null) => Choices;
+  /** The choices while it is still worn otherwise than it will be fitted, as when it starts loose. */
+  notYetFitted: (choices: Choices, on: Setting) => Choices;
   /** What is missing before it can be planned, in the order in which it is got; empty when nothing is. */
   missing: (dog: FittingDog) => Missing[];
   /** What to take of a stock; `wornId` is the collar that the dog wears already, which a kind may prefer where it does as well. */
@@ -207,6 +209,8 @@ export type CollarKind<Numbers, Choices, Outcome extends PlanOutcome, Setting, A
   checkReasons: (result: Result, speak: Speaker, rules: HouseRules) => Reason[];
   /** The questions whose answers cannot both be so: these are asked again, the others stand. */
   contradicted: (result: Result) => string[];
+  /** Whether a step leaves something to be done another time, though all is right for now. */
+  isLaterStep: (step: string) => boolean;
   /** Whether a step of a check can only be taken at the bench. */
   isBenchStep: (step: string) => boolean;
   /** What answers say besides the fit, of contact and skin. */

@@ -102,6 +102,7 @@ export function settableKind<Numbers, Options, Reason extends { code: string }>(
     fittedSetting: (choices) => choices.on,
     firstSetting: (choices) => choices.on,
     nextSetting: (result) => result.then,
+    notYetFitted: (choices, on) => ({ ...choices, on }),
     wornChoices: (choices, on) => (on === null ? choices : { ...choices, on }),
     missing: (dog) => toTape(...(dog.hairGirthMm === null ? ['Tape the high girth first.'] : []), ...parts.missingWords(dog)),
     suggest: (dog, stock, house) => {

@@ -247,6 +247,18 @@ describe('the next step of a dog', () => {
     expect(step({ ...card(then), girths: narrow })).toMatchObject({ goTo: 'bench', tone: 'stop' });
   });
 
+  it('is the link that is still to come out where it is worn loose on purpose', () => {
+    const loose = card([taped('high', 398, morning)], { ...right, under: 'flat-hand', turns: 'spins' });
+    const [fit] = loose.fits;
+    const outcome = { ...fit!.check!.outcome, verdict: 'good' as const, step: 'wear-loose' };
+    expect(step({ ...loose, fits: [{ ...fit!, check: { ...fit!.check!, outcome } }] })).toEqual({
+      kind: 'prong',
+      goTo: 'check',
+      tone: 'open',
+      sentence: 'Loose on purpose: wear it so this session, a link tighter next time.',
+    });
+  });
+
   it('is nothing while hands have found it good, whatever the model makes of the same neck', () => {
     // 425 mm taped, 418 mm inside: by the tape it presses by 7 mm, on the dog some fingers go under it.
     const tight = [taped('high', 425, morning)];

@@ -88,11 +88,14 @@ function nextOfFit(
       tone: stop ? 'stop' : 'mind',
     };
   }
-  const asWorn = (): Fitted => ({
-    ...of,
-    worn: kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check!.on), plan.outcome, speak),
-    tone: 'good',
-  });
+  const asWorn = (): NextStep | Fitted =>
+    kind.isLaterStep(check!.outcome.step)
+      ? { ...of, sentence: kind.checkSentence(check!.outcome, check!.on), goTo: 'check', tone: 'open' }
+      : {
+          ...of,
+          worn: kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check!.on), plan.outcome, speak),
+          tone: 'good',
+        };
   // What it wears is what was found good, which may be another make-up than was planned.
   const again =
     kind.missing(facts).length > 0

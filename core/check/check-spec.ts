@@ -47,8 +47,8 @@ export type CheckedMeasure = {
 /** Two answers that cannot both be so, by the ids of their questions. */
 export type Contradiction = { contradict: [string, string] };
 
-/** A step in words. `again`: then the collar is looked at again; `bench`: no hand on the dog can take it, another is chosen at the bench. */
-export type StepWords = { do: string | ((on: Setting, then: Setting) => string); again?: true; bench?: true };
+/** A step in words. `again`: then the collar is looked at again; `bench`: no hand on the dog can take it, another is chosen at the bench; `later`: it is right for now, and something is still to be done. */
+export type StepWords = { do: string | ((on: Setting, then: Setting) => string); again?: true; bench?: true; later?: true };
 
 /** What a kind decides by itself about the size, in place of letting out and taking in by the millimetre. */
 export type OwnDecision<Own> = { verdict: SpecResult['verdict']; step: string; then?: Setting; reasons: Own[] };
@@ -280,6 +280,9 @@ export function stepSentence(steps: CheckSpec<never, never>['steps'], { step, al
 
 /** Whether a step sends somebody to the bench: no hand on the dog can take it. */
 export const isBenchStep = (steps: CheckSpec<never, never>['steps'], step: string): boolean => Object.hasOwn(steps, step) && steps[step]!.bench === true;
+
+/** Whether a step leaves something to be done another time, though all is right for now. */
+export const isLaterStep = (steps: CheckSpec<never, never>['steps'], step: string): boolean => Object.hasOwn(steps, step) && steps[step]!.later === true;
 
 /** How a verdict of a check is told: good, to be done, or stop. */
 export const CHECK_TONES: Record<SpecResult['verdict'], FitTone> = { good: 'good', adjust: 'mind', unclear: 'open', stop: 'stop' };

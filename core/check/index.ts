@@ -5,6 +5,7 @@ export {
   CHECK_TONES,
   checkBySpec,
   isBenchStep,
+  isLaterStep,
   specReasonWords,
   stepSentence,
   type CheckAnswers,

@@ -60,9 +60,9 @@ const worn = computed(() => {
   // Made up for another dog since, it is as the ledger has it.
   if (!fit || !isWorn(fit)) return null;
   const setting = fit.check!.on;
-  // Loose on purpose is good for now, and nothing to leave it at.
-  const good = fit.check!.outcome.step === 'good' && isGoodByHands(fit, data.value!.dog, girths.value, house.value.rules);
-  return { collarId: fit.plan.collarId, setting, choices: collarKind(kind).wornChoices(fit.plan.choices, setting) as Record<string, unknown>, good };
+  const { wornChoices, notYetFitted, isLaterStep } = collarKind(kind);
+  const choices = (isLaterStep(fit.check!.outcome.step) ? notYetFitted : wornChoices)(fit.plan.choices, setting) as Record<string, unknown>;
+  return { collarId: fit.plan.collarId, setting, choices, good: isGoodByHands(fit, data.value!.dog, girths.value, house.value.rules) };
 });
 const onBench = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId));
 /** Another dog for which the collar on the bench is made up now: kept for this one and put on it, it no longer fits that one. */

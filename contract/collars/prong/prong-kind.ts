@@ -176,6 +176,7 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
   fittedSetting: (choices) => choices.split,
   firstSetting: (choices) => choices.start ?? choices.split,
   nextSetting: (result) => Split.parse(result.then),
+  notYetFitted: (choices, on) => ({ ...choices, start: on }),
   wornChoices: (choices, on) => (on === null ? choices : { ...choices, split: on, start: null }),
   missing: (dog) => [
     ...(dog.tapedGirthMm === null ? toTape('Tape the high girth first.') : []),

@@ -205,7 +205,7 @@ export const PRONG_CHECK: CheckSpec<ProngCheckNumbers, ProngCheckOptions, ProngC
     'free-ears': { do: 'Free the ears', again: true },
     'finer-gauge': { do: 'Change to a finer gauge', bench: true },
     'change-gauge': { do: 'Change the gauge; links alone will not do', bench: true },
-    'wear-loose': { do: 'Loose on purpose: wear it so this session, a link tighter next time' },
+    'wear-loose': { do: 'Loose on purpose: wear it so this session, a link tighter next time', later: true },
   },
   good: 'It sits high, stays up, turns a little, some fingers go under, and it cannot pass the head.',
 };
