@@ -23,7 +23,7 @@ import {
   wearsOf,
   type WearEvent,
 } from '@banter/core';
-import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind, RIG_CATALOGUE } from '@banter/contract';
+import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind, RIG_CATALOGUE, fitSureness, type SureNeck } from '@banter/contract';
 import { choose } from '../web/workers/choose.ts';
 import { millisecondsOf, referenceLoop, report } from './measure.ts';
 
@@ -130,17 +130,22 @@ const weighed = (count: number, every: number) =>
   }));
 const [weekly, often] = [weighed(20, 7), weighed(60, 3.5)];
 
+/** One reading of the neck, and a collar that nobody measured. */
+const sure: SureNeck = { high: { mm: 398, plusMinusMm: 10, from: 'one-reading' }, head: { mm: 470, plusMinusMm: 3, from: 'taped' } };
+const typical = { id: 'c', name: 'C', numbers: collarKind('prong').usual[1]!.numbers, measured: false };
+
 const reference = millisecondsOf(referenceLoop);
 const rows: [string, number, number][] = [
   ['tape, ten readings', millisecondsOf(() => taping({ site: 'high', readingsMm, weightKg: 29, neckBuild: 'average' }, rules)), 2],
   ['finger slack', millisecondsOf(() => fingerSlack(390, 4, { thicknessMm: 14, widthMm: 18 })), 2],
   ['prong, four collars, four schools', millisecondsOf(() => chooseProng(few, rules)), 2],
   ['prong, 5,000 collars, four schools', millisecondsOf(() => chooseProng(many, rules)), 50],
+  ['how sure a prong of typical numbers is', millisecondsOf(() => fitSureness('prong', dog, sure, typical, house)), 16],
   ['every kind, 27 collars', millisecondsOf(() => fitAll('Bramble', dog, usualLocker, house, speak)), 2],
   ['every kind, 5,000 collars', millisecondsOf(() => fitAll('Bramble', dog, large, house, speak), { runs: 60 }), 50],
   [
     'the same and every school',
-    millisecondsOf(() => choose({ dogName: 'Bramble', dog, stock: large, worn: {}, house, length: 'cm', mass: 'kg' }), { runs: 30 }),
+    millisecondsOf(() => choose({ dogName: 'Bramble', dog, sure, stock: large, worn: {}, house, length: 'cm', mass: 'kg' }), { runs: 30 }),
     200,
   ],
   ['one step of a slider', millisecondsOf(sliderStep), 16],

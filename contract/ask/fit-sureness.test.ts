@@ -1,7 +1,7 @@
-import { houseRules, USUAL_FINGER, type SureFrom } from '@banter/core';
+import { contractSpeaker, houseRules, USUAL_FINGER, type SureFrom } from '@banter/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { collarKind, FIRST_SETTINGS, fitSureness, sureNeck, type FittingDog, type Taping } from '../index.ts';
+import { asSureAsItIs, collarKind, FIRST_SETTINGS, fitAll, fitSureness, sureNeck, type FittingDog, type Taping } from '../index.ts';
 
 const rules = houseRules();
 const house = { rules, schools: FIRST_SETTINGS.schools, headCollarChart: [] };
@@ -49,6 +49,15 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
     const found = fitSureness('prong', dogOf(neck), { high: number(neck, 3), head }, prong(neck - 5 * 31 + 8, 15, false), house);
     expect(found.verdict).toMatch(/^About 19 (to|or) 2[01] links$/);
     expect(found.sentence).toMatch(/^Put in about 4 (to|or) [56] links: measure the collar first\.$/);
+  });
+
+  it('is said alike where all kinds stand side by side', () => {
+    const sure = { high: number(neck, 3), head };
+    const { measured: _measured, ...collar } = prong(neck + 0.9375 * INCH, 15, false);
+    const [fit] = fitAll('Bracken', dogOf(neck), { prong: [collar] }, house, contractSpeaker, ['prong']);
+    expect(fit!.verdict).toBe('Fits');
+    expect(asSureAsItIs(fit!, dogOf(neck), sure, [{ ...collar, measured: false }], house)).toMatchObject({ verdict: 'About 14 or 15 links', tone: 'open' });
+    expect(asSureAsItIs(fit!, dogOf(neck), null, [collar], house)).toBe(fit);
   });
 
   it('asks nothing of a measured collar in the middle of its window, and the tape of one near its end', () => {

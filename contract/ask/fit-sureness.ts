@@ -12,6 +12,7 @@ import {
 } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { StockedCollar } from '../collars/collar-kind.ts';
+import type { KindFit } from '../collars/fit-all.ts';
 import type { Taping } from '../records/taping.ts';
 
 /** A measure that could change what a collar comes to on a dog. */
@@ -75,20 +76,27 @@ export function fitSureness(
   if (kind.missing(dog).length > 0 || dog.byHands?.[collar.id] !== undefined) return SURE;
   const links = kind.links?.(collar.numbers) ?? null;
   const headMm = dog.headGirthMm ?? sure.head.mm;
+  const known = new Map<string, Came>();
   const came = ({ collar: insideMm = 0, high = 0, head = 0 }: Moved<AskedMeasure>): Came => {
     // A collar that is longer than its numbers is to this dog what its numbers are to a smaller one.
-    const moved = (mm: number | null) => (mm === null ? null : mm + high - insideMm);
+    const [neckBy, headBy] = [high - insideMm, head - insideMm];
+    const at = `${neckBy} ${headBy}`;
+    const before = known.get(at);
+    if (before) return before;
+    const moved = (mm: number | null) => (mm === null ? null : mm + neckBy);
     const neck: FittingDog = {
       ...dog,
       skinGirthMm: moved(dog.skinGirthMm),
       tapedGirthMm: moved(dog.tapedGirthMm),
       hairGirthMm: moved(dog.hairGirthMm),
-      headGirthMm: headMm + head - insideMm,
+      headGirthMm: headMm + headBy,
     };
     const { choice, all } = kind.suggest(neck, [collar], house);
     const [best] = all;
     const { choices } = choice ?? best!;
-    return { verdict: best!.verdict, links: links && links.inIt(kind.fittedSetting(choices)) };
+    const found = { verdict: best!.verdict, links: links && links.inIt(kind.fittedSetting(choices)) };
+    known.set(at, found);
+    return found;
   };
   const keyOf = ({ verdict, links: count }: Came) => `${verdict} ${count}`;
   const unsure = [
@@ -127,4 +135,12 @@ export function fitSureness(
         ? `Take out about ${between(-furthest, -fewest)} links`
         : `About ${between(least, most)} links, stocked with ${links.stocked}`;
   return { asks, verdict: `About ${between(least, most)} links`, tone: 'open', sentence: `${what}: ${first} first.`, links: [least, most] };
+}
+
+/** A fit of a kind with its verdict as sure as its numbers are: the same words as at the bench. */
+export function asSureAsItIs(fit: KindFit, dog: FittingDog, sure: SureNeck | null, stock: readonly StockedCollar<unknown>[], house: House): KindFit {
+  const collar = stock.find(({ id }) => id === fit.collarId);
+  if (!sure || !collar || fit.missing.length > 0) return fit;
+  const { verdict, tone, sentence } = fitSureness(fit.kind, dog, sure, { ...collar, measured: collar.measured ?? true }, house);
+  return verdict === null ? fit : { ...fit, verdict, tone: tone ?? fit.tone, sentence: sentence ?? fit.sentence };
 }

@@ -34,8 +34,8 @@ export type { FittingDog };
 export const PURPOSES = ['walking', 'holding', 'backup', 'training', 'identity'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
-/** A collar of the stock as planning sees it: its id, and the numbers of its kind. */
-export type StockedCollar<Numbers> = { id: string; name: string; numbers: Numbers };
+/** A collar of the stock as planning sees it: its id, the numbers of its kind, and, where that is known, whether a ruler gave them. */
+export type StockedCollar<Numbers> = { id: string; name: string; numbers: Numbers; measured?: boolean };
 
 /** An earlier check of the same plan, newest last. */
 export type EarlierCheck<Setting, Answers, Outcome> = { on: Setting; answers: Answers; outcome: Outcome };

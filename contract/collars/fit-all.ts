@@ -124,7 +124,16 @@ export function schoolsSay(
 }
 
 type Metal = (typeof METALS)[number];
-type Listed = { id: string; name: string; kind: CollarKindName; numbers: unknown; retiredAt: string | null; owned?: boolean; metal?: Metal | null };
+type Listed = {
+  id: string;
+  name: string;
+  kind: CollarKindName;
+  numbers: unknown;
+  retiredAt: string | null;
+  owned?: boolean;
+  metal?: Metal | null;
+  measuredOn?: string | null;
+};
 
 /** Metals that a dog which reacts to nickel may wear against its skin, and those that bear salt water. Common practice. */
 const PLATED: ReadonlySet<Metal> = new Set(['chrome-plated']);
@@ -144,8 +153,8 @@ export const isHere = ({ owned = true, retiredAt }: Pick<Listed, 'owned' | 'reti
 export function stockByKind(collars: readonly Listed[]): StockByKind {
   const stock: Partial<Record<CollarKindName, StockedCollar<unknown>[]>> = {};
   for (const collar of collars) {
-    const { id, name, kind, numbers } = collar;
-    if (isHere(collar)) (stock[kind] ??= []).push({ id, name, numbers });
+    const { id, name, kind, numbers, measuredOn } = collar;
+    if (isHere(collar)) (stock[kind] ??= []).push({ id, name, numbers, measured: measuredOn !== null });
   }
   return stock;
 }

@@ -6,7 +6,7 @@ export type Moved<Id extends string> = Partial<Record<Id, number>>;
 
 /** Where a spread is tried: its ends, and so finely between them that no window of a collar is stepped over. */
 const PLACES = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1];
-/** Of more than two together. */
+/** Of several together, whose sums lie between. */
 const FEWER_PLACES = [-1, -0.5, 0, 0.5, 1];
 
 /** Every combination of places within the spreads of some measures. */
@@ -16,7 +16,7 @@ function* movesOf<Id extends string>(unsure: readonly UnsureMeasure<Id>[]): Gene
     yield {};
     return;
   }
-  const places = unsure.length > 2 ? FEWER_PLACES : PLACES;
+  const places = unsure.length > 1 ? FEWER_PLACES : PLACES;
   for (const others of movesOf(rest)) for (const place of places) yield { ...others, [first.id]: place * first.plusMinusMm } as Moved<Id>;
 }
 

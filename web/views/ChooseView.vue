@@ -1,6 +1,17 @@
 <script setup lang="ts">
 /** The bench, all kinds side by side for one dog: what fits from the locker and by which number, what speaks against it, and where the schools differ. */
-import { collarKind, COLLAR_KIND_NAMES, placeOf, PURPOSES, Want, wornByKind, type CollarKindName, type KindFit, type Purpose } from '@banter/contract';
+import {
+  collarKind,
+  COLLAR_KIND_NAMES,
+  placeOf,
+  PURPOSES,
+  Want,
+  wornByKind,
+  type CollarKindName,
+  type KindFit,
+  type Purpose,
+  sureNeck,
+} from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -55,6 +66,7 @@ const request = computed<ChooseRequest | null>(() =>
     ? {
         dogName: data.value.dog.name,
         dog: dog.value,
+        sure: sureNeck(dog.value, girths.value, house.value.rules),
         stock: stock.value,
         worn: wornByKind(fits.value),
         house: house.value,

@@ -1,10 +1,23 @@
-import { COLLAR_KIND_NAMES, fitAll, schoolsSay, type CollarKindName, type FittingDog, type KindFit, type StockByKind, type WornByKind } from '@banter/contract';
+import {
+  asSureAsItIs,
+  COLLAR_KIND_NAMES,
+  fitAll,
+  schoolsSay,
+  type CollarKindName,
+  type FittingDog,
+  type KindFit,
+  type StockByKind,
+  type SureNeck,
+  type WornByKind,
+} from '@banter/contract';
 import { benchSpeaker, schoolName, type House, type KennelLengthUnit, type KennelMassUnit } from '@banter/core';
 
 /** A dog to be sized against everything that is owned, in the units that are spoken. */
 export type ChooseRequest = {
   dogName: string;
   dog: FittingDog;
+  /** How sure its girths are. */
+  sure: SureNeck | null;
   stock: StockByKind;
   worn: WornByKind;
   house: House;
@@ -19,7 +32,7 @@ export type Chosen = { fits: KindFit[]; differ: Partial<Record<CollarKindName, s
 export const WORKER_FROM_COLLARS = 250;
 
 /** Sizes all kinds for a dog; the same code on the page and in the worker. */
-export function choose({ dogName, dog, stock, worn, house, length, mass }: ChooseRequest): Chosen {
+export function choose({ dogName, dog, sure, stock, worn, house, length, mass }: ChooseRequest): Chosen {
   const speak = benchSpeaker(length, mass);
   const fits = fitAll(dogName, dog, stock, house, speak, undefined, worn);
   const differ: Chosen['differ'] = {};
@@ -29,7 +42,7 @@ export function choose({ dogName, dog, stock, worn, house, length, mass }: Choos
       .filter((one) => !one.house && (one.fit.line !== fit.line || one.fit.collarId !== fit.collarId))
       .map((one) => `«${schoolName(one.school, one.option)}»: ${one.fit.line ?? 'nothing here fits'}`);
   }
-  return { fits, differ };
+  return { fits: fits.map((fit) => asSureAsItIs(fit, dog, sure, stock[fit.kind] ?? [], house)), differ };
 }
 
 /** How many collars a stock holds. */

@@ -193,7 +193,8 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
       return { gaugeSchool, betweenSchool, split, start, ring: schools.ringSchool, ringPlace: schools.ringPlace };
     };
     // A link tighter is accepted while it presses little, and otherwise advised against: then a finer gauge, or nothing.
-    const named = [decision.choice, decide('finer').choice].find((fit) => fit !== null && mayPress(fit, rules)) ?? null;
+    const wearable = (fit: ProngFit | null) => (fit !== null && mayPress(fit, rules) ? fit : null);
+    const named = wearable(decision.choice) ?? (betweenSchool === 'finer' ? null : wearable(decide('finer').choice));
     const worn = decision.all.find(({ stockId }) => stockId === wornId);
     const asGood =
       named && worn && worn.verdict === named.verdict && worn.gaugeMm === named.gaugeMm && Math.abs(worn.change) <= Math.abs(named.change) ? worn : null;

@@ -118,7 +118,10 @@ function pick(named: NamedGauge, school: GaugeSchool, between: BetweenSchool, fi
  * fits, and only then one that sits between. `choice` is null when nothing fits or sits between. Common practice.
  */
 export function chooseProng(question: ProngQuestion, rules: HouseRules): ProngDecision {
-  const neckIn = ({ id }: ProngCollar) => ({ ...question, girthMm: question.girthMm + byHandsIn(question, id) });
+  const neckIn = ({ id }: ProngCollar): ProngNeck => {
+    const byHandsMm = byHandsIn(question, id);
+    return byHandsMm === 0 ? question : { ...question, girthMm: question.girthMm + byHandsMm };
+  };
   const all = question.stock.map((collar) => sizeProng(collar, neckIn(collar), question.looseLinks ?? 0, rules));
   const picked = (school: GaugeSchool): Pick => {
     const named = namedGauge(school, { weightKg: question.weightKg, pull: question.pull, rules, changes: all });
