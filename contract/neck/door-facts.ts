@@ -20,10 +20,12 @@ import {
   DAY_MS,
   HOUR_MS,
   capital,
+  small,
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
 import { notUsable } from '../records/gear.ts';
-import { nextStep } from '../records/next-step.ts';
+import { stepOfFit } from '../records/next-step.ts';
+import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
 import type { Dressed, DressedContacts } from './dressed.ts';
@@ -71,14 +73,19 @@ function gearLine(page: Pick<NeckPage, 'collars'>, dressed: Dressed): Said | nul
   return { tone: 'stop', says: `${capital(listWords(bad))}: leave off.` };
 }
 
-/** Each worn collar's last check on the dog, judged again by the measures and the screening of today. */
-function fitLines(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, speak: Speaker): DoorFacts['fits'] {
+/** What the fit of each worn collar asks for, as on every other screen; one worn loose on purpose may go out so. */
+function fitLine(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, speak: Speaker): Said | null {
   const card = { dog: page.dog, girths: Object.values(latestGirths(page.tapings)), screenings: page.screenings, lifts: page.lifts };
-  const today = dayOf(now, kennel.timeZone);
-  return wornItems(dressed).map(({ name, fit }) => {
-    const again = nextStep({ ...card, fits: [fit!] }, { kennel, today }, speak).tone;
-    return { name, verdict: again === 'stop' ? 'stop' : fit!.elsewhere ? 'adjust' : (fit!.check?.outcome.verdict ?? null) };
-  });
+  const today = { kennel, today: dayOf(now, kennel.timeZone) };
+  return worst(
+    wornItems(dressed).map(({ name, fit }): Said => {
+      const step = stepOfFit(card, fit!, today, speak);
+      const { check, plan } = fit!;
+      if ('worn' in step || (check && step.tone === 'open' && collarKind(plan.kind).isLaterStep(check.outcome.step)))
+        return { tone: 'good', says: 'Checked on the dog: good.' };
+      return { tone: step.tone, says: `${capital(name)}: ${small(step.sentence)}` };
+    }),
+  );
 }
 
 function ringLines({ ring }: Dressed, worksOn: 'left' | 'right', speak: Speaker): Pick<DoorFacts, 'ring' | 'side'> {
@@ -163,7 +170,7 @@ export function doorFacts(page: NeckPage, kennel: Kennel, dressed: Dressed, now:
   return {
     stack: stackLine(dressed, speak),
     gear: gearLine(page, dressed),
-    fits: fitLines(page, kennel, dressed, now, speak),
+    fit: fitLine(page, kennel, dressed, now, speak),
     ...ringLines(dressed, page.dog.worksOn, speak),
     rig: rigLine(dressed, speak),
     contacts: worst(electronic.map((one) => contactsLine(one, dressed, zone, now))),

@@ -14,6 +14,7 @@ import {
   type NeckPage,
   type NewEvent,
   RIG_CATALOGUE,
+  nextStep,
 } from '../index.ts';
 
 const ZONE = 'Europe/London';
@@ -63,7 +64,7 @@ const REMOTE = {
 const collar = (id: string, numbers: object) => ({ id, kind: id, name: id === 'prong' ? 'Hazel' : 'Curlew', numbers, retiredAt: null });
 
 /** A dog with a prong and a remote collar decided, 400 mm round and 160 mm long in the neck. */
-function page(more: Partial<NeckPage> = {}): NeckPage {
+function wholePage(more: Partial<NeckPage> = {}): NeckPage {
   return {
     dog: { id: 'd', name: 'Yarrow', bornOn: '2023-04-01', weightG: 29_000, neckBuild: 'average', pull: 'drags', worksOn: 'left', house: null },
     tapings: [taping('high', 400), taping('head', 472), taping('neck-length', 160), taping('coat-depth', 6)],
@@ -94,7 +95,7 @@ const event = (hoursAgo: number, own: object) =>
   ({ id: `e${String((count += 1)).padStart(4, '0')}`, at: new Date(NOW - hoursAgo * HOUR).toISOString(), ...own }) as unknown as NeckPage['events'][number];
 const on = (hoursAgo: number, collarId: string, clock: number | null = null, state: WearState = 'worked') =>
   event(hoursAgo, { event: 'put-on', dogId: 'd', collarId, clock, state });
-const of = (more: Partial<NeckPage> = {}, now = NOW) => dressedDog(page(more), kennel, now, contractSpeaker);
+const of = (more: Partial<NeckPage> = {}, now = NOW) => dressedDog(wholePage(more), kennel, now, contractSpeaker);
 const line = (dressed: ReturnType<typeof of>, what: string) => dressed.door.lines.find((one) => one.what === what)!;
 const rig = (id: string) =>
   rigOfTemplate(
@@ -227,6 +228,22 @@ describe('the check at the door', () => {
     const bad = checks.map((check) => ({ ...check, outcome: { verdict: 'stop', step: 'stop' } })) as never;
     expect(line(of({ dressing, checks: bad }), 'fit').tone).toBe('stop');
   });
+  it('a fit that the list of dues sends back is no good line at the door either: the same sentence on both', () => {
+    expect(line(of({ dressing, checks }), 'fit')).toEqual({ what: 'fit', tone: 'good', says: 'Checked on the dog: good.' });
+    // 430 mm since: 418 mm of collar at rest press.
+    const grown = { ...taping('high', 430), id: 'newer', at: '2026-06-09T08:00:00.000Z' };
+    const page = { dressing, checks, tapings: [taping('high', 400), grown, taping('neck-length', 160)] as never };
+    const said = line(of(page), 'fit');
+    expect(said).toMatchObject({ tone: 'mind', says: expect.stringMatching(/^Prong «Hazel»: size again\. By the newer tape: presses\.$/) });
+    const made = of(page);
+    const { dog, tapings, screenings, lifts } = { ...wholePage(), ...page };
+    const step = nextStep(
+      { dog, girths: tapings, fits: [made.fits.find(({ plan: { kind } }) => kind === 'prong')!], screenings, lifts },
+      { kennel, today: '2026-06-10' },
+      contractSpeaker,
+    );
+    expect(said.says.toLowerCase()).toContain(step.sentence.toLowerCase());
+  });
 });
 
 describe('days of the kennel', () => {
@@ -272,7 +289,9 @@ it('events are told apart: wearing, devices, and what was taken back', () => {
 describe('a prong that closes with a quick-release buckle', () => {
   const released = (laid: readonly unknown[]) => {
     const numbers = { ...PRONG, quickRelease: true };
-    const plans = page().plans.map((one) => (one.kind === 'prong' ? { ...one, inputs: { ...one.inputs, collar: { ...one.inputs.collar, numbers } } } : one));
+    const plans = wholePage().plans.map((one) =>
+      one.kind === 'prong' ? { ...one, inputs: { ...one.inputs, collar: { ...one.inputs.collar, numbers } } } : one,
+    );
     return of({ plans, dressing: { stack: [], rig: laid } } as unknown as Partial<NeckPage>);
   };
   const counted = (dressed: ReturnType<typeof of>) => dressed.rig!.reasons.filter(({ code }) => code === 'part-not-counted');

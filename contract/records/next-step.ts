@@ -36,7 +36,7 @@ export function nextStep(card: DogCard, today: NextStepToday, speak: Speaker): N
   }
   if (dog.weightG === null) return { sentence: 'Weigh the dog.', goTo: 'edit', tone: 'open' };
   if (fits.length === 0) return { sentence: 'Choose and size a collar.', goTo: 'bench', tone: 'open' };
-  const steps = fits.map((fit) => nextOfFit(card, fit, today, speak));
+  const steps = fits.map((fit) => stepOfFit(card, fit, today, speak));
   const worst = steps.reduce((a, b) => (PRESSING[b.tone] < PRESSING[a.tone] ? b : a));
   const worn = steps.flatMap((step) => ('worn' in step ? [step.worn] : []));
   if ('worn' in worst) return { kind: worst.kind, sentence: `Fitted: ${worn.join('; ')}.`, goTo: null, tone: 'good' };
@@ -50,14 +50,14 @@ export function stoppedFits<Fit extends DogCard['fits'][number]>(
   today: NextStepToday,
   speak: Speaker,
 ): Fit[] {
-  return fits.filter((fit) => nextOfFit(card, fit, today, speak).tone === 'stop');
+  return fits.filter((fit) => stepOfFit(card, fit, today, speak).tone === 'stop');
 }
 
 /** A fit with nothing to do, and what is worn, as words. */
-type Fitted = { kind: CollarKindName; worn: string; tone: 'good' };
+export type Fitted = { kind: CollarKindName; worn: string; tone: 'good' };
 
-/** The next step of one fit. */
-function nextOfFit(
+/** What one fit asks for; where it asks for nothing, what is worn. */
+export function stepOfFit(
   { dog, girths, screenings, lifts }: Omit<DogCard, 'fits'>,
   fit: DogCard['fits'][number],
   { kennel, today }: NextStepToday,

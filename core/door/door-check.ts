@@ -27,8 +27,8 @@ export type DoorFacts = {
   stack: { tone: FitTone; says: string } | null;
   /** How what is worn was found when it was looked at last; null: nothing of ours is worn. */
   gear: { tone: FitTone; says: string } | null;
-  /** Each collar that is worn, with what its last check found; null: never checked. */
-  fits: readonly { name: string; verdict: 'good' | 'adjust' | 'stop' | 'unclear' | null }[];
+  /** What the fits of what is worn ask for, the most pressing of it; null: nothing is fitted. */
+  fit: { tone: FitTone; says: string } | null;
   ring: { says: string } | null;
   side: { says: string } | null;
   rig: { tone: FitTone; says: string } | null;
@@ -41,18 +41,6 @@ export type DoorFacts = {
 };
 
 export type DoorVerdict = { go: boolean; tone: FitTone; sentence: string; lines: DoorLine[] };
-
-const FIT_TONES = { good: 'good', adjust: 'mind', stop: 'stop', unclear: 'open' } as const;
-const FIT_SAYS = { adjust: 'needs a change', stop: 'must come off', unclear: 'is not clear' } as const;
-
-function fitLine(fits: DoorFacts['fits']): DoorLine {
-  const bad = (['stop', 'adjust', 'unclear'] as const).map((verdict) => fits.find((fit) => fit.verdict === verdict)).find((fit) => fit !== undefined);
-  const unchecked = fits.find(({ verdict }) => verdict === null);
-  if (bad && bad.verdict !== 'unclear') return { what: 'fit', tone: FIT_TONES[bad.verdict!], says: `${bad.name} ${FIT_SAYS[bad.verdict as 'stop']}.` };
-  if (unchecked) return { what: 'fit', tone: 'open', says: `${unchecked.name} has not been checked on the dog.` };
-  if (bad) return { what: 'fit', tone: 'open', says: `${bad.name} ${FIT_SAYS.unclear}.` };
-  return fits.length === 0 ? { what: 'fit', tone: 'open', says: 'Nothing fitted.' } : { what: 'fit', tone: 'good', says: 'Checked on the dog: good.' };
-}
 
 const UNKNOWN: Record<DoorLineName, string> = {
   stack: 'Nobody has laid out what goes on.',
@@ -72,14 +60,14 @@ const UNKNOWN: Record<DoorLineName, string> = {
  * electronic collar counts only where one is worn. Common practice.
  */
 export function doorCheck(facts: DoorFacts): DoorVerdict {
-  const line = (what: Exclude<DoorLineName, 'fit'>, known: { tone?: FitTone; says: string } | null): DoorLine =>
+  const line = (what: DoorLineName, known: { tone?: FitTone; says: string } | null): DoorLine =>
     known ? { what, tone: known.tone ?? 'good', says: known.says } : { what, tone: 'open', says: UNKNOWN[what] };
   const onlyElectronic = (what: 'contacts' | 'routine'): DoorLine =>
     facts.electronic ? line(what, facts[what]) : { what, tone: 'none', says: 'No electronic collar.' };
   const lines: DoorLine[] = [
     line('stack', facts.stack),
     facts.gear ? line('gear', facts.gear) : { what: 'gear', tone: 'none', says: UNKNOWN.gear },
-    fitLine(facts.fits),
+    line('fit', facts.fit),
     line('ring', facts.ring),
     line('side', facts.side),
     line('rig', facts.rig),

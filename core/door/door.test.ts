@@ -6,7 +6,7 @@ const good = { tone: 'good', says: 'Good.' } as const;
 const ready: DoorFacts = {
   stack: good,
   gear: good,
-  fits: [{ name: 'Prong «Hazel»', verdict: 'good' }],
+  fit: good,
   ring: { says: 'Live ring.' },
   side: { says: 'On the left.' },
   rig: good,
@@ -19,7 +19,7 @@ const ready: DoorFacts = {
 const nothing: DoorFacts = {
   stack: null,
   gear: null,
-  fits: [],
+  fit: null,
   ring: null,
   side: null,
   rig: null,
@@ -33,7 +33,7 @@ const nothing: DoorFacts = {
 describe('check before we go', () => {
   it('is good only when every line is', () => {
     expect(doorCheck(ready)).toMatchObject({ go: true, tone: 'good' });
-    for (const what of ['stack', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const)
+    for (const what of ['stack', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const)
       expect(doorCheck({ ...ready, [what]: null }), what).toMatchObject({ go: false, tone: 'open' });
     // A piece that is to be mended stops it, whatever else is good.
     expect(doorCheck({ ...ready, gear: { tone: 'stop', says: '«Hazel» is to be mended.' } })).toMatchObject({
@@ -41,8 +41,8 @@ describe('check before we go', () => {
       tone: 'stop',
       sentence: 'Not yet: gear.',
     });
-    expect(doorCheck({ ...ready, fits: [{ name: 'Prong', verdict: null }] })).toMatchObject({ go: false, tone: 'open' });
-    expect(doorCheck({ ...ready, fits: [{ name: 'Prong', verdict: 'stop' }] })).toMatchObject({ go: false, tone: 'stop' });
+    expect(doorCheck({ ...ready, fit: { tone: 'open', says: 'Prong: check the fit on the dog.' } })).toMatchObject({ go: false, tone: 'open' });
+    expect(doorCheck({ ...ready, fit: { tone: 'stop', says: 'Prong: size again.' } })).toMatchObject({ go: false, tone: 'stop' });
   });
   it('is never good by default: knowing nothing, every line is open', () => {
     const verdict = doorCheck(nothing);
