@@ -1,4 +1,6 @@
-import { enterDemo, expect, openBench, openDog, putOnBench, test } from './bench-hand.ts';
+import { answerCheck, enterDemo, expect, openBench, openDog, putOnBench, test } from './bench-hand.ts';
+import { dressedDog, now, put } from './known-dogs.ts';
+import { v7 as uuidv7 } from 'uuid';
 
 test.beforeEach(async ({ page }) => enterDemo(page));
 
@@ -96,4 +98,39 @@ test('with the keyboard alone: keys are listed, screens reached, links taken out
   await page.getByRole('radio', { name: 'Freely', exact: true }).focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: 'Not freely' })).toBeChecked();
+});
+
+test('answers that cannot both be so are asked again and the others stay; what hands found good holds on every screen until the dog is another one', async ({
+  page,
+}) => {
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/check?kind=prong`);
+  await answerCheck(page, { 'What goes under it?': 'No finger', 'Does it turn?': 'Spins freely' });
+  await page.getByRole('button', { name: 'Keep check 2' }).click();
+  await expect(page.getByRole('button', { name: 'Keep check 3' })).toBeVisible();
+  for (const question of ['Does it breathe freely?', 'Are both ears free?', 'Where does it sit?', 'Head down: does it stay up?', 'Could it pass the head?'])
+    await expect(page.getByRole('radiogroup', { name: question }).getByRole('radio', { checked: true })).toHaveCount(1);
+  for (const question of ['What goes under it?', 'Does it turn?'])
+    await expect(page.getByRole('radiogroup', { name: question }).getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.getByRole('radiogroup', { name: 'What goes under it?' }).getByRole('radio', { name: 'Some fingers' }).click();
+  await page.getByRole('radiogroup', { name: 'Does it turn?' }).getByRole('radio', { name: 'A little' }).click();
+  await page.getByRole('button', { name: 'Keep check 3' }).click();
+  await expect(page.getByRole('heading', { name: 'Good. Yarrow is fitted.' })).toBeVisible();
+
+  // The bench leaves it as hands found it, also after another site was taped.
+  const taping = { dogId, site: 'base', way: 'tape', readingsMm: [500, 500, 500], typed: [], overCoat: false, coatDepthMm: null, weightG: 29_000, neckBuild: 'average', at: now(), correctsId: null }; // prettier-ignore
+  await put(page, `/api/tapings/${uuidv7()}`, taping);
+  await page.goto(`/dogs/${dogId}/bench/prong`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
+  await expect(page.getByText('Good on the dog')).toBeVisible();
+
+  // 7 % heavier: record, check and door ask for hands again, in the same words.
+  await put(page, `/api/weighings/${uuidv7()}`, { dogId, weightG: 31_000, correctsId: null, note: '', at: now() });
+  const again = 'Check the fit again: the weight has changed since the last check.';
+  await page.goto(`/dogs/${dogId}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(again);
+  await page.goto(`/dogs/${dogId}/check?kind=prong`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(again);
+  await page.goto(`/dogs/${dogId}/door`);
+  await expect(page.getByText('Prong «Hazel»: check the fit again: the weight has changed since the last check.')).toBeVisible();
 });

@@ -104,7 +104,7 @@ export function stepOfFit(
   const byNewerTape = () => `By the newer tape: ${kind.planVerdict(again!).toLowerCase()}.`;
   // Hands outrank the tape: what was found good on the dog stands until something opens the question again; danger is looked into.
   if (isGoodByHands(fit, dog, latest, house.rules)) {
-    const dangerous = again?.blocked && kind.helps.some((site) => (latest[site]?.at ?? '') > felt!.at);
+    const dangerous = again?.blocked && [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > felt!.at);
     return dangerous ? { ...of, sentence: `Check the fit again. ${byNewerTape()}`, goTo: 'check', tone: 'mind' } : asWorn();
   }
   const tapedSince = [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > plan.at);

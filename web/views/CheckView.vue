@@ -83,12 +83,17 @@ const standing = computed(() => {
   const { dog, tapings, screenings, lifts } = data.value;
   return nextStep({ dog, girths: tapings, fits: [fit], screenings, lifts }, { kennel: kennel.value, today: todayIn(kennel.value.timeZone) }, units.speak);
 });
-const stands = computed(() => standing.value === null || standing.value.tone === 'good' || (standing.value.goTo === 'check' && elsewhere.value === null));
+const stands = computed(
+  () =>
+    standing.value === null ||
+    standing.value.tone === 'good' ||
+    (standing.value.goTo === 'check' && elsewhere.value === null && check.value?.outcome.verdict !== 'good'),
+);
+const againWord = computed(() => (elsewhere.value ? 'Make it up again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
 const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0 && stands.value);
 const marked = computed(() => {
   if (foreseen.value) return { tone: checkTone(foreseen.value.verdict), word: CHECK_WORDS[foreseen.value.verdict] };
-  if (!stands.value)
-    return { tone: standing.value!.tone, word: standing.value!.tone === 'stop' ? 'Stop' : elsewhere.value ? 'Make it up again' : 'Size again' };
+  if (!stands.value) return { tone: standing.value!.tone, word: standing.value!.tone === 'stop' ? 'Stop' : againWord.value };
   return check.value && { tone: checkTone(check.value.outcome.verdict), word: CHECK_WORDS[check.value.outcome.verdict] };
 });
 const headline = computed(() => {
@@ -114,8 +119,10 @@ async function keep() {
   const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
   if (!kept) return;
   const doubtful = new Set(kind.value.contradicted(kept.outcome as never));
-  const stands = Object.entries(draft.value.answers).filter(([id]) => doubtful.size > 0 && !doubtful.has(id));
-  settle({ ...begin(), planId: plan.value!.id, answers: Object.fromEntries(stands) });
+  // Of answers that cannot both be so these two are asked again; the others stand.
+  const unopposed = <Answer,>(given: Record<string, Answer>) =>
+    Object.fromEntries(Object.entries(given).filter(([id]) => doubtful.size > 0 && !doubtful.has(id)));
+  settle({ ...begin(), planId: plan.value!.id, answers: unopposed(draft.value.answers), counts: unopposed(draft.value.counts) });
   await load();
   await nextTick();
   heading.value?.focus();

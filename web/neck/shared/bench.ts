@@ -134,7 +134,7 @@ export function useBench(props: BenchProps) {
     drawn: drawn.value,
     line: kind.value.describePlan(collar.value, choices.value, outcome.value, units.speak),
     // As it is found whenever the bench is opened: nothing that hands have made there.
-    chosen: chosen.value || isGood.value,
+    chosen: chosen.value || (isGood.value && JSON.stringify(choices.value) === JSON.stringify(props.worn!.choices)),
   }));
 
   return reactive({
