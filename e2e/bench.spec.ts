@@ -123,6 +123,14 @@ test('answers that cannot both be so are asked again and the others stay; what h
   await page.goto(`/dogs/${dogId}/bench/prong`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
   await expect(page.getByText('Good on the dog')).toBeVisible();
+  // Side by side with all others it is what it wears, not what the aim would be.
+  await page.goto(`/dogs/${dogId}/bench`);
+  const row = page
+    .getByRole('main')
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'Prong', exact: true }) });
+  await expect(row).toContainText('Good on the dog');
+  await expect(row).toContainText('11 links (6 left, 5 right)');
 
   // 7 % heavier: record, check and door ask for hands again, in the same words.
   await put(page, `/api/weighings/${uuidv7()}`, { dogId, weightG: 31_000, correctsId: null, note: '', at: now() });

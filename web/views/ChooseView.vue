@@ -11,6 +11,7 @@ import {
   type KindFit,
   type Purpose,
   sureNeck,
+  isGoodByHands,
 } from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
@@ -79,17 +80,39 @@ const chosen = useChosen(request);
 /** What a kind says of itself for this dog. */
 const adviceOf = (kind: CollarKindName) =>
   collarKind(kind).traits.advice({ dog: dog.value, noted: data.value!.dog, rules: house.value.rules, schools: house.value.schools, speak: units.speak });
+/** What of a kind is decided for the dog already. */
+function wornOf(kind: CollarKindName) {
+  const fit = fits.value.find(({ plan }) => plan.kind === kind);
+  return fit && `«${fit.plan.inputs.collar.name}», ${wornFitLine(fit, units.speak)}`;
+}
+/** What of a kind it wears, where hands have found it good. */
+const goodOf = (kind: CollarKindName) =>
+  fits.value.find((fit) => fit.plan.kind === kind && isGoodByHands(fit, data.value!.dog, girths.value, house.value.rules)) ?? null;
 const rows = computed(() => {
   return (chosen.value?.fits ?? [])
     .filter((fit) => purpose.value === 'all' || collarKind(fit.kind).purposes.includes(purpose.value))
-    .map((fit) => {
-      const kind = collarKind(fit.kind);
+    .map((sized) => {
+      const kind = collarKind(sized.kind);
+      const good = goodOf(sized.kind);
+      // What hands found good is what it wears, whatever the aim would be.
+      const fit: KindFit = good
+        ? {
+            ...sized,
+            verdict: 'Good on the dog',
+            tone: 'good',
+            collarName: good.plan.inputs.collar.name,
+            line: wornFitLine(good, units.speak),
+            wanted: null,
+            deciding: null,
+          }
+        : sized;
       const screened = screen(fit.kind);
       const told = against(fit.kind, screened);
       const stopped = told.some(({ tone }) => tone === 'stop');
       const advice = adviceOf(fit.kind);
       return {
         fit,
+        decided: good ? null : wornOf(fit.kind),
         kind,
         told,
         advice,
@@ -110,11 +133,6 @@ const headline = computed(() => {
   return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
 });
 
-/** What of a kind is decided for the dog already. */
-function wornOf(kind: CollarKindName) {
-  const fit = fits.value.find(({ plan }) => plan.kind === kind);
-  return fit && `«${fit.plan.inputs.collar.name}», ${wornFitLine(fit, units.speak)}`;
-}
 const wantedKinds = ref<CollarKindName[]>([]);
 async function want(fit: KindFit) {
   const kept = await keeping.keep(`/api/wants/${uuidv7()}`, Want, { what: `For ${data.value!.dog.name}: ${fit.wanted}`.slice(0, 300), dogId, boughtAt: null });
@@ -137,7 +155,7 @@ const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], d
       <ChoiceRow v-model="purpose" class="mt-3" label="For" :answers="purposes" quiet />
       <ul class="mt-5 divide-y divide-line border-y border-line">
         <li
-          v-for="{ fit, kind, told, advice, stopped, differ } in rows"
+          v-for="{ fit, decided, kind, told, advice, stopped, differ } in rows"
           :key="fit.kind"
           class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[11rem_minmax(0,1.35fr)_minmax(0,1fr)_auto]"
         >
@@ -150,7 +168,7 @@ const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], d
           <div class="min-w-0">
             <p v-if="fit.missing.length > 0" class="font-semibold">{{ fit.missing[0]!.says }}</p>
             <template v-else>
-              <p v-if="wornOf(fit.kind)" class="text-soft">Decided: {{ wornOf(fit.kind) }}</p>
+              <p v-if="decided" class="text-soft">Decided: {{ decided }}</p>
               <p v-if="fit.line">
                 <span class="font-semibold">«{{ fit.collarName }}»</span> {{ fit.line }}
               </p>
