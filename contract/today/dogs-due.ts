@@ -114,7 +114,7 @@ export function ownersDue({ owners }: TodayFacts): TodayFound[] {
       title: `${dogName}: ${told}, says ${owner}.`,
       why:
         says === 'pink'
-          ? 'Look at the skin; that place rests.'
+          ? 'Check the skin before anything goes on again.'
           : says === 'loose' || says === 'slid'
             ? 'Look at the height first, then the links.'
             : 'Ask the owner, and check it.',

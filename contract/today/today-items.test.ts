@@ -119,6 +119,8 @@ describe('what is due today', () => {
       to: '/dogs/d/neck/skin',
       at: iso(NOON),
     });
+    // An owner’s word rests no place by itself, and does not say that it does.
+    expect(said('pink')!.why).toBe('Check the skin before anything goes on again.');
     expect(said('opened')).toMatchObject({ tone: 'mind', to: '/dogs/d/check', does: 'Check the fit' });
     expect(said('moved')).toMatchObject({ tone: 'open', to: '/dogs/d/neck/wear' });
   });

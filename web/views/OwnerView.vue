@@ -141,7 +141,7 @@ async function takePages() {
               {{ OWNER_SAYS_WORDS[one].button }}
             </button>
           </div>
-          <p v-if="said.size > 0" role="status" class="mt-2 text-mind">
+          <p v-if="said.size > 0 && waiting.length === 0" role="status" class="mt-2 text-mind">
             Sent to your trainer. Take it off when it is pink, loose or opened. Press again to undo.
           </p>
         </fieldset>
