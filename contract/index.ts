@@ -92,7 +92,7 @@ export { USUAL_HEAD_COLLAR_CHART } from './collars/head-collar/head-collar-chart
 export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
 export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
 export { lawAt, Place, PlaceFacts, placeOf } from './records/place.ts';
-export { CONDITIONS, GEAR, Gear, GearFacts, notUsable, Want, WantFacts, type GearName } from './records/gear.ts';
+export { CONDITIONS, GEAR, Gear, GearFacts, gearFactsOf, notUsable, Want, WantFacts, type GearName } from './records/gear.ts';
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
 export { broughtUp } from './records/brought-up.ts';
@@ -197,6 +197,7 @@ export { dayOf, dayStart, dayStartOf, timeOn, momentOn, nightSpans } from './nec
 export { wearAndDeviceEvents } from './neck/wear-and-device-events.ts';
 export { drawnCollar, drawnFits, drawnItems, ringAtFor, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
 export { neckTapeOf } from './neck/neck-tape.ts';
+export { pieceOf, piecesFor, rigPieces, rigWithPieces } from './neck/rig-gear.ts';
 export {
   Handover,
   HandoverSheet,
@@ -235,5 +236,6 @@ export { fitCheckFault, planFault } from './kennel-file/part-faults.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';
 export { isGrowing } from './growth/is-growing.ts';
 export { MadeUp, madeUpElsewhere, madeUpWords } from './standing/made-up.ts';
+export { tapeAsked, type TapeAsk } from './ask/tape-asked.ts';
 export { asSureAsItIs, fitSureness, sureNeck, type AskedMeasure, type FitSureness, type Settling, type SureNeck } from './ask/fit-sureness.ts';
 export { byHandsOn, byHandsReason, isGoodByHands, neckFelt, NeckFelt, standingOfFit, type CheckedThen } from './standing/neck-felt.ts';

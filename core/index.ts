@@ -68,6 +68,7 @@ export {
   STACK_LAYERS,
   STACK_REASON_TONES,
   isWrongOrder,
+  lengthDecides,
   STACK_REASON_WORDS,
   stackHeight,
   stackOnNeck,

@@ -23,13 +23,14 @@ import {
   small,
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
-import { notUsable } from '../records/gear.ts';
+import { notUsable, type Gear } from '../records/gear.ts';
 import { stepOfFit } from '../records/next-step.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
 import type { Dressed, DressedContacts } from './dressed.ts';
 import { dayOf, momentOn } from './kennel-days.ts';
+import { rigPieces } from './rig-gear.ts';
 
 type Said = { tone: FitTone; says: string };
 
@@ -60,12 +61,15 @@ function stackLine(dressed: Dressed, speak: Speaker): Said | null {
 
 const NOT_USABLE_WORDS = { scrapped: 'is scrapped', mend: 'is to be mended', worn: 'is worn out' } as const;
 
-/** What is worn, by the condition of the pieces themselves now: one that is to be mended or is worn out goes on no dog. */
-function gearLine(page: Pick<NeckPage, 'collars'>, dressed: Dressed): Said | null {
-  const worn = wornItems(dressed).flatMap(({ name, fit }) => {
+/** What is worn and what it is led by, by the condition of the pieces themselves now: one that is to be mended or is worn out goes on no dog. */
+function gearLine(page: Pick<NeckPage, 'collars' | 'gear' | 'dressing'>, dressed: Dressed): Said | null {
+  const why = ({ condition, retiredAt }: Pick<Gear, 'condition' | 'retiredAt'>) => notUsable({ condition, scrapped: retiredAt !== null });
+  const collars = wornItems(dressed).flatMap(({ name, fit }) => {
     const collar = page.collars.find(({ id }) => id === fit!.plan.collarId);
-    return collar ? [{ name, why: notUsable({ condition: collar.condition, scrapped: collar.retiredAt !== null }) }] : [];
+    return collar ? [{ name, why: why(collar) }] : [];
   });
+  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} «${piece.name}»`, why: why(piece) }));
+  const worn = [...collars, ...led];
   if (worn.length === 0) return null;
   const bad = worn.flatMap(({ name, why }) => (why === null ? [] : [`${name} ${NOT_USABLE_WORDS[why]}`]));
   // Nobody may have inspected them yet: no more is said than that nothing is noted.

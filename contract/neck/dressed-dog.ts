@@ -15,6 +15,7 @@ import {
   doorCheck,
   catalogueFor,
   judgeRig,
+  leastNeckLength,
   morningRoutine,
   rightOrder,
   rotateContacts,
@@ -34,6 +35,7 @@ import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
 import type { Dressed, DressedContacts, DressedItem, DrawnFit } from './dressed.ts';
 import { dressedWears, footprintOf, hasContacts } from './dressed-wears.ts';
+import { rigWithPieces } from './rig-gear.ts';
 import { wearAndDeviceEvents } from './wear-and-device-events.ts';
 
 /** A dog as it stands dressed, and whether it may go out of the door. */
@@ -150,10 +152,11 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
     items.filter(({ widthMm }) => widthMm > 0),
     dog.neckLengthMm,
     rules,
+    leastNeckLength(dog.skinGirthMm ?? dog.hairGirthMm ?? 0),
   );
   const ring = ringOf(items, page.dog.worksOn, house);
   const rigOnDog = rigOnDogOf(items, dog, rules);
-  const parts = page.dressing?.rig ?? [];
+  const parts = rigWithPieces(page.dressing?.rig ?? [], page.gear);
   const own = items.flatMap(({ fit }) => (fit ? [[collarKind(fit.plan.kind).traits.rig.id, inRig(fit, dog, rules).parts] as const] : []));
   const catalogue = catalogueFor(RIG_CATALOGUE, new Map(own.flatMap(([id, ownParts]) => (ownParts ? [[id, ownParts] as const] : []))));
   const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules, catalogue, house.schools);

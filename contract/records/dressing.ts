@@ -33,6 +33,7 @@ export const RigPartShape = z.strictObject({
   slackMm: between(0, 3000).nullable(),
   massG: between(0, 2000).nullable(),
   loadRated: z.boolean().nullable(),
+  gearId: RecordId.nullable().default(null),
 });
 
 /** How a dog is dressed for work: the stack from the ears down, and the rig as parts. One for each dog, under the dog’s own id. */

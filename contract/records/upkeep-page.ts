@@ -12,6 +12,7 @@ export const UpkeepPage = z.object({
   inspections: z.array(Inspection),
   /** How often each collar went on since its last inspection, and when it first was known. */
   wears: z.array(z.object({ collarId: RecordId, count: z.number().int() })),
-  worn: z.array(z.object({ collarId: RecordId, dogId: RecordId, dogName: z.string(), ageDays: z.number().nullable(), lookedAt: Instant.nullable() })),
+  /** Which dog wears a collar, or is led by a piece of its rig. */
+  worn: z.array(z.object({ pieceId: RecordId, dogId: RecordId, dogName: z.string(), ageDays: z.number().nullable(), lookedAt: Instant.nullable() })),
 });
 export type UpkeepPage = z.infer<typeof UpkeepPage>;

@@ -29,6 +29,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
   const counts = new Map(page.wears.map(({ collarId, count }) => [collarId, count]));
   const due = (last: Inspection | null, wears: number) =>
     inspectionDue({ lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }, now, rules);
+  const wornBy = (id: string) => page.worn.filter(({ pieceId }) => pieceId === id);
   const owned = page.collars.filter((collar) => collar.owned);
   const collars = owned.map(({ id, kind, numbers, name, condition, retiredAt }): UpkeepPiece => {
     const last = lastOf('collarId', id);
@@ -45,7 +46,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       last,
       wears,
       due: due(last, wears),
-      worn: page.worn.filter(({ collarId }) => collarId === id),
+      worn: wornBy(id),
     };
   });
   const gear = page.gear.map(({ id, what, name, condition, retiredAt }): UpkeepPiece => {
@@ -62,7 +63,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       last,
       wears: 0,
       due: due(last, 0),
-      worn: [],
+      worn: wornBy(id),
     };
   });
   const rank = ({ due: { why } }: UpkeepPiece) => (why === null ? 3 : URGENCY[why]);

@@ -16,7 +16,7 @@ export {
   type LengthSite,
   type TapeSite,
 } from './sites.ts';
-export { likelyGirth } from './likely-girth.ts';
+export { leastNeckLength, likelyGirth } from './likely-girth.ts';
 export { settledDoubt, taping, tapingDoubt, type Taping, type TapingResult } from './taping.ts';
 export { TAPE_CONTRADICTION_WORDS, tapeContradictions, type TapeContradiction } from './contradictions.ts';
 export { TAPE_REASON_WORDS, type TapeReason } from './tape-reasons.ts';

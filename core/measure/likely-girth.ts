@@ -28,6 +28,9 @@ function ratioToHigh(site: TapeSite, build: NeckBuild): number {
   }
 }
 
+/** The shortest that a neck of a high girth may be, mm, while nobody has taped its length. From memory. */
+export const leastNeckLength = (highGirthMm: number): number => highGirthMm * ratioToHigh('neck-length', 'average') * LIKELY_SPAN[0];
+
 /**
  * A first guess of a girth in mm from weight and build, to be marked as a guess wherever it is shown.
  *

@@ -1,8 +1,11 @@
 /** What a part of a rig is to the whole: on the hand's side, a tie between joints, or on the neck. */
 export type RigPartPlace = 'hand' | 'tie' | 'neck';
 
-/** One row of the catalogue: what a part is called, where it belongs, and how it fails; `counted`: where a collar has it, its rig must have it. Common practice. */
-export type RigPartKind = { name: string; place: RigPartPlace; fails: string; counted?: true };
+/**
+ * One row of the catalogue: what a part is called, where it belongs, and how it fails. `counted`: where a collar has it, its rig must
+ * have it; `gear`: what a piece of it is called in the locker, where it belongs to no collar. Common practice.
+ */
+export type RigPartKind = { name: string; place: RigPartPlace; fails: string; counted?: true; gear?: string };
 
 /**
  * A joint at which parts meet: what it is called, and what must not go to it. `leash` never: a leash there drives contacts into the
@@ -13,7 +16,8 @@ export type RigJointKind = { name: string; leash?: 'never'; line?: 'never'; back
 
 /**
  * A part as a dog's own rig holds it. `kind`, `from` and `to` are names of the catalogue. `slackMm` is how far a tie can be drawn
- * before it takes load; `massG` and `loadRated` are null while not logged.
+ * before it takes load; `massG` and `loadRated` are null while not logged. `gearId`: which piece of the locker it is; null: none of ours,
+ * or not said.
  */
 export type FittedRigPart = {
   id: string;
@@ -23,11 +27,12 @@ export type FittedRigPart = {
   slackMm: number | null;
   massG: number | null;
   loadRated: boolean | null;
+  gearId: string | null;
 };
 
 /** A part with nothing said of it yet. */
 export function rigPart(id: string, kind: string, from: string, to: string, more: Partial<FittedRigPart> = {}): FittedRigPart {
-  return { id, kind, from, to, slackMm: null, massG: null, loadRated: null, ...more };
+  return { id, kind, from, to, slackMm: null, massG: null, loadRated: null, gearId: null, ...more };
 }
 
 /** The leash as every rig begins, and the snap at its end on a joint. */
@@ -71,15 +76,15 @@ export const bareRig = (id: string, name: string, joint: string, says = 'Every p
 
 /** What rigs are made of, beside collars. Common practice. */
 const PARTS: Readonly<Record<string, RigPartKind>> = {
-  leash: { name: 'leash', place: 'hand', fails: 'is dropped, bitten through, or tears at its stitching' },
-  'long line': { name: 'long line', place: 'hand', fails: 'is dropped, or burns through the hand' },
-  'slip lead': { name: 'slip lead', place: 'hand', fails: 'opens when its stopper slides' },
-  snap: { name: 'snap', place: 'tie', fails: 'opens against the ring, or its spring is weak' },
-  'second snap': { name: 'second snap', place: 'tie', fails: 'opens against the ring, or its spring is weak' },
-  carabiner: { name: 'carabiner', place: 'tie', fails: 'opens when it is not made for load' },
-  coupler: { name: 'coupler', place: 'tie', fails: 'tears, or its snap opens' },
-  'coupler with spare ring': { name: 'coupler with a spare ring', place: 'tie', fails: 'tears, or its snap opens' },
-  'safety strap': { name: 'safety strap', place: 'tie', fails: 'tears, or its snap opens' },
+  leash: { name: 'leash', place: 'hand', fails: 'is dropped, bitten through, or tears at its stitching', gear: 'leash' },
+  'long line': { name: 'long line', place: 'hand', fails: 'is dropped, or burns through the hand', gear: 'long line' },
+  'slip lead': { name: 'slip lead', place: 'hand', fails: 'opens when its stopper slides', gear: 'slip leash' },
+  snap: { name: 'snap', place: 'tie', fails: 'opens against the ring, or its spring is weak', gear: 'snap' },
+  'second snap': { name: 'second snap', place: 'tie', fails: 'opens against the ring, or its spring is weak', gear: 'snap' },
+  carabiner: { name: 'carabiner', place: 'tie', fails: 'opens when it is not made for load', gear: 'carabiner' },
+  coupler: { name: 'coupler', place: 'tie', fails: 'tears, or its snap opens', gear: 'coupler' },
+  'coupler with spare ring': { name: 'coupler with a spare ring', place: 'tie', fails: 'tears, or its snap opens', gear: 'coupler' },
+  'safety strap': { name: 'safety strap', place: 'tie', fails: 'tears, or its snap opens', gear: 'safety strap' },
 };
 const JOINTS: Readonly<Record<string, RigJointKind>> = {
   hand: { name: 'hand' },

@@ -45,6 +45,11 @@ describe('a stack from the ears down', () => {
   });
   it('is open, not good, while the neck’s length is not taped or nothing is on', () => {
     expect(stackOnNeck([prong, flat], null, rules).tone).toBe('open');
+    // Its length is asked for only where it could decide (common practice: ask only what can change the answer).
+    const needed = stackOnNeck([prong, flat], null, rules).neededMm;
+    expect(stackOnNeck([prong, flat], null, rules, needed).reasons[0]).toMatchObject({ code: 'room-by-guess', neededMm: needed });
+    expect(stackOnNeck([prong, flat], null, rules, needed - 1).reasons[0]).toMatchObject({ code: 'length-unknown' });
+    expect(stackOnNeck([prong], null, rules).reasons).toEqual([{ code: 'lies-alone' }]);
     expect(stackOnNeck([], 150, rules).tone).toBe('open');
   });
 

@@ -18,7 +18,9 @@ export type StackReason =
   | { code: 'room'; neededMm: number; lengthMm: number; gapMm: number; count: number }
   | { code: 'too-much'; neededMm: number; lengthMm: number; gapMm: number; leaveOff: string[] }
   | { code: 'cannot-fit'; neededMm: number; lengthMm: number; name: string }
-  | { code: 'length-unknown'; neededMm: number }
+  | { code: 'room-by-guess'; neededMm: number; leastMm: number }
+  | { code: 'lies-alone' }
+  | { code: 'length-unknown'; neededMm: number; leastMm: number }
   | { code: 'electronic-above-training'; upper: string; lower: string }
   | { code: 'holding-above-training'; upper: string; lower: string }
   | { code: 'holding-above-electronic'; upper: string; lower: string }
@@ -30,6 +32,8 @@ export const STACK_REASON_TONES: Record<StackReason['code'], FitTone> = {
   room: 'good',
   'too-much': 'stop',
   'cannot-fit': 'stop',
+  'room-by-guess': 'good',
+  'lies-alone': 'good',
   'length-unknown': 'open',
   'electronic-above-training': 'stop',
   'holding-above-training': 'stop',
@@ -49,7 +53,9 @@ export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   'too-much': (r, speak) =>
     `With ${speak.gap(r.gapMm)} between them they take ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: leave off ${listWords(r.leaveOff)}${r.leaveOff.length > 1 ? ', in this order' : ''}.`,
   'cannot-fit': (r, speak) => `${r.name} alone takes ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: it is too wide for this dog.`,
-  'length-unknown': (r, speak) => `They take ${speak.gap(r.neededMm)}; whether the neck has that is not known until its length is taped.`,
+  'room-by-guess': (r, speak) => `They take ${speak.gap(r.neededMm)}; a neck of this girth has at least about ${speak.gap(r.leastMm)}.`,
+  'lies-alone': () => 'It lies alone: the length of the neck decides nothing.',
+  'length-unknown': (r, speak) => `They take ${speak.gap(r.neededMm)}, and a neck of this girth may have only ${speak.gap(r.leastMm)}: tape the neck length.`,
   'electronic-above-training': (r) =>
     `${r.upper} lies above ${r.lower}: the training collar belongs directly behind the ears, and would slide down onto the receiver and knock its contacts.`,
   'holding-above-training': (r) =>
@@ -99,10 +105,15 @@ export function leaveOff(items: readonly StackItem[], lengthMm: number, gapMm: n
   return best && best.sort((a, b) => givenUp(a) - givenUp(b) || b.widthMm - a.widthMm);
 }
 
+/** Whether the length of a neck decides what can be worn on it: only where several things might not fit below each other. */
+export const lengthDecides = (items: readonly Pick<StackItem, 'widthMm'>[], leastMm: number, { stackGapMm }: Pick<HouseRules, 'stackGapMm'>): boolean =>
+  items.length > 1 && above(stackHeight(items, stackGapMm), leastMm);
+
 /**
  * A stack on a neck, from the ears down: where each lies, whether they fit, what to leave off first, and whether the order is
- * right. Needed height is the sum of widths plus `stackGapMm` between each two, held against the neck's length, mm; null while
- * that is not taped. Common practice.
+ * right. Needed height is the sum of widths plus `stackGapMm` between each two, held against the neck's length, mm. While that is
+ * not taped (null) it is held against the least that it may be, `leastMm`: the length is asked for only where it decides. Common
+ * practice.
  *
  * @example stackOnNeck([], 150, rules).tone // 'open'
  */
@@ -110,6 +121,7 @@ export function stackOnNeck(
   items: readonly StackItem[],
   lengthMm: number | null,
   rules: Pick<HouseRules, 'stackGapMm'>,
+  leastMm = 0,
 ): { places: StackedItem[]; neededMm: number; leaveOff: string[]; reasons: StackReason[]; tone: FitTone } {
   const gapMm = rules.stackGapMm;
   let topMm = 0;
@@ -122,7 +134,14 @@ export function stackOnNeck(
   const reasons: StackReason[] = [];
   let off: StackItem[] = [];
   if (items.length === 0) reasons.push({ code: 'nothing-on' });
-  else if (lengthMm === null) reasons.push({ code: 'length-unknown', neededMm });
+  else if (lengthMm === null)
+    reasons.push(
+      lengthDecides(items, leastMm, rules)
+        ? { code: 'length-unknown', neededMm, leastMm }
+        : items.length === 1
+          ? { code: 'lies-alone' }
+          : { code: 'room-by-guess', neededMm, leastMm },
+    );
   else if (atMost(neededMm, lengthMm)) reasons.push({ code: 'room', neededMm, lengthMm, gapMm, count: items.length });
   else {
     const found = leaveOff(items, lengthMm, gapMm);

@@ -113,13 +113,34 @@ export const TOLD_OTHERS: readonly ToldOther[] = [
 ];
 
 /** Leads, lines and the rest of Marrow Fen. */
-export const TOLD_GEAR: readonly Omit<GearFacts, 'retiredAt'>[] = [
+export const TOLD_GEAR: readonly (Omit<GearFacts, 'retiredAt' | 'massG' | 'loadRated'> & Partial<Pick<GearFacts, 'massG' | 'loadRated'>>)[] = [
   { what: 'leash', name: 'Brown four-foot', lengthMm: 1219.2, widthMm: 15.9, colour: 'brown', material: 'leather', condition: 'sound', note: '' },
   { what: 'leash', name: 'Old six-foot', lengthMm: 1828.8, widthMm: 19, colour: 'green', material: 'web', condition: 'mend', note: 'Stitching at the handle.' },
   { what: 'long line', name: 'Blue thirty', lengthMm: 9144, widthMm: 13, colour: 'blue', material: 'web', condition: 'sound', note: '' },
   { what: 'slip leash', name: 'Half-inch slip', lengthMm: 1524, widthMm: 12.7, colour: 'yellow', material: 'rope', condition: 'sound', note: '' },
-  { what: 'coupler', name: 'Short coupler', lengthMm: 180, widthMm: 10, colour: '', material: 'web', condition: 'sound', note: 'With a spare ring.' },
-  { what: 'carabiner', name: 'Load-rated, small', lengthMm: 60, widthMm: null, colour: '', material: 'steel', condition: 'sound', note: '' },
+  {
+    what: 'coupler',
+    name: 'Short coupler',
+    lengthMm: 180,
+    widthMm: 10,
+    colour: '',
+    material: 'web',
+    condition: 'sound',
+    note: 'With a spare ring.',
+    massG: 24,
+  },
+  {
+    what: 'carabiner',
+    name: 'Small steel',
+    lengthMm: 60,
+    widthMm: null,
+    colour: '',
+    material: 'steel',
+    condition: 'sound',
+    note: '',
+    massG: 38,
+    loadRated: true,
+  },
   { what: 'safety strap', name: 'Chin strap', lengthMm: 150, widthMm: 10, colour: '', material: 'web', condition: 'sound', note: '' },
   { what: 'raised bed', name: 'Hut bed', lengthMm: 1050, widthMm: 700, colour: '', material: 'canvas', condition: 'sound', note: '' },
 ];

@@ -3,8 +3,8 @@ import { partsOfRole, rigOfTemplate, rigTemplates, type FittedRigPart, type Wear
 
 import { CONTACT_FAILS_DAYS_AGO } from './marrow-fen-field.ts';
 
-/** How a dog of the story is dressed. Everything here is invented. */
-export type ToldDressing = { dog: string; dressing: DressingFacts };
+/** How a dog of the story is dressed, and which pieces of the locker its rig is of, by the id of the part. Everything here is invented. */
+export type ToldDressing = { dog: string; dressing: DressingFacts; pieces: Readonly<Record<string, string>> };
 
 const template = (id: string): FittedRigPart[] =>
   rigOfTemplate(
@@ -27,11 +27,16 @@ export const TOLD_DRESSINGS: readonly ToldDressing[] = [
     dog: 'bramble',
     dressing: {
       stack: [{ as: 'fit', kind: 'prong' }, { as: 'fit', kind: 'remote' }, own('owners', 'flat collar', 'Blue', 20, true)],
-      rig: template('coupler-to-flat').map((part) => (part.kind === 'coupler' ? { ...part, slackMm: 20, massG: 24 } : part)),
+      rig: template('coupler-to-flat').map((part) => (part.kind === 'coupler' ? { ...part, slackMm: 20 } : part)),
     },
+    pieces: { leash: 'Brown four-foot', coupler: 'Short coupler' },
   },
-  // A rig in which everything is a single point.
-  { dog: 'moss', dressing: { stack: [{ as: 'fit', kind: 'prong' }, own('band', 'parasite band', '', 12)], rig: template('bare-prong') } },
+  {
+    // A rig in which everything is a single point, and its leash is to be mended.
+    dog: 'moss',
+    dressing: { stack: [{ as: 'fit', kind: 'prong' }, own('band', 'parasite band', '', 12)], rig: template('bare-prong') },
+    pieces: { leash: 'Old six-foot' },
+  },
   {
     // Sound: two leashes in one hand.
     dog: 'nutmeg',
@@ -45,6 +50,7 @@ export const TOLD_DRESSINGS: readonly ToldDressing[] = [
           .map((part) => (part.id === 'second-snap' ? { ...part, to: 'harness ring' as const } : part)),
       ],
     },
+    pieces: {},
   },
 ];
 

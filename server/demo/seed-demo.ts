@@ -154,7 +154,12 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     const measuredOn = measuredDaysAgo === null ? null : DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
     await putVersioned(scopes[0]!, collarKindOfRecord, id, { ...facts, measuredOn, owned: true, retiredAt: null }, null);
   }
-  for (const facts of TOLD_GEAR) await putVersioned(scopes[1]!, gearKind, make.id(make.ago(75)), { ...facts, retiredAt: null }, null);
+  const gearIds = new Map<string, string>();
+  for (const facts of TOLD_GEAR) {
+    const id = make.id(make.ago(75));
+    gearIds.set(facts.name, id);
+    await putVersioned(scopes[1]!, gearKind, id, { massG: null, loadRated: null, ...facts, retiredAt: null }, null);
+  }
   const placeIds = new Map<string, string>();
   for (const { key, checkedDaysAgo, ...facts } of TOLD_PLACES) {
     const id = make.id(make.ago(90));
@@ -265,7 +270,10 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     for (const event of events) await event.keep();
   }
   await seedWeighings(manager, scopes, dogIds, make);
-  for (const { dog, dressing } of TOLD_DRESSINGS) await putVersioned(scopes[0]!, dressingKind, dogIds.get(dog)!, dressing, null);
+  for (const { dog, dressing, pieces } of TOLD_DRESSINGS) {
+    const rig = dressing.rig.map((part) => ({ ...part, gearId: pieces[part.id] === undefined ? null : gearIds.get(pieces[part.id]!)! }));
+    await putVersioned(scopes[0]!, dressingKind, dogIds.get(dog)!, { ...dressing, rig }, null);
+  }
   for (const { dog, daysAgo, hour, by, ...look } of TOLD_SKIN) {
     const at = make.ago(daysAgo, (hour - 9) * 60);
     const id = make.id(at);

@@ -298,6 +298,48 @@ describe('how a dog is dressed', () => {
     expect((await agent.put(`/api/dressings/${dog}`).set('If-Match', '"1"').send(dressing)).status).toBe(409);
   });
 
+  it('knows which pieces of the locker a rig is of: one to be mended stops at the door and is the first of its dues, and a rating is asked once', async () => {
+    const piece = async (what: string, name: string, more: object = {}) => {
+      const id = uuidv7();
+      const facts = { what, name, lengthMm: null, widthMm: null, colour: '', material: '', condition: 'sound', note: '', retiredAt: null, ...more };
+      expect((await agent.put(`/api/gear/${id}`).send(facts)).status).toBe(201);
+      return { id, facts };
+    };
+    const leash = await piece('leash', 'Brown', { condition: 'mend' });
+    const clip = await piece('carabiner', 'Small steel');
+    const rig = [
+      { ...dressing.rig[0], gearId: leash.id },
+      ...dressing.rig.slice(1),
+      { ...part('flat', 'flat collar', 'flat ring', 'dog') },
+      { ...part('clip', 'carabiner', 'dead ring', 'flat ring'), slackMm: 60, gearId: clip.id },
+    ];
+    expect((await agent.put(`/api/dressings/${dog}`).send({ ...dressing, rig })).status).toBe(201);
+    const kennel = (await agent.get('/api/kennel')).body;
+    const dressed = async () => dressedDog(await neck(), kennel, Date.now(), contractSpeaker);
+    const { door, rig: judged } = await dressed();
+    expect(door.lines.find(({ what }) => what === 'gear')).toEqual({ what: 'gear', tone: 'stop', says: 'Leash «Brown» is to be mended: leave off.' });
+    expect(judged!.reasons.map(({ code }) => code)).toContain('load-rating-unknown');
+    const { items } = (await agent.get('/api/today')).body as { items: { dogId: string; title: string; tone: string }[] };
+    expect(items.find(({ dogId }) => dogId === dog)).toMatchObject({ title: expect.stringMatching(/: mend «Brown» before it goes on\.$/), tone: 'stop' });
+    // Said of the piece, in the locker or at whichever rig it hangs.
+    const rated = await agent
+      .put(`/api/gear/${clip.id}`)
+      .set('If-Match', '"1"')
+      .send({ ...clip.facts, loadRated: true, massG: 38 });
+    expect(rated.body).toMatchObject({ loadRated: true, massG: 38 });
+    expect((await dressed()).rig!.reasons.map(({ code }) => code)).not.toContain('load-rating-unknown');
+    // A piece of another sort, or of nobody, is none of a rig's.
+    for (const gearId of [clip.id, uuidv7()])
+      expect(
+        (
+          await agent
+            .put(`/api/dressings/${dog}`)
+            .set('If-Match', '"1"')
+            .send({ ...dressing, rig: [{ ...dressing.rig[0], gearId }] })
+        ).body.errors,
+      ).toMatchObject([{ path: 'rig.0.gearId' }]);
+  });
+
   it('refuses one thing twice, and a dog that is not there', async () => {
     const twice = { ...dressing, stack: [dressing.stack[0], dressing.stack[0]] };
     expect((await agent.put(`/api/dressings/${dog}`).send(twice)).body.errors).toMatchObject([{ path: 'stack[1]' }]);

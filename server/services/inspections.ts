@@ -1,6 +1,17 @@
-import { dayOf, GEAR_INSPECTIONS, inspectionFaults, inspectionOf, type Inspection, type NewInspection, type UpkeepPage, type DogsPage } from '@banter/contract';
+import {
+  dayOf,
+  rigPieces,
+  GEAR_INSPECTIONS,
+  inspectionFaults,
+  inspectionOf,
+  type Inspection,
+  type NewInspection,
+  type UpkeepPage,
+  type DogsPage,
+} from '@banter/contract';
 import { inspect, DAY_MS } from '@banter/core';
 import { CollarEntity } from '../data/entities/collar.ts';
+import { DressingEntity } from '../data/entities/dressing.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { InspectionEntity, type InspectionRow } from '../data/entities/inspection.ts';
 import { collarAnswer, collarKindOfRecord } from './collars.ts';
@@ -56,11 +67,12 @@ export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspecti
 /** Everything that is kept up. */
 export async function upkeepPage(scope: KennelScope, now: Date, known?: DogsPage): Promise<UpkeepPage> {
   const byName = { name: 'ASC', id: 'ASC' } as const;
-  const [kennel, collars, gear, inspections, wears, { dogs }] = await Promise.all([
+  const [kennel, collars, gear, inspections, dressings, wears, { dogs }] = await Promise.all([
     kennelOf(scope),
     scope.all(CollarEntity, {}, byName),
     scope.all(GearEntity, {}, byName),
     scope.all(InspectionEntity, {}, { at: 'DESC', id: 'DESC' }),
+    scope.all(DressingEntity, {}, { id: 'ASC' }),
     // How often each went on since it was looked at: one that was taken back never did.
     scope.raw<{ collarId: string; count: string }>(
       `SELECT worn.collarId, COUNT(*) AS count FROM events worn
@@ -72,20 +84,19 @@ export async function upkeepPage(scope: KennelScope, now: Date, known?: DogsPage
     known ?? dogsPage(scope),
   ]);
   const today = Date.parse(dayOf(now.getTime(), kennel.timeZone));
+  const pieces = gear.map(gearAnswer);
   const here = dogs.filter(({ dog }) => dog.archivedAt === null);
   return {
     collars: collars.map(collarAnswer),
-    gear: gear.map(gearAnswer),
+    gear: pieces,
     inspections: await keptAnswers(scope, inspections),
     wears: wears.map(({ collarId, count }) => ({ collarId, count: Number(count) })),
-    worn: here.flatMap(({ dog, fits }) =>
-      fits.map(({ plan, check }) => ({
-        collarId: plan.collarId,
-        dogId: dog.id,
-        dogName: dog.name,
-        ageDays: dog.bornOn === null ? null : Math.round((today - Date.parse(dog.bornOn)) / DAY_MS),
-        lookedAt: check?.at ?? null,
-      })),
-    ),
+    worn: here.flatMap(({ dog, fits }) => {
+      const on = { dogId: dog.id, dogName: dog.name, ageDays: dog.bornOn === null ? null : Math.round((today - Date.parse(dog.bornOn)) / DAY_MS) };
+      return [
+        ...fits.map(({ plan, check }) => ({ ...on, pieceId: plan.collarId, lookedAt: check?.at ?? null })),
+        ...rigPieces(dressings.find(({ id }) => id === dog.id) ?? null, pieces).map(({ piece }) => ({ ...on, pieceId: piece.id, lookedAt: null })),
+      ];
+    }),
   };
 }

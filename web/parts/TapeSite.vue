@@ -1,6 +1,6 @@
 <script lang="ts">
 /** What a site's readings come to while they are being typed. */
-export type SiteReading = { readingsMm: number[]; girthMm: number | null; repeat: boolean; lower: boolean; unsure: boolean };
+export type SiteReading = { readingsMm: number[]; girthMm: number | null; plusMinusMm: number | null; repeat: boolean; lower: boolean; unsure: boolean };
 </script>
 
 <script setup lang="ts">
@@ -30,6 +30,8 @@ import VerdictMark from './VerdictMark.vue';
 
 const props = defineProps<{
   site: TapeSite;
+  /** What it decides, in a sentence; empty where it decides nothing now. */
+  decides: string;
   rules: HouseRules;
   coatDepthMm: number | null;
   onSkin: boolean;
@@ -94,6 +96,7 @@ watch(
     emit('read', {
       readingsMm: good.value,
       girthMm: result.value?.girthMm ?? null,
+      plusMinusMm: result.value?.plusMinusMm ?? null,
       repeat: result.value?.repeat ?? false,
       lower: lower.value,
       unsure: unsure.value,
@@ -112,6 +115,7 @@ function change(index: number, text: string) {
       <span class="flex flex-wrap items-baseline gap-x-3">
         <span class="font-display text-lg font-semibold">{{ TAPE_SITE_WORDS[site].name }}</span>
         <span class="text-soft">{{ TAPE_SITE_WORDS[site].where }}</span>
+        <span v-if="decides" class="text-soft">{{ decides }}</span>
       </span>
     </legend>
     <div class="clear-both grid gap-3 sm:grid-cols-3">

@@ -1,8 +1,17 @@
 <script setup lang="ts">
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
 import type { NewTaping } from '@banter/contract';
-import { COLLAR_KIND_NAMES, collarKind, Dog, houseOf, RecordId, Taping, z, type CollarKindName } from '@banter/contract';
-import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, Dog, RecordId, sureNeck, tapeAsked, Taping, z, type CollarKindName } from '@banter/contract';
+import {
+  guessedGirth,
+  isGirthSite,
+  TAPE_CONTRADICTION_WORDS,
+  TAPE_SITE_WORDS,
+  TAPE_SITES,
+  tapeContradictions,
+  wordReason,
+  type TapeSite as SiteName,
+} from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -15,6 +24,7 @@ import { withUnit } from '../parts/measure-units.ts';
 import MeasureField from '../parts/MeasureField.vue';
 import TapeSite, { type SiteReading } from '../parts/TapeSite.vue';
 import WeightField from '../parts/WeightField.vue';
+import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
@@ -29,24 +39,19 @@ const keeping = useKeep();
 const dogId = String(route.params.id);
 const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
 const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
+const bench = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
-const rules = computed(() => houseOf(kennel.value, data.value?.dog ?? null).rules);
+const { house } = bench;
+const rules = computed(() => house.value.rules);
 const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
-/** What is taped follows from the collars in question: what they need, and what helps with them. */
+/** What is taped follows from the collars in question: what they need, and what could change what they come to. */
 const USUAL_KINDS: readonly CollarKindName[] = COLLAR_KIND_NAMES.filter((name) => collarKind(name).traits.everyday);
 const forKind = COLLAR_KIND_NAMES.find((name) => name === route.query.for);
-const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : USUAL_KINDS);
+const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : route.query.site ? [] : USUAL_KINDS);
 function toggle(name: CollarKindName) {
   const now = kinds.value.includes(name) ? kinds.value.filter((one) => one !== name) : [...kinds.value, name];
   if (now.length > 0) kinds.value = now;
 }
-const asked = computed<readonly SiteName[]>(() => {
-  if (corrected.value) return [corrected.value.site];
-  const wanted = new Set(kinds.value.flatMap((name) => [...collarKind(name).needs, ...collarKind(name).helps]));
-  // Over the coat its depth is asked for beside the hair.
-  return TAPE_SITES.filter((site) => wanted.has(site) && !(site === 'coat-depth' && draft.value.overCoat === 'over'));
-});
-
 const Draft = z.object({
   sites: z.record(z.enum(TAPE_SITES), z.object({ id: RecordId, readings: z.array(z.string()), settled: z.boolean().default(false) })),
   way: z.enum(['tape', 'string']),
@@ -84,6 +89,36 @@ const read = reactive<Partial<Record<SiteName, SiteReading>>>({});
 const depth = computed(() => (draft.value.overCoat === 'over' ? coatDepthMm.value : null));
 const onSkin = computed(() => draft.value.overCoat === 'parted' || depth.value !== null);
 
+const isTyped = (site: SiteName) => draft.value.sites[site].readings.some((text) => text.trim() !== '');
+/** Sites that decide nothing now and that somebody wants taped all the same. */
+const also = ref<readonly SiteName[]>(TAPE_SITES.filter((site) => site === route.query.site));
+const asks = computed(() => {
+  const { high } = read;
+  const now = high?.girthMm ?? null;
+  // What is typed now counts over what was kept.
+  const dog = now === null ? bench.dog.value : { ...bench.dog.value, skinGirthMm: now, tapedGirthMm: now, hairGirthMm: now };
+  const kept = sureNeck(dog, girths.value, rules.value);
+  const sure =
+    now === null ? kept : { head: guessedGirth(now, rules.value), high: { mm: now, plusMinusMm: high!.plusMinusMm ?? 0, from: 'one-reading' as const } };
+  return tapeAsked({
+    kinds: kinds.value,
+    dog: { ...dog, weightKg: weightG.value === null ? null : weightG.value / 1000 },
+    sure,
+    stock: bench.stock.value,
+    wornWidthsMm: fits.value.map(({ plan }) => collarKind(plan.kind).onNeck.widthMm(plan.inputs.collar.numbers)),
+    house: house.value,
+  });
+});
+const decides = (site: SiteName) => asks.value.find((one) => one.site === site)?.decides ?? '';
+const asked = computed<readonly SiteName[]>(() => {
+  if (corrected.value) return [corrected.value.site];
+  // Over the coat its depth is asked for beside the hair. What was typed is never taken away again.
+  return TAPE_SITES.filter(
+    (site) => (decides(site) !== '' || also.value.includes(site) || isTyped(site)) && !(site === 'coat-depth' && draft.value.overCoat === 'over'),
+  );
+});
+const notAsked = computed(() => TAPE_SITES.filter((site) => !asked.value.includes(site) && !(site === 'coat-depth' && draft.value.overCoat === 'over')));
+
 /** The neck as drawn while taping: what is typed now over what was known before. */
 const drawnTape = computed(() => {
   const girth = (site: SiteName) => read[site]?.girthMm ?? girths.value[site]?.result.girthMm;
@@ -105,7 +140,8 @@ const coatUnsure = computed(() => draft.value.overCoat === 'over' && draft.value
 const weightUnsure = computed(() => draft.value.weight.trim() !== '' && weighed.value === null);
 const headline = computed(() => {
   if (correctsId) return `Tape the ${nameOf(asked.value[0]!)} again.`;
-  if (ready.value.length === 0) return `Tape ${data.value!.dog.name}’s neck, high girth first.`;
+  if (ready.value.length === 0)
+    return asked.value[0] === 'high' ? `Tape ${data.value!.dog.name}’s neck, high girth first.` : `Tape ${data.value!.dog.name}’s ${nameOf(asked.value[0]!)}.`;
   const again = ready.value.filter((site) => read[site]!.repeat);
   const lower = read.high?.lower;
   if (lower) return 'Was the high girth taken lower down?';
@@ -227,6 +263,7 @@ async function keep() {
             v-model="draft.sites[site].readings"
             v-model:settled="draft.sites[site].settled"
             :site="site"
+            :decides="decides(site)"
             :rules="rules"
             :coat-depth-mm="depth"
             :on-skin="onSkin"
@@ -237,6 +274,14 @@ async function keep() {
             :error="keeping.errorAt('readingsMm')"
             @read="(now) => (read[site] = now)"
           />
+          <details v-if="!corrected && notAsked.length > 0" class="sheet">
+            <summary class="cursor-pointer text-soft">Other sites: not needed for these collars</summary>
+            <div class="mt-2 flex flex-wrap gap-2">
+              <button v-for="site in notAsked" :key="site" type="button" class="press press-plain" @click="also = [...also, site]">
+                {{ TAPE_SITE_WORDS[site].name }}
+              </button>
+            </div>
+          </details>
           <p v-for="one in contradictions" :key="one.code" role="status" class="rounded bg-mind-wash p-3 text-mind">{{ one.text }}</p>
           <KeepBar
             :keeping="keeping"
@@ -245,7 +290,7 @@ async function keep() {
             @newer="load"
           >
             <RouterLink :to="`/dogs/${dogId}`" class="press press-quiet">Leave it</RouterLink>
-            <span v-if="ready.length === 0" class="text-soft">Two readings of a site can be kept; three are better.</span>
+            <span v-if="ready.length === 0" class="text-soft">One reading can be saved; three are better.</span>
             <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">A reading above cannot be read yet.</span>
           </KeepBar>
         </div>

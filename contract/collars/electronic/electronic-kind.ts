@@ -68,7 +68,7 @@ export const electronicKind = (
     loads: () => [],
     insideByNumbers: false,
     needs: ['high', 'coat-depth'],
-    helps: ['neck-length'],
+    helps: [],
     schools: ['placementSchool'],
     ruleGroups: ['contacts'],
     numbers: ElectronicNumbersShape,

@@ -17,6 +17,8 @@ export const GearEntity = new EntitySchema<GearRow>({
     colour: { type: 'varchar', length: 40 },
     material: { type: 'varchar', length: 60 },
     condition: { type: 'varchar', length: 10 },
+    massG: { type: 'double', nullable: true },
+    loadRated: { type: 'boolean', nullable: true },
     note: { type: 'varchar', length: 400 },
     retiredAt: { type: 'datetime', precision: 3, nullable: true },
   },

@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { CONDITION_ANSWERS, conditionWord } from '../../parts/condition-words.ts';
+import { loadRatedOf, RATED_ANSWERS, ratedOf } from '../../parts/load-rating-words.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -30,6 +31,8 @@ type Form = {
   colour: string;
   material: string;
   condition: (typeof CONDITIONS)[number];
+  massG: number | null;
+  loadRated: boolean | null;
   note: string;
   retiredAt: string | null;
 };
@@ -45,11 +48,17 @@ const begin = (): Form => ({
   colour: '',
   material: '',
   condition: 'sound',
+  massG: null,
+  loadRated: null,
   note: '',
   retiredAt: null,
 });
 const said = (length: number | null) => (length === null ? '' : units.typed(length));
 const edit = ({ lengthMm, widthMm, ...gear }: Gear) => (form.value = { ...gear, length: said(lengthMm), width: said(widthMm) });
+const rated = computed({
+  get: () => ratedOf(form.value?.loadRated ?? null),
+  set: (said) => form.value && (form.value.loadRated = loadRatedOf(said)),
+});
 const nameFault = computed(() => (form.value?.name.trim() === '' ? 'Give it a name, so that it can be told from the others.' : ''));
 const unread = computed(
   () => form.value !== null && ((form.value.length.trim() !== '' && mm.value.length === null) || (form.value.width.trim() !== '' && mm.value.width === null)),
@@ -74,7 +83,15 @@ const here = computed(() =>
   ),
 );
 const sizeOf = (one: Gear) =>
-  [one.lengthMm && longWords(one.lengthMm, units.length), one.widthMm && `${units.gap(one.widthMm)} wide`, one.colour, one.material].filter(Boolean).join(', ');
+  [
+    one.lengthMm && longWords(one.lengthMm, units.length),
+    one.widthMm && `${units.gap(one.widthMm)} wide`,
+    one.colour,
+    one.material,
+    one.loadRated === null ? '' : one.loadRated ? 'rated for load' : 'not rated for load',
+  ]
+    .filter(Boolean)
+    .join(', ');
 </script>
 
 <template>
@@ -94,6 +111,7 @@ const sizeOf = (one: Gear) =>
         <MeasureField v-model="form.width" label="Width" :expected="{ possibleMm: [1, 3000] }" @read="(value) => (mm = { ...mm, width: value })" />
         <TextField v-model="form.material" label="Material" />
         <ChoiceRow v-model="form.condition" label="Condition" :answers="CONDITION_ANSWERS" quiet />
+        <ChoiceRow v-if="form.what === 'carabiner'" v-model="rated" label="Is it rated for load?" :answers="RATED_ANSWERS" quiet />
       </div>
       <TextField v-model="form.note" label="Note" :rows="2" />
       <KeepBar :keeping="keeping" label="Keep it" :disabled="nameFault !== '' || unread" @newer="((form = null), emit('changed'))">

@@ -27,7 +27,7 @@ import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const units = useUnits();
-const parts = computed(() => props.neck.dressing.current.value.rig as FittedRigPart[]);
+const parts = computed(() => props.neck.dressing.current.value.rig);
 const judged = computed(() => props.neck.dressed.rig);
 const wornRoles = computed(() => props.neck.dressed.wornRoles);
 /** What rigs are made of, with the collars of this dog as they are. */
@@ -109,6 +109,8 @@ function remove(id: string) {
             :dog-id="neck.dogId"
             class="mt-3"
             :part="chosenPart"
+            :gear="neck.page.gear"
+            @piece="neck.load"
             @change="change"
             @remove="remove(chosenPart.id)"
             @close="chosen = null"

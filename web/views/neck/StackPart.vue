@@ -67,6 +67,7 @@ function moveOnMap(id: string, to: number) {
 }
 const putInOrder = () => relay(rightOrder(dressed.value.items).map(({ entry }) => entry));
 const wrongOrder = computed(() => dressed.value.stack.reasons.some(isWrongOrder));
+const asksLength = computed(() => dressed.value.stack.reasons.some(({ code }) => code === 'length-unknown'));
 const reasons = computed(() => dressed.value.stack.reasons.map((reason) => wordReason(STACK_REASON_WORDS, reason, units.speak)));
 const cautions = computed(() => [...new Set(dressed.value.items.flatMap((item) => cautionOf(item) ?? []))]);
 const ring = computed(() => dressed.value.ring?.ring ?? null);
@@ -93,6 +94,7 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
           </UnrolledNeck>
           <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
           <ReasonList class="mt-3 text-[0.95rem]" :reasons="reasons" />
+          <RouterLink v-if="asksLength" :to="`/dogs/${neck.dogId}/tape?site=neck-length`" class="press press-plain mt-2">Tape neck length</RouterLink>
           <button v-if="wrongOrder" type="button" class="press press-main mt-3" @click="putInOrder">Put them in order</button>
         </section>
         <section v-if="dressed.ring" class="sheet max-lg:order-last" aria-label="Ring and side">
