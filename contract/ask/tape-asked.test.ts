@@ -2,7 +2,7 @@ import { houseRules, houseSchools, USUAL_FINGER, type FittingDog, type House } f
 import { describe, expect, it } from 'vitest';
 import { GEAR, RIG_CATALOGUE, tapeAsked, type CollarKindName, type StockByKind } from '../index.ts';
 
-const house: House = { rules: houseRules(), schools: houseSchools() };
+const house: House = { rules: houseRules(), schools: houseSchools(), headCollarChart: [] };
 const dog = {
   weightKg: 30,
   pull: 'pulls',

@@ -16,7 +16,7 @@ import {
 } from '@banter/core';
 import { z } from '../plain-words.ts';
 
-const NOTHING_TOLD: CheckTells = { contactMade: null, skin: null };
+const NOTHING_TOLD: CheckTells = { contactMade: null, skin: null, skinAt: null };
 
 /** What a kind's fit check is to the contract, out of its spec: what is asked, how answers are read, and how a result is told. */
 export function checkOfSpec<Numbers, Options, Own extends { code: string } = never>(
@@ -25,7 +25,12 @@ export function checkOfSpec<Numbers, Options, Own extends { code: string } = nev
   earlier: Readonly<Record<string, string>> = {},
 ) {
   const { questions, counts = [] } = spec;
-  const asked = Object.fromEntries(questions.map(({ id, answers }) => [id, z.enum(answers.map(({ value }) => value) as [string, ...string[]])]));
+  const asked = Object.fromEntries(
+    questions.map(({ id, answers, optional }) => {
+      const answered = z.enum(answers.map(({ value }) => value) as [string, ...string[]]);
+      return [id, optional ? answered.nullable().optional() : answered];
+    }),
+  );
   const counted = Object.fromEntries(counts.map(({ id, most }) => [id, z.number().int().min(0).max(most).nullable()]));
   const answers = z.strictObject({ ...asked, ...counted });
   const earlierWords = Object.fromEntries(Object.entries(earlier).map(([code, text]) => [code, () => text]));

@@ -133,7 +133,8 @@ export const KENNEL_PARTS = {
   linkMoves: part('Every move of links.', asKept(LinkMove.shape), { personId: 'people' }),
   dressings: part('How dogs are dressed: stack and rig, under the dog’s own id.', asKept(Dressing.shape), { id: 'dogs' }),
   photos: part('Photos of skin.', Photo, { personId: 'people' }),
-  skinLooks: part('Every look at the skin.', asKept(SkinLook.shape), { ...dog, photoId: 'photos' }),
+  ownerLinks: part('Owners’ links. Their keys are not in a file.', asKept(OwnerLink.shape, ['keyHash']), { dogId: 'dogs' }),
+  skinLooks: part('Every look at the skin.', asKept(SkinLook.shape), { ...dog, photoId: 'photos', linkId: 'ownerLinks' }),
   bridges: part('Programs that tell events. Their keys are not in a file: each is made a new one.', asKept(Bridge.shape, ['keyHash']), {}),
   events: part(
     'Collars on and off, and what devices told.',
@@ -156,7 +157,6 @@ export const KENNEL_PARTS = {
   drills: part('Handling drills.', asKept(Drill.shape), { personId: 'people' }),
   calendarFeeds: part('Private addresses of the calendar. Their keys are not in a file.', asKept(CalendarFeed.shape, ['keyHash']), { personId: 'people' }),
   handovers: part('Dogs handed over, with the sheet of then.', asKept(Handover.shape), dog),
-  ownerLinks: part('Owners’ links. Their keys are not in a file.', asKept(OwnerLink.shape, ['keyHash']), { dogId: 'dogs' }),
   ownerVisits: part('What was done with owners’ links.', z.strictObject({ ...OwnerVisit.shape, dogId: RecordId }), { linkId: 'ownerLinks', dogId: 'dogs' }),
 } as const satisfies Record<string, KennelPart>;
 

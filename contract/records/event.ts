@@ -24,7 +24,8 @@ export const NewEvent = z.discriminatedUnion('event', [
   z.strictObject({ event: z.literal('switched'), ...ofDevice, on: z.boolean() }),
   z.strictObject({ event: z.literal('tried'), ...ofDevice, level: z.number().min(0).max(1000) }),
   z.strictObject({ event: z.literal('press'), ...ofDevice, level: z.number().min(0).max(1000), mode: z.enum(STIMULATION_MODES) }),
-  z.strictObject({ event: z.literal('contact'), ...ofDevice, made: z.boolean() }),
+  // Null: strapped anew, or the dog soaked; they are to be felt again.
+  z.strictObject({ event: z.literal('contact'), ...ofDevice, made: z.boolean().nullable() }),
   z.strictObject({ event: z.literal('locked-out'), ...ofDevice, seconds: z.number().positive().max(3600) }),
   z.strictObject({ event: z.literal('void'), ...happened, eventId: RecordId }),
 ]);

@@ -28,7 +28,7 @@ export const NewFieldEvent = z.discriminatedUnion('event', [
   plain('hold'),
   plain('let-go'),
   z.strictObject({ event: z.literal('correction'), ...happened, direction: z.enum(DIRECTIONS) }),
-  z.strictObject({ event: z.literal('contact'), ...happened, collarId: RecordId, made: z.boolean() }),
+  z.strictObject({ event: z.literal('contact'), ...happened, collarId: RecordId, made: z.boolean().nullable() }),
   z.strictObject({ event: z.literal('looked-into'), ...happened, collarId: RecordId, found: z.enum([...MORE_CAUSES, 'nothing']) }),
   z.strictObject({ event: z.literal('note'), ...happened, text: passage(1000).refine((text) => text.trim() !== '', 'This is empty.') }),
   z

@@ -27,7 +27,7 @@ export const FieldDevice = z.object({
   /** Where a finding run begins, by setting. */
   runBegins: z.record(z.string(), z.number()).default({}),
   worn: z.object({ from: Instant, clock: z.number().nullable(), placeSince: Instant }).nullable(),
-  contact: z.object({ made: z.boolean(), at: Instant }).nullable(),
+  contact: z.object({ made: z.boolean().nullable(), at: Instant }).nullable(),
   triedAt: Instant.nullable(),
   battery: z.object({ percent: z.number(), at: Instant, on: z.boolean() }).nullable(),
   lockedUntil: Instant.nullable(),

@@ -25,7 +25,15 @@ export const NewSkinLook = z
       issues.push({ code: 'custom', path: ['sore'], input: value.sore, message: 'Clear skin has nothing that rubbed.' });
   });
 export type NewSkinLook = z.infer<typeof NewSkinLook>;
-export const SkinLook = z.object({ ...NewSkinLook.shape, id: RecordId, recordedAt: Instant, personId: RecordId, personName: z.string() });
+/** A kept look: by a person of the kennel, or by an owner through a link; then the name is the link’s. */
+export const SkinLook = z.object({
+  ...NewSkinLook.shape,
+  id: RecordId,
+  recordedAt: Instant,
+  personId: RecordId.nullable(),
+  linkId: RecordId.nullable().default(null),
+  personName: z.string(),
+});
 export type SkinLook = z.infer<typeof SkinLook>;
 
 /** A photo as it is kept: re-encoded, without what the camera wrote into it. */

@@ -8,8 +8,16 @@ export type CheckQuestion<Id extends string = string> = {
   id: Id;
   ask: string;
   how: string;
+  /** It may be left out. */
+  optional?: true;
+  /** It is asked only where another question was answered so. */
+  askedIf?: { id: string; values: readonly string[] };
   answers: readonly { value: string; label: SpokenLabel }[];
 };
 
 /** A label as it is said. */
 export const labelOf = (label: SpokenLabel, speak: Speaker): string => (typeof label === 'string' ? label : label(speak));
+
+/** Which of the questions are asked, by what has been answered so far. */
+export const questionsAsked = (questions: readonly CheckQuestion[], answers: Readonly<Record<string, unknown>>): CheckQuestion[] =>
+  questions.filter(({ askedIf }) => askedIf === undefined || askedIf.values.includes(String(answers[askedIf.id])));

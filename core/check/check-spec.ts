@@ -63,9 +63,9 @@ export type Sized<Numbers, Options> = {
 
 /**
  * What a check's answers say besides the fit, of things that have a record of their own: whether the contacts touch, and the grade of
- * the skin where they were. Null: it was not asked, or not answered.
+ * the skin under it, with the clock place where that was said. Null: it was not asked, or not answered.
  */
-export type CheckTells = { contactMade: boolean | null; skin: SkinGrade | null };
+export type CheckTells = { contactMade: boolean | null; skin: SkinGrade | null; skinAt: number | null };
 
 /** A kind's fit check as data: what is asked, what counts as wrong, how it is measured, and the steps in words. */
 export type CheckSpec<Numbers, Options, Own extends { code: string } = never> = {

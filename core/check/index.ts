@@ -1,5 +1,5 @@
 /** The fit check on the dog. */
-export { labelOf, type CheckQuestion, type SpokenLabel } from './check-question.ts';
+export { labelOf, questionsAsked, type CheckQuestion, type SpokenLabel } from './check-question.ts';
 export { type SlackInterval } from './slack-interval.ts';
 export {
   CHECK_TONES,

@@ -5,7 +5,7 @@ export type DeviceEvent = { id: string; at: number; collarId: string } & (
   | { event: 'paired'; paired: boolean }
   | { event: 'switched'; on: boolean }
   | { event: 'tried'; level: number }
-  | { event: 'contact'; made: boolean }
+  | { event: 'contact'; made: boolean | null }
   | { event: 'locked-out'; seconds: number }
 );
 export const DEVICE_EVENT_NAMES = ['charged', 'covers', 'paired', 'switched', 'tried', 'contact', 'locked-out'] as const;

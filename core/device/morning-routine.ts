@@ -16,7 +16,7 @@ export type RoutineStepId = (typeof ROUTINE_STEPS)[number]['id'];
 /** `late`: done, but only after it was on the dog. `failed`: looked at, and not right. `skipped`: on the dog without it. */
 export type RoutineStep = { id: RoutineStepId; state: 'done' | 'late' | 'failed' | 'skipped' | 'open'; at: number | null };
 
-const stepOf = (event: DeviceEvent, rules: Pick<HouseRules, 'chargePercent'>): { id: RoutineStepId; right: boolean } | null => {
+const stepOf = (event: DeviceEvent, rules: Pick<HouseRules, 'chargePercent'>): { id: RoutineStepId; right: boolean | null } | null => {
   switch (event.event) {
     case 'charged':
       return { id: 'charged', right: event.percent >= rules.chargePercent };

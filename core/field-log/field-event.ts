@@ -51,7 +51,7 @@ export type FieldEvent = { id: string; at: number; sessionId: string } & (
   | { event: 'response'; pressId: string; response: DogResponse; latencyMs: number | null }
   | { event: 'cue' | 'reward' | 'marker' | 'pushed-up' | 'hold' | 'let-go' }
   | { event: 'correction'; direction: Direction }
-  | { event: 'contact'; collarId: string; made: boolean }
+  | { event: 'contact'; collarId: string; made: boolean | null }
   | { event: 'looked-into'; collarId: string; found: MoreCause | 'nothing' }
   | { event: 'note'; text: string }
   /** What came of the session for the stage its dog is in. */

@@ -9,6 +9,7 @@ describe('the state of contacts', () => {
     expect(contactStanding(30, felt)).toEqual({ state: 'not-checked' });
     expect(contactStanding(null, felt)).toEqual({ state: 'off' });
     expect(contactStanding(10, [...felt, { at: 25, made: false }])).toEqual({ state: 'lost', at: 25 });
+    expect(contactStanding(10, [...felt, { at: 25, made: null }])).toEqual({ state: 'not-checked' });
   });
 
   it('goes by the latest, in whatever order they arrive', () => {

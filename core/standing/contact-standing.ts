@@ -1,9 +1,9 @@
-/** A hand or a device that felt whether both contacts touch; `at` ms. */
-export type ContactFelt = { at: number; made: boolean };
+/** A hand or a device that felt whether both contacts touch; null: strapped anew, or the dog soaked, so that they are to be felt again. `at` ms. */
+export type ContactFelt = { at: number; made: boolean | null };
 
 /**
- * What is true of a device's contacts: off the dog; not checked since it went on, was moved or taken off and on; felt, and touching
- * or not. `at` is when they were felt, ms.
+ * What is true of a device's contacts: off the dog; not checked since it went on, was moved, taken off and on, strapped anew or
+ * soaked; felt, and touching or not. `at` is when they were felt, ms.
  */
 export type ContactStanding = { state: 'off' | 'not-checked' } | { state: 'good' | 'lost'; at: number };
 
@@ -16,7 +16,7 @@ export type ContactStanding = { state: 'off' | 'not-checked' } | { state: 'good'
 export function contactStanding(placeSince: number | null, felt: readonly ContactFelt[]): ContactStanding {
   if (placeSince === null) return { state: 'off' };
   const last = felt.filter(({ at }) => at >= placeSince).reduce<ContactFelt | null>((a, b) => (a === null || b.at >= a.at ? b : a), null);
-  return last === null ? { state: 'not-checked' } : { state: last.made ? 'good' : 'lost', at: last.at };
+  return last === null || last.made === null ? { state: 'not-checked' } : { state: last.made ? 'good' : 'lost', at: last.at };
 }
 
 /** How the state is called, on every screen. */

@@ -3,7 +3,7 @@ import { PROGRAMME_TEMPLATES } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fittedDog, newDog, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
+import { fitCheck, fittedDog, newDog, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -233,6 +233,40 @@ describe('what is shown of it', () => {
     await must(`/api/entries/${gone.id}`, { source: 'hand', events: [gone] });
     await must(`/api/fit-checks/${uuidv7()}`, { ...check, at: ago(10) });
     expect((await agent.get(`/api/dogs/${dog}/neck`)).body.skinLooks).toMatchObject([{ clock: 9 }, { clock: 3, grade: 1 }]);
+  });
+
+  it('a prong’s check may tell of the skin, too: pink there rests that place and is no good fit; clear clears what was flagged under it', async () => {
+    const fitted = await fittedDog(agent);
+    const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+    const answers = { ...fitCheck(fitted.dog, fitted.plan).answers, under: 'some', turns: 'a-little', headDrop: 'stays' };
+    const check = (more: object, minutes: number) =>
+      agent.put(`/api/fit-checks/${uuidv7()}`).send(fitCheck(fitted.dog, fitted.plan, { at: ago(minutes), answers: { ...answers, ...more } }));
+    expect((await check({ skin: 'pink', skinAt: '9' }, 30)).body.outcome).toMatchObject({ verdict: 'adjust', step: 'rest-skin' });
+    const looks = async () => ((await agent.get(`/api/dogs/${fitted.dog}/neck`)).body as { skinLooks: { clock: number; grade: number }[] }).skinLooks;
+    expect(await looks()).toMatchObject([{ clock: 9, grade: 1, under: 'prong', personName: 'Tester' }]);
+    expect((await check({ skin: 'clear' }, 20)).body.outcome.verdict).toBe('good');
+    expect((await looks()).filter(({ grade }) => grade === 0).map(({ clock }) => clock).sort()).toEqual([12, 9]); // prettier-ignore
+    // Left out, nothing is told.
+    expect((await check({}, 10)).body.outcome.verdict).toBe('good');
+    expect(await looks()).toHaveLength(3);
+  });
+
+  it('strapped anew while it is on the dog: its contacts are to be felt again', async () => {
+    const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+    const on = { event: 'put-on', id: uuidv7(), at: ago(60), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
+    const felt = { event: 'contact', id: uuidv7(), at: ago(50), collarId: remote, made: true };
+    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on, felt] });
+    const contact = async () => FieldPage.parse((await agent.get('/api/field')).body).dogs.find(({ id }) => id === dog)!.devices[0]!.contact;
+    expect(await contact()).toMatchObject({ made: true });
+    const { plans } = (await agent.get(`/api/dogs/${dog}/page`)).body as {
+      plans: { kind: string; collarId: string; choices: unknown; placeId: string | null }[];
+    };
+    const { collarId, choices, placeId } = plans.find(({ kind }) => kind === 'remote')!;
+    await must(`/api/plans/${uuidv7()}`, { dogId: dog, collarId, kind: 'remote', choices, placeId, note: 'Strapped anew.', at: ago(40) });
+    expect(await contact()).toMatchObject({ made: null });
+    const soaked = { event: 'contact', id: uuidv7(), at: ago(20), collarId: remote, made: null };
+    await must(`/api/entries/${soaked.id}`, { source: 'hand', events: [soaked] });
+    expect(await contact()).toMatchObject({ made: null, at: soaked.at });
   });
 
   it('a phone gets every dog with its device, cap, ceiling, what is usual, and sessions nobody ended', async () => {

@@ -154,6 +154,12 @@ describe('an owner’s link', () => {
     expect(await due()).toMatchObject([{ title: 'Bracken: it slid down, says Zofia.', to: `/dogs/${dogId}/check` }]);
     expect((await say('slid', false)).body.said).toEqual([]);
     expect(await due()).toEqual([]);
+    // Pink is a look at the skin where the collar closes (nape): that place rests, on every screen, until it is undone or somebody looks.
+    await say('pink');
+    const looks = async () => ((await agent.get(`/api/dogs/${dogId}/neck`)).body as { skinLooks: object[] }).skinLooks;
+    expect(await looks()).toMatchObject([{ clock: 12, grade: 1, under: 'prong', personName: 'Zofia', personId: null }]);
+    await say('pink', false);
+    expect(await looks()).toMatchObject([{ grade: 1 }, { clock: 12, grade: 0, personName: 'Zofia' }]);
     await say('pink');
     await say('off');
     expect((await due()).map(({ title }) => title)).toEqual(['Bracken: the skin is pink, says Zofia.', 'Bracken: it is off, says Zofia.']);
@@ -163,7 +169,7 @@ describe('an owner’s link', () => {
     expect((await say('barks')).status).toBe(422);
     const { visits } = (await agent.get(`/api/dogs/${dogId}/handovers`)).body as { visits: { what: string; item: string }[] };
     const words = visits.filter(({ what }) => what.endsWith('said')).map(({ what, item }) => `${what} ${item}`);
-    expect(words).toEqual(['said off', 'said pink', 'unsaid slid', 'said slid']);
+    expect(words).toEqual(['said off', 'said pink', 'unsaid pink', 'said pink', 'unsaid slid', 'said slid']);
   });
 
   it('that is guessed, ran out, or was taken back opens nothing, and all are answered alike', async () => {

@@ -6,27 +6,28 @@ import {
   houseOf,
   latestGirths,
   linksOf,
-  wearAndDeviceEvents,
   type CheckedThen,
+  type Dog,
+  type Kennel,
   type FitCheck,
   type NewFitCheck,
 } from '@banter/contract';
 import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
-import { PlanEntity } from '../data/entities/plan.ts';
-import { SkinLookEntity } from '../data/entities/skin-look.ts';
+import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
-import { In, LessThanOrEqual } from 'typeorm';
-import { eventAsSent } from './events.ts';
+import { In } from 'typeorm';
+import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf } from './kennels.ts';
+import { kennelAnswer, kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers, keptNow } from './kept.ts';
 import { fitLinks } from './links.ts';
 import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
 import { tapingKind } from './tapings.ts';
+import { tellSkin } from './told-skin.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
   // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
@@ -50,29 +51,27 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   );
   const { tapedGirthMm: tapedMm, weightKg, coatDepthMm } = fittingDog(dog, tapes, { today: dayOf(Date.parse(sent.at), kennel.timeZone) });
   const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
-  await tellBesides(scope, id, sent, collar.id);
+  await tellBesides(scope, id, sent, plan, dogAnswer(dog), kennelAnswer(kennel));
   const dogThen: CheckedThen = { tapedMm, weightKg, coatDepthMm };
   return { ...sent, id, attempt: before.length + 1, outcome: { ...outcome, dogThen }, ...keptNow(scope, sent.at, rules) };
 }
 
 /** What a check answers of contact and skin is told where contact and skin are told, under the check's own id: nothing is asked twice. */
-async function tellBesides(scope: KennelScope, id: string, { kind, answers, dogId, on, at }: NewFitCheck, collarId: string): Promise<void> {
-  const { contactMade, skin } = collarKind(kind).tells(answers);
+async function tellBesides(
+  scope: KennelScope,
+  id: string,
+  { kind, answers, on, at }: NewFitCheck,
+  plan: Pick<PlanRow, 'collarId' | 'choices'>,
+  dog: Dog,
+  kennel: Kennel,
+) {
+  const { contactMade, skin, skinAt } = collarKind(kind).tells(answers);
   const happened = happenedNow(scope, at);
   if (contactMade !== null) {
-    const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId, data: { made: contactMade } };
+    const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId: plan.collarId, data: { made: contactMade } };
     await scope.insert(EventEntity, { id, event: 'contact', ...told, ...happened });
   }
-  if (skin === null) return;
-  const [told, voids] = await Promise.all([
-    scope.all(EventEntity, { dogId, collarId, event: In(['put-on', 'moved']), at: LessThanOrEqual(new Date(at)) }, { at: 'ASC', id: 'ASC' }),
-    scope.all(EventEntity, { event: 'void', collarId }, { at: 'ASC' }),
-  ]);
-  // What was taken back is no place.
-  const { wear } = wearAndDeviceEvents([...told, ...voids].map(eventAsSent));
-  const clock = wear.map((event) => ('clock' in event ? event.clock : null)).findLast((place) => place !== null) ?? (on as { clock?: unknown }).clock;
-  if (typeof clock !== 'number') return;
-  await scope.insert(SkinLookEntity, { id, dogId, clock, under: 'contacts', grade: skin, sore: null, note: '', photoId: null, ...happened });
+  if (skin !== null) await tellSkin(scope, { id, linkId: null, ...happened }, dog, kennel, { ...plan, kind, on }, { grade: skin, skinAt });
 }
 
 export const fitCheckKind: AppendedKind<FitCheckRow, NewFitCheck, FitCheck> = {

@@ -18,16 +18,16 @@ export function keptNow(scope: KennelScope, at: string, rules: HouseRules) {
   return { ...happenedNow(scope, at), coreVersion: CORE_VERSION, rules: { ...rules } };
 }
 
-type KeptRow = { personId: string; at: Date; recordedAt: Date; kennelId: string };
+type KeptRow = { personId: string | null; at: Date; recordedAt: Date; kennelId: string };
 
 /** Rows of kept verdicts as they are answered: times as text, the person's name beside the id. */
 export async function keptAnswers<Row extends KeptRow>(scope: KennelScope, rows: Row[]) {
-  const people = await scope.someOf(PersonEntity, [...new Set(rows.map((row) => row.personId))]);
+  const people = await scope.someOf(PersonEntity, [...new Set(rows.flatMap((row) => row.personId ?? []))]);
   const names = new Map(people.map((person) => [person.id, person.name]));
   return rows.map(({ kennelId: _kennel, at, recordedAt, ...row }) => ({
     ...row,
     at: at.toISOString(),
     recordedAt: recordedAt.toISOString(),
-    personName: names.get(row.personId) ?? '',
+    personName: (row.personId && names.get(row.personId)) ?? '',
   }));
 }

@@ -75,7 +75,9 @@ async function contactFelt(
     scope.all(EventEntity, { event: 'void', collarId }, { at: 'ASC' }),
   ]);
   const gone = new Set(voids.flatMap(({ eventId }) => eventId ?? []));
-  return felt.filter(({ id }) => !gone.has(id)).map((one) => ({ collarId: one.collarId!, at: one.at.toISOString(), made: one.data.made === true }));
+  // What is only to be felt again was not felt.
+  const known = felt.filter(({ id, data }) => !gone.has(id) && data.made !== null);
+  return known.map((one) => ({ collarId: one.collarId!, at: one.at.toISOString(), made: one.data.made === true }));
 }
 
 /** The rows of a dog as its levels are worked out from them, with its collars. */

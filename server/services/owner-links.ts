@@ -1,4 +1,6 @@
 import {
+  collarKind,
+  currentFits,
   dayOf,
   OWNER_LINK_DAYS,
   type OwnerLink,
@@ -14,12 +16,14 @@ import { MoreThanOrEqual, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { DogEntity } from '../data/entities/dog.ts';
 import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity, type HandoverRow, type OwnerLinkRow, type OwnerVisitRow } from '../data/entities/handover.ts';
+import { dogPage } from './dog-pages.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
-import { kennelOf } from './kennels.ts';
+import { kennelAnswer, kennelOf } from './kennels.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import { readable } from './readable.ts';
 import type { VersionedKind } from './record-base.ts';
+import { tellSkin } from './told-skin.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '@banter/core';
 
 /** The latest handover that can be read is one of so many. */
@@ -68,9 +72,9 @@ export async function latestHandover(scope: KennelScope, dogId: string): Promise
 export async function noteVisit(
   scope: KennelScope,
   link: OwnerLinkRow,
-  visit: Pick<OwnerVisitRow, 'what'> & Partial<Pick<OwnerVisitRow, 'id' | 'item' | 'day'>>,
+  visit: Pick<OwnerVisitRow, 'what'> & Partial<Pick<OwnerVisitRow, 'id' | 'item' | 'day' | 'at'>>,
 ): Promise<void> {
-  await scope.insert(OwnerVisitEntity, { id: uuidv7(), item: '', day: null, ...visit, linkId: link.id, dogId: link.dogId, at: new Date() });
+  await scope.insert(OwnerVisitEntity, { id: uuidv7(), item: '', day: null, at: new Date(), ...visit, linkId: link.id, dogId: link.dogId });
 }
 
 /** What an owner sees; that it was opened is written down, once for each look. */
@@ -123,8 +127,26 @@ export async function tickDaily(dataSource: DataSource, { key, id, item, done }:
 export async function sayToKennel(dataSource: DataSource, { key, id, says, done }: OwnerSays, now: Date): Promise<KennelScope> {
   const { link, scope } = await ownerOf(dataSource, key);
   if (await scope.find(OwnerVisitEntity, id)) return scope;
-  const { timeZone } = await kennelOf(scope);
-  await noteVisit(scope, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), timeZone) });
+  const kennel = kennelAnswer(await kennelOf(scope));
+  await scope.inOne(async (within) => {
+    await noteVisit(within, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), kennel.timeZone), at: now });
+    // Pink is a look at the skin wherever it is said: that place rests. Undone, it is clear again.
+    if (says !== 'pink') return;
+    const { dog, plans, checks, endings, madeUp } = await dogPage(within, link.dogId);
+    const fits = currentFits(plans, checks, endings, madeUp);
+    const fit = fits.find(({ plan }) => collarKind(plan.kind).traits.wear.contacts) ?? fits[0];
+    if (!fit) return;
+    const { kind, collarId, choices } = fit.plan;
+    const teller = { id, linkId: link.id, personId: null, at: now, recordedAt: now };
+    await tellSkin(
+      within,
+      teller,
+      dog,
+      kennel,
+      { kind, collarId, choices, on: fit.check?.on },
+      { grade: done ? 1 : 0, skinAt: null, note: done ? '' : 'Undone by the owner.' },
+    );
+  });
   return scope;
 }
 
@@ -142,7 +164,7 @@ export async function saidByOwners(scope: KennelScope, now: Date): Promise<Today
         AND NOT EXISTS (SELECT 1 FROM owner_visits later WHERE later.kennelId = visit.kennelId AND later.linkId = visit.linkId
           AND later.item = visit.item AND later.what IN ('said', 'unsaid') AND (later.at, later.id) > (visit.at, visit.id))
         AND NOT EXISTS (SELECT 1 FROM fit_checks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.at > visit.at AND visit.item <> 'pink')
-        AND NOT EXISTS (SELECT 1 FROM skin_looks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.at > visit.at AND visit.item = 'pink')
+        AND NOT EXISTS (SELECT 1 FROM skin_looks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.linkId IS NULL AND looked.at > visit.at AND visit.item = 'pink')
       ORDER BY visit.at, visit.id`,
     { since: new Date(now.getTime() - SAID_DAYS * DAY_MS) },
   );

@@ -4,6 +4,7 @@ import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
+import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
@@ -15,7 +16,7 @@ import { badField } from './failure.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
-import { keptAnswers, keptNow } from './kept.ts';
+import { happenedNow, keptAnswers, keptNow } from './kept.ts';
 import { madeUpNow } from './made-up.ts';
 import { fingerOf } from './people.ts';
 import { placeAnswer } from './places.ts';
@@ -23,6 +24,7 @@ import { readable } from './readable.ts';
 import type { AppendedKind } from './record-base.ts';
 import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
+import { wearsOfCollar } from './wears-of-collar.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<Omit<PlanRow, 'kennelId'>> {
   // Held first: no plan lands on a collar that is being scrapped.
@@ -65,6 +67,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const outcome = kind.plan(facts, collar, stock, sent.choices, house.rules);
   if (outcome.blocked) throw badField('choices', kind.planReasons(outcome, contractSpeaker)[0]?.text ?? 'This must not be worn.');
   if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'This does not fit as it is; say in a note why it is kept all the same.');
+  await strappedAnew(scope, id, sent);
   return {
     ...sent,
     id,
@@ -78,6 +81,15 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
     outcome,
     ...keptNow(scope, sent.at, house.rules),
   };
+}
+
+/** A device that is on the dog and is decided anew is strapped anew: its contacts are to be felt again. */
+async function strappedAnew(scope: KennelScope, id: string, { dogId, collarId, kind, at }: NewPlan): Promise<void> {
+  if (!collarKind(kind).traits.wear.contacts) return;
+  const last = (await wearsOfCollar(scope, dogId, collarId, new Date(at))).at(-1);
+  if (last?.to !== null) return;
+  const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId, data: { made: null } };
+  await scope.insert(EventEntity, { id, event: 'contact', ...told, ...happenedNow(scope, at) });
 }
 
 export const planKind: AppendedKind<PlanRow, NewPlan, Plan> = {

@@ -26,6 +26,7 @@ export function eventSentence(event: NewFieldEvent, page: Pick<FieldPage, 'setti
     case 'correction':
       return `Corrected ${DIRECTION_WORDS[event.direction].name}`;
     case 'contact':
+      if (event.made === null) return 'Contact to be checked again';
       return event.made ? 'Contact felt: both touch' : 'Contact felt: they do not touch';
     case 'looked-into':
       return `Looked why it needs more: ${CAUSE_WORDS[event.found]}`;

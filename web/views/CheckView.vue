@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { labelOf } from '@banter/core';
+import { labelOf, questionsAsked } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtFor, z, nextStep } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
@@ -62,8 +62,11 @@ const on = computed<Record<string, number>>({
   get: () => draft.value.on ?? expectedOn.value,
   set: (now) => (draft.value = { ...draft.value, on: now }),
 });
-const answered = computed(() => kind.value.questions.filter((question) => draft.value.answers[question.id]).length);
-const complete = computed(() => answered.value === kind.value.questions.length);
+const asked = computed(() => questionsAsked(kind.value.questions, draft.value.answers));
+/** Questions that may not be left out. */
+const required = computed(() => asked.value.filter(({ optional }) => !optional));
+const answered = computed(() => required.value.filter((question) => draft.value.answers[question.id]).length);
+const complete = computed(() => answered.value === required.value.length);
 const answers = computed(() => ({ ...draft.value.answers, ...Object.fromEntries(kind.value.counts.map(({ id }) => [id, draft.value.counts[id] ?? null])) }));
 /** What the answers come to, before they are kept: the same computation that keeps them. */
 const foreseen = computed(() => {
@@ -101,7 +104,7 @@ const headline = computed(() => {
   if (foreseen.value) return kind.value.checkSentence(foreseen.value, on.value);
   if (answered.value === 0 && !stands.value) return standing.value!.sentence;
   if (check.value && answered.value === 0) return kind.value.checkSentence(check.value.outcome, check.value.on);
-  return answered.value === 0 ? `Put it on ${data.value!.dog.name} and check the fit.` : `${kind.value.questions.length - answered.value} more to look at.`;
+  return answered.value === 0 ? `Put it on ${data.value!.dog.name} and check the fit.` : `${required.value.length - answered.value} more to look at.`;
 });
 
 async function keep() {
@@ -172,7 +175,7 @@ async function keep() {
           </details>
           <section class="sheet space-y-5" aria-label="Questions">
             <ChoiceRow
-              v-for="question in kind.questions"
+              v-for="question in asked"
               :key="question.id"
               :model-value="draft.answers[question.id] ?? null"
               :label="question.ask"
@@ -199,7 +202,7 @@ async function keep() {
           <KeepBar :keeping="keeping" :label="`Keep check ${checks.length + 1}`" :disabled="!complete">
             <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet">To {{ data!.dog.name }}’s record</RouterLink>
             <span v-if="!complete" class="text-soft"
-              >{{ answered }} of {{ kind.questions.length }} answered{{ kind.counts.length > 0 ? '; the gather test may be left out' : '' }}.</span
+              >{{ answered }} of {{ required.length }} answered{{ kind.counts.length > 0 ? '; the gather test may be left out' : '' }}.</span
             >
           </KeepBar>
         </div>

@@ -1,3 +1,4 @@
+import { withSkinUnder } from '../../check/skin-under.ts';
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { spokenSpan } from '../../units/speaker.ts';
@@ -15,7 +16,7 @@ export const CLIP_ON_PUT_ON: readonly string[] = [
 const SLACK_MM = [25.4, 50.8] as const;
 
 /** What a clip-on slip is looked at for on the dog. Common practice: one to two inches of slack; a backup never tightens. */
-export const CLIP_ON_CHECK: CheckSpec<ClipOnNumbers, ClipOnOptions> = {
+export const CLIP_ON_CHECK: CheckSpec<ClipOnNumbers, ClipOnOptions> = withSkinUnder<ClipOnNumbers, ClipOnOptions>({
   questions: [
     BREATHING,
     SITS,
@@ -85,4 +86,4 @@ export const CLIP_ON_CHECK: CheckSpec<ClipOnNumbers, ClipOnOptions> = {
         },
   steps: { ...SHARED_STEPS, 'shut-clip': { do: 'Shut the clip', again: true }, 'another-size': { do: 'Take another length', bench: true } },
   good: 'It sits high, the clip is shut, and it has the slack that belongs to it.',
-};
+});

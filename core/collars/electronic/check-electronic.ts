@@ -1,3 +1,4 @@
+import { SKIN_ANSWERS, skinGradeOf } from '../../check/skin-under.ts';
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS } from '../../check/shared-questions.ts';
@@ -57,11 +58,7 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
       id: 'skin',
       ask: 'Skin under the last place?',
       how: 'Look before it goes on again.',
-      answers: [
-        { value: 'clear', label: 'Clear' },
-        { value: 'pink', label: 'Pink' },
-        { value: 'sore', label: 'Red, bare or broken' },
-      ],
+      answers: SKIN_ANSWERS,
     },
     ...(kind === 'fence'
       ? [
@@ -141,7 +138,8 @@ export const electronicCheck = (kind: 'remote' | 'fence'): CheckSpec<ElectronicN
   },
   tells: ({ touch, skinMoves, skin }) => ({
     contactMade: touch === 'hair' || skinMoves === 'no' ? false : touch === 'both' && skinMoves === 'yes' ? true : null,
-    skin: skin === 'clear' ? 0 : skin === 'pink' ? 1 : skin === 'sore' ? 2 : null,
+    skin: skinGradeOf({ skin: skin ?? null }),
+    skinAt: null,
   }),
   good: 'Both contacts touch, the skin moves with the receiver, two fingers go under, and the windpipe is clear.',
 });

@@ -1,3 +1,4 @@
+import { withSkinUnder } from '../../check/skin-under.ts';
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { fingersUnderQuestion, slackOfFingersUnder, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
@@ -13,7 +14,7 @@ export const HEAD_COLLAR_PUT_ON: readonly string[] = [
 ];
 
 /** What a head collar is looked at for on the dog. Common practice. */
-export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> = {
+export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> = withSkinUnder<HeadCollarNumbers, HeadCollarOptions>({
   questions: [
     BREATHING,
     {
@@ -156,4 +157,4 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
     'clip-safety': { do: 'Clip the safety strap to the flat collar', again: true },
   },
   good: 'The mouth opens fully, the loop slides to the nose leather and not off, and one finger goes under the neck strap.',
-};
+});

@@ -1,3 +1,4 @@
+import { withSkinUnder } from '../../check/skin-under.ts';
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { fingersUnderQuestion, slideStrap } from '../../check/fingers-under.ts';
 import { BREATHING, BREATHING_FAULT, COMES_OVER, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
@@ -14,7 +15,7 @@ export const MARTINGALE_PUT_ON: readonly string[] = [
 ];
 
 /** What a martingale is looked at for on the dog. Common practice. */
-export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> = {
+export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> = withSkinUnder<MartingaleNumbers, MartingaleOptions>({
   questions: [
     BREATHING,
     {
@@ -138,4 +139,4 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
     'short-loop': { do: 'Take one with a shorter loop, or leave it off when nobody walks the dog', bench: true },
   },
   good: 'It sits high, the rings do what the house wants, two fingers go under at rest, and it cannot come over the head.',
-};
+});

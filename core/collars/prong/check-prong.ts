@@ -1,3 +1,4 @@
+import { withSkinUnder } from '../../check/skin-under.ts';
 import type { CheckCount, CheckSpec, OwnDecision, Sized } from '../../check/check-spec.ts';
 import type { CheckQuestion } from '../../check/check-question.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
@@ -166,7 +167,7 @@ function decide(sized: Sized<ProngCheckNumbers, ProngCheckOptions>): Decision | 
 }
 
 /** What a prong is looked at for on the dog, in the order the hands go. Common practice. */
-export const PRONG_CHECK: CheckSpec<ProngCheckNumbers, ProngCheckOptions, ProngCheckReason> = {
+export const PRONG_CHECK: CheckSpec<ProngCheckNumbers, ProngCheckOptions, ProngCheckReason> = withSkinUnder({
   questions: [BREATHING, ...OWN_QUESTIONS],
   counts: [PRONG_GATHER_TEST],
   faults: [
@@ -208,4 +209,4 @@ export const PRONG_CHECK: CheckSpec<ProngCheckNumbers, ProngCheckOptions, ProngC
     'wear-loose': { do: 'Loose on purpose: wear it so this session, a link tighter next time', later: true },
   },
   good: 'It sits high, stays up, turns a little, some fingers go under, and it cannot pass the head.',
-};
+});

@@ -41,6 +41,16 @@ describe('a prong on the dog', () => {
     expect(look({})).toMatchObject({ verdict: 'good', step: 'good', agrees: true, slack: { lowMm: 0, highMm: 25 }, then: { left: 7, right: 7 } });
   });
 
+  it('says what the skin under it asks for once the size is right, and nothing where it was not looked at (common practice)', () => {
+    const skin = (value: string, answers: object = {}) => look({ answers: { ...answers, skin: value } as object });
+    expect(skin('clear')).toMatchObject({ verdict: 'good' });
+    expect(skin('pink')).toMatchObject({ verdict: 'adjust', step: 'rest-skin' });
+    expect(skin('sore')).toMatchObject({ verdict: 'stop', step: 'ask-vet' });
+    // A loose fit that rubs is mended first: the link comes out.
+    expect(skin('pink', { under: 'flat-hand', turns: 'spins' })).toMatchObject({ verdict: 'adjust', step: 'take-out' });
+    expect(sentence(skin('pink'), links(14))).toBe('Take it off and let the skin rest, then check again.');
+  });
+
   it.each([
     [{ breathing: 'not-free', under: 'flat-hand' }, 'stop', 'open-it'],
     [{ ears: 'caught', under: 'none' }, 'adjust', 'free-ears'],

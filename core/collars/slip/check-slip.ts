@@ -1,3 +1,4 @@
+import { withSkinUnder } from '../../check/skin-under.ts';
 import type { CheckSpec } from '../../check/check-spec.ts';
 import { BREATHING, BREATHING_FAULT, SHARED_STEPS, SITS, SITS_FAULT } from '../../check/shared-questions.ts';
 import { spokenSpan } from '../../units/speaker.ts';
@@ -15,7 +16,7 @@ export const SLIP_PUT_ON: readonly string[] = [
 const GAP_MM = [12.7, 63.5] as const;
 
 /** What a slip is looked at for on the dog. Common practice. */
-export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
+export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = withSkinUnder<SlipNumbers, SlipOptions>({
   questions: [
     BREATHING,
     {
@@ -120,4 +121,4 @@ export const SLIP_CHECK: CheckSpec<SlipNumbers, SlipOptions> = {
     'another-size': { do: 'Take another length', bench: true },
   },
   good: 'It makes the right letter, falls open when let go, and the rings stay apart as they should.',
-};
+});

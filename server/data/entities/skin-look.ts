@@ -17,5 +17,7 @@ export const SkinLookEntity = new EntitySchema<SkinLookRow>({
     note: { type: 'varchar', length: 1000 },
     photoId: { type: 'uuid', nullable: true },
     ...happenedColumns,
+    personId: { type: 'uuid', nullable: true },
+    linkId: { type: 'uuid', nullable: true },
   },
 });

@@ -4,7 +4,7 @@ import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { nothingGetsInMigrations } from './nothing-gets-in.ts';
-import { gearOfRigsMigrations } from './gear-of-rigs.ts';
+import { oneTruthMigrations } from './one-truth.ts';
 import { ownerSaysMigrations } from './owner-says.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
@@ -26,5 +26,5 @@ export const migrations = [
   ...nothingGetsInMigrations,
   ...whatSteersMigrations,
   ...ownerSaysMigrations,
-  ...gearOfRigsMigrations,
+  ...oneTruthMigrations,
 ];

@@ -133,6 +133,14 @@ function respond(response: DogResponse) {
       @found="(found) => (tell({ event: 'looked-into', collarId: device.collarId, found }), (looking = false))"
       @close="looking = false"
     />
+    <button
+      v-if="facts.contactMade === true"
+      type="button"
+      class="press press-quiet mt-2 min-h-12 w-full"
+      @click="tell({ event: 'contact', collarId: device.collarId, made: null })"
+    >
+      Soaked or re-strapped
+    </button>
     <button v-if="!barred" type="button" class="press mt-3 min-h-20 w-full text-xl" :class="asked ? 'press-plain' : 'press-main'" @click="press">
       Press {{ silent ? mode : levelWords(level) }}{{ asked ? ' all the same' : '' }}
     </button>

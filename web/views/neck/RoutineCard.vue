@@ -31,6 +31,12 @@ function toldOfStep(id: RoutineStepId, right: boolean): EventToTell {
 function tick(id: RoutineStepId, right = true) {
   void props.telling.tell(`${ROUTINE_STEPS.find((step) => step.id === id)!.name}: ${right ? 'done' : 'not right'}.`, [toldOfStep(id, right)]);
 }
+/** What makes contact that was felt to be felt again, where it sits. */
+const DISTURBED = [
+  { button: 'Re-strapped', told: 'Strapped anew: feel the contacts.' },
+  { button: 'Dog soaked', told: 'Soaked: feel the contacts.' },
+] as const;
+const disturbed = (told: string) => void props.telling.tell(told, [{ event: 'contact', collarId: collar.value.id, made: null }]);
 const mayTick = (id: RoutineStepId) => id !== 'contact' || props.contacts.wear !== null;
 /** What is done in the hand, before it goes on: one tap says all of it. Contact is felt on the dog. */
 const inHand = computed(() => props.contacts.routine.filter(({ id, state }) => id !== 'contact' && AGAIN.has(state)).map(({ id }) => id));
@@ -66,6 +72,9 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
             {{ step.id === 'contact' ? 'Both touch' : 'Done' }}<span class="sr-only">: {{ step.name }}</span>
           </button>
           <button v-if="step.id === 'contact'" type="button" class="press press-quiet" @click="tick(step.id, false)">They do not</button>
+        </span>
+        <span v-if="step.id === 'contact' && contacts.wear && step.state === 'done'" class="flex flex-wrap gap-1">
+          <button v-for="one in DISTURBED" :key="one.button" type="button" class="press press-quiet" @click="disturbed(one.told)">{{ one.button }}</button>
         </span>
       </li>
     </ol>
