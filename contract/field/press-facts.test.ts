@@ -37,7 +37,7 @@ function told(id: string, at: number, presses: [number, 'none' | 'small' | 'did'
 }
 const later = told('later', NINE + 3 * HOUR, []);
 const facts = (earlier: ReturnType<typeof told>[], own: Partial<FieldDevice> = {}, session = later) =>
-  pressFacts({ moveByHours: 6 }, { ...device, ...own }, { setting: 'yard', now: NINE + 3 * HOUR, timeZone: 'UTC', session, earlier });
+  pressFacts({ moveByHours: 6, programmes: [] }, { ...device, ...own }, { setting: 'yard', now: NINE + 3 * HOUR, timeZone: 'UTC', session, earlier });
 
 describe('what a phone knows before a press', () => {
   it('holds what was too much in an earlier session of the morning as the ceiling, although nobody else has heard of it', () => {

@@ -22,7 +22,7 @@ export function usualHere(device: Pick<FieldDevice, 'collarId' | 'levels'>, sett
  * `earlier` are other sessions of this dog on this phone: what was too much in one of them is a ceiling now, sent or not.
  */
 export function pressFacts(
-  dog: Pick<FieldDog, 'moveByHours'>,
+  dog: Pick<FieldDog, 'moveByHours' | 'programmes'>,
   device: FieldDevice,
   { setting, now, timeZone, session, earlier }: { setting: string; now: number; timeZone: string; session: SessionStory; earlier: readonly SessionStory[] },
 ): PressFacts {
@@ -52,5 +52,6 @@ export function pressFacts(
     skin: skin && (skin.until === null || now < Date.parse(skin.until)) ? { clock: skin.clock, grade: skin.grade } : null,
     percent: state?.percent ?? null,
     lockedOut: device.lockedUntil !== null && now < Date.parse(device.lockedUntil),
+    unpressedStage: dog.programmes.find(({ notYet }) => notYet.includes('press'))?.stageName ?? null,
   };
 }

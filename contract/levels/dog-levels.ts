@@ -2,6 +2,7 @@ import {
   levelStanding,
   noticedBy,
   WORK_SETTINGS,
+  type CauseAsked,
   type House,
   type LevelRun,
   type LevelScale,
@@ -38,6 +39,7 @@ export type LevelRecordsOfDog = {
   ceilings: readonly { collarId: string; level: number }[];
   caps: readonly { collarId: string; cap: number | null }[];
   contactChecks: LevelsPage['contactChecks'];
+  causesAsked: LevelsPage['causesAsked'];
 };
 
 /** The settings of a kennel, from easy to hard. */
@@ -86,11 +88,18 @@ export function dogLevels(
     // Contact felt in a session was felt before its presses: it counts from the session's beginning.
     const within = (at: string) => records.sessions.find(({ begunAt, lastAt }) => begunAt <= at && at <= lastAt)?.begunAt ?? at;
     const contactFelt = records.contactChecks.filter(({ collarId, made }) => collarId === collar.id && made).map(({ at }) => Date.parse(within(at)));
+    // Contact that was felt, wherever, answers the first question of an alarm.
+    const asked: CauseAsked[] = [
+      ...records.contactChecks
+        .filter(({ collarId }) => collarId === collar.id)
+        .map(({ at, made }) => ({ cause: 'contact' as const, was: !made, at: Date.parse(within(at)) })),
+      ...records.causesAsked.filter(({ collarId }) => collarId === collar.id).map(({ cause, was, at }) => ({ cause, was, at: Date.parse(at) })),
+    ];
     const settings = settingsOf(kennel).flatMap(({ id, name }): SettingLevels[] => {
       const runs = runsIn(records.findings, collar.id, id);
       const needed = neededIn(records.sessions, collar.id, id);
       if (runs.length === 0 && needed.length === 0) return [];
-      const standing = levelStanding({ runs, needed, contactFelt }, { scale, ceiling, cap }, house.rules);
+      const standing = levelStanding({ runs, needed, contactFelt, asked }, { scale, ceiling, cap }, house.rules);
       const { alarm } = standing.drift;
       const lastFelt = contactFelt.filter((at) => alarm === null || at <= alarm.firstAt).at(-1) ?? null;
       return [{ id, name, ...standing, reason: reasonOf(standing.drift, lastFelt, dayWords) }];

@@ -16,8 +16,9 @@ export function wearAndDeviceEvents(events: readonly NewEvent[]): { wear: WearEv
       case 'state':
         wear.push({ ...told, at });
         break;
-      // Of a session, not of how the device stands.
+      // Of a session or of a level, not of how the device stands.
       case 'press':
+      case 'looked-into':
         break;
       default:
         device.push({ ...told, at });

@@ -1,4 +1,4 @@
-import { judgeStage, type StageJudgement } from '@banter/core';
+import { judgeStage, resultsBySession, type StageJudgement } from '@banter/core';
 import type { NewStageMove, NewStageResult, ProgrammeFacts } from '../records/programme.ts';
 
 /** Where a dog stands in a programme: its stage, since when, what came of it, and what the marks say now. */
@@ -15,12 +15,12 @@ export type ProgrammeStanding = {
 };
 
 type Told = {
-  results: readonly Pick<NewStageResult, 'stageId' | 'met' | 'of' | 'setback' | 'at'>[];
+  results: readonly Pick<NewStageResult, 'stageId' | 'sessionId' | 'met' | 'of' | 'setback' | 'at'>[];
   moves: readonly Pick<NewStageMove, 'toStage' | 'at'>[];
 };
 
 /**
- * Where a programme stands at an instant (ms), out of its moves and results in whatever order they come. A stage that has been
+ * Where a programme stands at an instant (ms), out of its moves and results in whatever order they come; a session has one result. A stage that has been
  * taken out of the programme since counts as the first. `startedAt` is the beginning of its first day, ms.
  */
 export function programmeStanding(
@@ -35,10 +35,11 @@ export function programmeStanding(
   const index = Math.max(0, last ? stages.findIndex(({ id }) => id === last.toStage) : 0);
   const stage = stages[index]!;
   const since = last ? Date.parse(last.at) : startedAt;
-  const own = results.filter(({ stageId, at }) => stageId === stage.id && Date.parse(at) >= since && Date.parse(at) <= now);
+  const told = results.map((one) => ({ ...one, at: Date.parse(one.at) })).filter(({ stageId, at }) => stageId === stage.id && at >= since && at <= now);
+  const own = resultsBySession(told, stage.minutes);
   const judgement = judgeStage(
     stage,
-    own.map(({ met, of, setback, at }) => ({ met, of, setback, at: Date.parse(at) })),
+    own.map(({ met, of, setback, at }) => ({ met, of, setback, at })),
     { index, begunAt: since, now },
   );
   const to = judgement.verdict === 'on' ? index + 1 : judgement.verdict === 'back' ? index - judgement.back : index;
@@ -46,7 +47,7 @@ export function programmeStanding(
     index,
     stage,
     since,
-    results: own,
+    results: own.map((one) => ({ ...one, at: new Date(one.at).toISOString() })),
     judgement,
     leadsTo: to === index ? null : (stages[to]?.id ?? null),
     finished: judgement.verdict === 'on' && to >= stages.length,

@@ -1,5 +1,5 @@
 import { STIMULATION_MODES } from '@banter/core/collars/electronic';
-import { WEAR_STATES } from '@banter/core';
+import { MORE_CAUSES, WEAR_STATES } from '@banter/core';
 import { ClockPlace } from '../measures.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
@@ -26,6 +26,8 @@ export const NewEvent = z.discriminatedUnion('event', [
   z.strictObject({ event: z.literal('press'), ...ofDevice, level: z.number().min(0).max(1000), mode: z.enum(STIMULATION_MODES) }),
   // Null: strapped anew, or the dog soaked; they are to be felt again.
   z.strictObject({ event: z.literal('contact'), ...ofDevice, made: z.boolean().nullable() }),
+  // One of the questions that a level that rose asks, and whether it was the cause.
+  z.strictObject({ event: z.literal('looked-into'), ...ofDevice, cause: z.enum(MORE_CAUSES), was: z.boolean() }),
   z.strictObject({ event: z.literal('locked-out'), ...ofDevice, seconds: z.number().positive().max(3600) }),
   z.strictObject({ event: z.literal('void'), ...happened, eventId: RecordId }),
 ]);

@@ -1,3 +1,4 @@
+import { NOT_YET } from '@banter/core';
 import { STIMULATION_MODES } from '@banter/core/collars/electronic';
 import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
@@ -8,7 +9,7 @@ import { FieldSession } from './field-log.ts';
 export const FieldDevice = z.object({
   collarId: RecordId,
   name: z.string(),
-  scale: z.object({ min: z.number(), max: z.number(), step: z.number() }),
+  scale: z.object({ min: z.number(), max: z.number(), step: z.number(), firstStep: z.number().optional() }),
   modes: z.array(z.enum(STIMULATION_MODES)),
   ceiling: z.number().nullable(),
   cap: z.number().nullable(),
@@ -57,6 +58,7 @@ export const FieldDog = z.object({
         needed: z.number().int(),
         of: z.number().int(),
         setback: z.string(),
+        notYet: z.array(z.enum(NOT_YET)).default([]),
       }),
     )
     .default([]),

@@ -1,4 +1,4 @@
-import { RESPONSES } from '@banter/core';
+import { MORE_CAUSES, RESPONSES } from '@banter/core';
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
 import { Instant, RecordId, SettingId } from './common.ts';
@@ -26,6 +26,8 @@ export const LevelsPage = z.object({
   ceilings: z.array(z.object({ collarId: RecordId, level: z.number(), at: Instant })),
   /** When contact was felt, on a device or when a dog needed more than usual. */
   contactChecks: z.array(At.extend({ made: z.boolean() })),
+  /** What was asked of levels that rose, and whether it was the cause. */
+  causesAsked: z.array(At.extend({ cause: z.enum(MORE_CAUSES), was: z.boolean() })),
   /** How many presses the record holds, by device and setting, and between when. */
   presses: z.array(z.object({ collarId: RecordId, setting: z.string(), count: z.number().int(), firstAt: Instant, lastAt: Instant })),
 });

@@ -1,4 +1,4 @@
-import { PROGRAMME_TEMPLATES, type ProgrammeStage } from '@banter/core';
+import { NOT_YET, PROGRAMME_TEMPLATES, type ProgrammeStage } from '@banter/core';
 import { between, oneEach, z } from '../plain-words.ts';
 import { Instant, line, namedLine, passage, RecordId } from './common.ts';
 
@@ -18,6 +18,8 @@ export const StageShape = z
     pass: z.strictObject({ what: namedLine(120), needed: whole(1, 100), of: whole(1, 100), inRow: whole(1, 60), leastDays: whole(0, 120) }),
     fallBack: z.strictObject({ below: between(0, 1), inRow: whole(1, 20), stages: whole(1, 12), setback: namedLine(120) }),
     cautions: z.array(line(200)).max(8),
+    // A stage of before did not say so.
+    notYet: z.array(z.enum(NOT_YET)).max(NOT_YET.length).default([]),
   })
   .check(({ value, issues }) => {
     if (value.pass.needed > value.pass.of)

@@ -1,5 +1,5 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import { countOf, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
+import { countOf, MORE_STEPS, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
 import { notUsable } from '../records/gear.ts';
 import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
 
@@ -20,7 +20,7 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
     ...dogOf(one),
     code: 'level-up',
     tone: 'mind',
-    title: `${one.contactFelt ? 'Check skin and place' : 'Check the contact'}: ${one.dogName} needs more in ${one.setting}.`,
+    title: `${one.look.next === null ? 'Nothing found' : MORE_STEPS[one.look.next].does}: ${one.dogName} needs more in ${one.setting}.`,
     why: wordReason(NEEDED_REASON_WORDS, one.reason, speak).text,
     to: `/dogs/${one.dogId}/levels`,
     does: 'See why',

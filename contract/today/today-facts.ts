@@ -1,4 +1,4 @@
-import type { HouseRules, NeededReason, Speaker } from '@banter/core';
+import type { AlarmLook, HouseRules, NeededReason, Speaker } from '@banter/core';
 import type { Outgrowth } from '../growth/outgrows.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 import type { OwnerSaying } from '../records/handover.ts';
@@ -23,7 +23,7 @@ export type TodayFacts = NextStepToday & {
   people: readonly { id: string; name: string }[];
   /** What each planned session is for, by its id. */
   stageNames: Readonly<Record<string, string>>;
-  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; contactFelt: boolean }[];
+  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
   growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
   growing: ReadonlySet<string>;
   pieces: readonly UpkeepPiece[];

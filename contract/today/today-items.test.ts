@@ -76,7 +76,7 @@ describe('what is due today', () => {
           device: 'Grey',
           setting: 'yard',
           reason: { code: 'needs-more', by: 6, since: '2 May', contactChecked: '1 May' },
-          contactFelt: false,
+          look: { answers: [], next: 'contact', found: null },
         },
       ],
       planned: [session('s', 13)],
@@ -151,13 +151,16 @@ describe('what is due today', () => {
     expect(todayItems({ ...nothing, pieces: [piece('A')] })[0]!.to).toBe('/upkeep?piece=A');
   });
 
-  it('once the contact was felt, a level that rose asks for skin and place', () => {
-    const rose = (contactFelt: boolean) => {
+  it('once the contact was felt, a level that rose asks for skin and place, then the battery, then what distracts', () => {
+    const rose = (next: 'contact' | 'skin' | 'battery' | null) => {
       const reason = { code: 'needs-more', by: 6, since: '2 May', contactChecked: null } as const;
-      return todayItems({ ...nothing, levels: [{ dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason, contactFelt }] })[0]!.title;
+      const look = { answers: [], next, found: null };
+      return todayItems({ ...nothing, levels: [{ dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason, look }] })[0]!.title;
     };
-    expect(rose(false)).toBe('Check the contact: Moss needs more in yard.');
-    expect(rose(true)).toBe('Check skin and place: Moss needs more in yard.');
+    expect(rose('contact')).toBe('Check the contact: Moss needs more in yard.');
+    expect(rose('skin')).toBe('Check skin and place: Moss needs more in yard.');
+    expect(rose('battery')).toBe('Check the battery: Moss needs more in yard.');
+    expect(rose(null)).toBe('Nothing found: Moss needs more in yard.');
   });
 
   it('a piece to be mended that a dog wears comes first, with the dog’s name', () => {

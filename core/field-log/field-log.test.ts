@@ -136,6 +136,7 @@ const known: PressFacts = {
   skin: null,
   percent: 80,
   lockedOut: false,
+  unpressedStage: null,
 };
 const codes = (level: number, more: Partial<PressFacts>) => pressGuards(level, { ...known, ...more }, houseRules()).map(({ code }) => code);
 
@@ -143,6 +144,7 @@ describe('what speaks against a press', () => {
   it.each([
     [5, {}, []],
     [5, { ceiling: 6 }, []],
+    [5, { unpressedStage: 'Worn without stimulation' }, ['stage-not-yet']],
     [6, { ceiling: 6 }, ['at-ceiling']],
     [6, { cap: 6 }, []],
     [7, { cap: 6 }, ['above-cap']],

@@ -3,6 +3,7 @@ import { SKIN_GRADE_WORDS, type SkinGrade } from '../contacts/skin-flags.ts';
 import type { FitTone } from '../fit/fit-row.ts';
 import { levelWords } from '../levels/level-words.ts';
 import type { LevelScale } from '../levels/staircase.ts';
+import { NOT_YET_WORDS } from '../programme/stage.ts';
 import type { ReasonWords } from '../reasons/reason.ts';
 import { speakHours } from '../units/speak-hours.ts';
 import { countOf } from '../units/count-words.ts';
@@ -32,6 +33,8 @@ export type PressFacts = {
   skin: { clock: number; grade: SkinGrade } | null;
   percent: number | null;
   lockedOut: boolean;
+  /** The stage that this dog is in and in which nothing is pressed yet; null: there is none. */
+  unpressedStage: string | null;
 };
 
 /** What speaks against a press, before it is logged. */
@@ -50,7 +53,8 @@ export type PressGuard =
   | { code: 'locked-out' }
   | { code: 'more-than-usual'; level: number; usual: number }
   | { code: 'level-jump'; level: number; lastNeeded: number; steps: number }
-  | { code: 'level-alarm'; by: number; since: string };
+  | { code: 'level-alarm'; by: number; since: string }
+  | { code: 'stage-not-yet'; stage: string };
 
 export const PRESS_GUARD_TONES: Record<PressGuard['code'], Extract<FitTone, 'stop' | 'mind'>> = {
   'off-scale': 'stop',
@@ -68,10 +72,11 @@ export const PRESS_GUARD_TONES: Record<PressGuard['code'], Extract<FitTone, 'sto
   'more-than-usual': 'mind',
   'level-jump': 'mind',
   'level-alarm': 'mind',
+  'stage-not-yet': 'mind',
 };
 
 /** What is asked about before a press is logged: a tap says that it is meant. */
-export const ASKED_GUARDS: ReadonlySet<PressGuard['code']> = new Set(['level-jump', 'level-alarm', 'contact-unknown']);
+export const ASKED_GUARDS: ReadonlySet<PressGuard['code']> = new Set(['level-jump', 'level-alarm', 'contact-unknown', 'stage-not-yet']);
 
 export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
   'off-scale': (r) =>
@@ -90,6 +95,7 @@ export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
   'level-jump': (r) =>
     `${levelWords(r.level)} is ${countOf(r.steps, 'step')} over ${levelWords(r.lastNeeded)}, last needed here. Feel the contact first: a jump is more often a contact that fails.`,
   'level-alarm': (r) => `The level needed here rose by ${levelWords(r.by)} since ${r.since}, and nobody has felt the contact since. Feel it first.`,
+  'stage-not-yet': (r) => NOT_YET_WORDS.press(r.stage),
   'more-than-usual': (r) =>
     `${levelWords(r.usual)} is what this dog needs here. Needs it more today? First the contact, then skin and place, then the battery, then what distracts it.`,
 };
@@ -109,6 +115,7 @@ export function pressGuards(level: number, facts: PressFacts, rules: Pick<HouseR
   if (cap !== null && level > cap) guards.push({ code: 'above-cap', level, cap });
   if (facts.contactMade === false) guards.push({ code: 'contact-lost' });
   if (!facts.isWorn) guards.push({ code: 'not-worn' });
+  if (facts.unpressedStage !== null) guards.push({ code: 'stage-not-yet', stage: facts.unpressedStage });
   if (facts.contactMade === null) guards.push({ code: 'contact-unknown' });
   if (facts.alarm) guards.push({ code: 'level-alarm', ...facts.alarm });
   const jump = facts.lastNeeded === null ? 0 : (level - facts.lastNeeded) / scale.step;
@@ -127,17 +134,33 @@ export function pressGuards(level: number, facts: PressFacts, rules: Pick<HouseR
 /** The questions when a dog needs more than usual, in the order in which they are asked. Common practice. */
 export const MORE_STEPS = {
   contact: {
+    does: 'Check the contact',
+    good: 'Both contacts touch',
+    bad: 'They do not',
     asks: 'Do both contacts touch the skin?',
     how: 'Push the receiver: the skin moves with it, and two fingers still go under. Part the hair, wiggle it past the last hairs.',
     found: 'Contact was the cause',
   },
   skin: {
+    does: 'Check skin and place',
+    good: 'Skin and place good',
+    bad: 'Skin or place was it',
     asks: 'Are skin and place good?',
     how: 'Look under it: clear skin, on the muscle at the side, never on the windpipe.',
     found: 'Skin or place was the cause',
   },
-  battery: { asks: 'Is it charged, and does it answer?', how: 'The light tells. Try it at the lowest level in the hand.', found: 'The battery was the cause' },
+  battery: {
+    does: 'Check the battery',
+    good: 'Charged, it answers',
+    bad: 'The battery was it',
+    asks: 'Is it charged, and does it answer?',
+    how: 'The light tells. Try it at the lowest level in the hand.',
+    found: 'The battery was the cause',
+  },
   distraction: {
+    does: 'Check what distracts it',
+    good: 'No more than usual',
+    bad: 'It was distracted',
     asks: 'Is there more to distract it here?',
     how: 'Go further off, or to an easier setting, and work there at the level it knows.',
     found: 'It was distracted',

@@ -15,15 +15,16 @@ export const STAIRCASE_RULE_WORDS: Record<StaircaseRule, { name: string; says: s
   },
 };
 
-/** A device's scale: lowest and highest level and the step between two. */
-export type LevelScale = { min: number; max: number; step: number };
+/** A device's scale: lowest and highest level, the step between two, and the first level that does anything, where its profile says so. */
+export type LevelScale = { min: number; max: number; step: number; firstStep?: number };
 
 /**
- * The lowest level of a scale that does anything: its first step where it begins at 0, which is off. Common practice.
+ * The lowest level of a scale that does anything: as the device's profile says, else its first step where it begins at 0, which is off.
+ * Common practice.
  *
  * @example lowestFelt({ min: 0, max: 100, step: 1 }) // 1
  */
-export const lowestFelt = ({ min, step }: Pick<LevelScale, 'min' | 'step'>): number => (min > 0 ? min : min + step);
+export const lowestFelt = ({ min, step, firstStep }: Pick<LevelScale, 'min' | 'step' | 'firstStep'>): number => firstStep ?? (min > 0 ? min : min + step);
 
 /** Where an up-down run stands. */
 export type StaircaseState = {

@@ -104,7 +104,11 @@ describe('what stands of a level', () => {
   const open = { scale, ceiling: null, cap: null };
   const needed = (levels: number[]): NeededLevel[] => levels.map((level, day) => ({ sessionId: `s${day}`, at: day * DAY, level, atEnd: level }));
   const standing = (levels: number[], contactFelt: number[] = [], more: { runs?: LevelRun[]; ceiling?: number; cap?: number } = {}) =>
-    levelStanding({ runs: more.runs ?? [], needed: needed(levels), contactFelt }, { ...open, ceiling: more.ceiling ?? null, cap: more.cap ?? null }, rules);
+    levelStanding(
+      { runs: more.runs ?? [], needed: needed(levels), contactFelt, asked: contactFelt.map((at) => ({ cause: 'contact' as const, was: false, at })) },
+      { ...open, ceiling: more.ceiling ?? null, cap: more.cap ?? null },
+      rules,
+    );
   /** Eight steady sessions, and on day 9 the contact fails. */
   const failing = [9, 9, 10, 9, 8, 9, 9, 9, 9, 14, 15, 14];
 
@@ -118,6 +122,8 @@ describe('what stands of a level', () => {
 
   it('contact felt since answers the alarm’s first question; sessions after it count again, those under it never', () => {
     expect(standing(failing, [11.5 * DAY]).alarmFeltAt).toBe(11.5 * DAY);
+    expect(standing(failing).look).toEqual({ answers: [], next: 'contact', found: null });
+    expect(standing(failing, [11.5 * DAY]).look).toMatchObject({ next: 'skin', found: null });
     const mended = standing([...failing, 9, 8], [11.5 * DAY]);
     expect(mended.drift.alarm).toBeNull();
     expect(mended.drift.underAlarm).toEqual(['s9', 's10', 's11']);

@@ -12,6 +12,7 @@ export const PROGRAMME_IDS = [
   'level-finding',
   'fading',
   'boundary',
+  'refresher',
 ] as const;
 export type ProgrammeId = (typeof PROGRAMME_IDS)[number];
 
@@ -40,6 +41,7 @@ const stage = (id: string, name: string, aim: string, how: readonly string[], { 
   everyDays: 1,
   onAround: false,
   cautions: [],
+  notYet: [],
   ...told,
   pass: { needed: 8, of: 10, inRow: 2, leastDays: 0, ...pass },
   fallBack: { below: 0.5, inRow: 2, stages: 1, setback: 'It was afraid or sore', ...fallBack },
@@ -66,6 +68,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
           minutes: 30,
           pass: { what: 'sessions at ease, no pawing or freezing', needed: 1, of: 1, inRow: 6, leastDays: 3 },
           cautions: [SUPERVISED],
+          notYet: ['leash'],
         },
       ),
       stage(
@@ -142,6 +145,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
           sessionsPerDay: 3,
           pass: { what: 'times of the plan done as planned', needed: 1, of: 1, inRow: 10, leastDays: 14 },
           cautions: [SUPERVISED],
+          notYet: ['press'],
         },
       ),
       stage(
@@ -166,23 +170,28 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     stages: [
       stage('beside', 'Food beside it', 'The head collar foretells food.', ['Lay it on the floor, food beside it.'], {
         pass: { what: 'comes up to it by itself' },
+        notYet: ['leash'],
         fallBack: { setback: 'It fussed' },
       }),
       stage('through', 'Food through the loop', 'It puts its nose in by itself.', ['Hold the loop open, food on the far side.'], {
         pass: { what: 'puts its nose through' },
+        notYet: ['leash'],
         fallBack: { setback: 'It fussed' },
       }),
       stage('a-second', 'On for a second', 'The loop may touch.', ['Loop on, a second, food, off.'], {
         pass: { what: 'stays still for the second' },
+        notYet: ['leash'],
         fallBack: { setback: 'It fussed' },
       }),
       stage('clipped', 'Clipped while feeding', 'The strap closes behind the ears.', ['Clip it while it eats; off before it has finished.'], {
         pass: { what: 'eats on while it is clipped' },
+        notYet: ['leash'],
         fallBack: { setback: 'It fussed' },
       }),
       stage('minutes', 'Seconds, then minutes', 'It wears it and plays.', ['A few seconds more each time, then minutes.', 'Play with it on.'], {
         minutes: 8,
         pass: { what: 'minutes worn without pawing' },
+        notYet: ['leash'],
         fallBack: { setback: 'It pawed at it' },
       }),
       stage('leash-in', 'Leash on indoors', 'It follows a slack leash.', ['Safety strap to the flat collar.', 'The leash hangs in a curve.'], {
@@ -241,6 +250,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
         minutes: 30,
         pass: { what: 'sessions at ease', needed: 1, of: 1, inRow: 6, leastDays: 3 },
         cautions: [CONTACT, SUPERVISED],
+        notYet: ['press'],
       }),
       stage(
         'find',
@@ -307,6 +317,58 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
     ],
   },
   {
+    id: 'refresher',
+    name: 'Refresher',
+    about: 'A graduate that forges again: height and links first, then the heel line, the corrections, the reward and the pace.',
+    school: null,
+    stages: [
+      stage(
+        'height-and-links',
+        'Height and links',
+        'The collar does what it did.',
+        ['Is it worn too low? Push it up and check the fit.', 'Still loose? A link out, or a finer gauge.'],
+        {
+          sessionsPerDay: 1,
+          pass: { what: 'checks on the dog that are good', needed: 1, of: 1, inRow: 1 },
+          cautions: [SUPERVISED],
+        },
+      ),
+      stage(
+        'heel-line',
+        'Heel line',
+        'Every handler keeps the same line.',
+        ['Look up the heel line of this dog.', 'Walk it straight, turning into the dog, and at changed pace.'],
+        {
+          minutes: 10,
+          pass: { what: 'stretches of 20 steps on the heel line' },
+          cautions: [SHORT],
+        },
+      ),
+      stage(
+        'corrections',
+        'Direction of corrections',
+        'Each correction goes the right way, once.',
+        ['Ahead: back. Wide: in towards the leg. Behind: forward.', 'One clear correction, not many small ones.'],
+        {
+          minutes: 10,
+          pass: { what: 'stretches of 20 steps with one correction at most' },
+          cautions: [SHORT],
+        },
+      ),
+      stage(
+        'reward-and-pace',
+        'Reward and pace',
+        'It is paid where it should be.',
+        ['Pay beside the leg while walking, not only at a halt.', 'Change the pace, pass straight on.'],
+        {
+          minutes: 15,
+          pass: { what: 'stretches of 20 steps on a slack leash', inRow: 3 },
+          cautions: [SHORT],
+        },
+      ),
+    ],
+  },
+  {
     id: 'boundary',
     name: 'Boundary on lead',
     about: 'It finds the edge itself and turns back by a cue it knows; until then always on a lead.',
@@ -316,6 +378,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
         minutes: 20,
         pass: { what: 'sessions at ease', needed: 1, of: 1, inRow: 4, leastDays: 2 },
         cautions: [CONTACT],
+        notYet: ['press'],
       }),
       stage(
         'edge',

@@ -32,7 +32,7 @@ const stageOf = (programme: string, id: string) => PROGRAMME_TEMPLATES.find((one
 describe('the programmes of the trade', () => {
   it('are all there, whole, and each stage can be passed and fallen back from', () => {
     expect(PROGRAMME_TEMPLATES.map(({ id }) => id)).toEqual([
-      'wear-first', 'loose-to-fitted', 'no-tell-tale', 'nose-first', 'fit-and-walk', 'through-the-hoop', 'level-finding', 'fading', 'boundary',
+      'wear-first', 'loose-to-fitted', 'no-tell-tale', 'nose-first', 'fit-and-walk', 'through-the-hoop', 'level-finding', 'fading', 'refresher', 'boundary',
     ]); // prettier-ignore
     for (const { stages, school } of PROGRAMME_TEMPLATES) {
       if (school) expect(HOUSE_SCHOOL_OPTIONS[school.name] as readonly string[]).toContain(school.side);
@@ -55,8 +55,8 @@ describe('the programmes of the trade', () => {
   });
   it('a dog is offered those of its collars, its house’s school first, the other school’s, too', () => {
     const ids = (school: 'start-fitted' | 'start-loose') => programmesFor(PRONG_TRAITS.programmes, houseSchools({ startSchool: school })).map(({ id }) => id);
-    expect(ids('start-fitted')).toEqual(['wear-first', 'no-tell-tale', 'fading', 'loose-to-fitted']);
-    expect(ids('start-loose')).toEqual(['loose-to-fitted', 'no-tell-tale', 'fading', 'wear-first']);
+    expect(ids('start-fitted')).toEqual(['wear-first', 'no-tell-tale', 'fading', 'refresher', 'loose-to-fitted']);
+    expect(ids('start-loose')).toEqual(['loose-to-fitted', 'no-tell-tale', 'fading', 'refresher', 'wear-first']);
     expect(programmesFor(FLAT_TRAITS.programmes, houseSchools())).toEqual([]);
   });
 });

@@ -23,6 +23,17 @@ export type ProgrammeStage = {
   /** So many sessions in a row under a share of the tries, or one setback, and the dog goes back so many stages. */
   fallBack: { below: number; inRow: number; stages: number; setback: string };
   cautions: readonly string[];
+  /** What is not done yet in this stage: nothing is pressed, or no leash is on. */
+  notYet: readonly NotYet[];
+};
+
+/** What a stage may still be without. */
+export const NOT_YET = ['press', 'leash'] as const;
+export type NotYet = (typeof NOT_YET)[number];
+/** What is said before it is logged all the same. */
+export const NOT_YET_WORDS: Record<NotYet, (stage: string) => string> = {
+  press: (stage) => `${stage}: worn only, nothing is pressed yet.`,
+  leash: (stage) => `${stage}: worn without a leash, nothing is corrected yet.`,
 };
 
 /** What came of a session: how many tries went well, of how many, and whether there was a setback. `at` in ms. */

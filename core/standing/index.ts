@@ -10,3 +10,4 @@ export {
   type LevelStanding,
   type OfferedLevel,
 } from './level-standing.ts';
+export { alarmLook, askedUpTo, type AlarmLook, type CauseAsked } from './alarm-look.ts';

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../rules/house-rules.ts';
+import { alarmLook, type AlarmLook, type CauseAsked } from './alarm-look.ts';
 import { lowestFelt, type LevelScale } from '../levels/staircase.ts';
 import { trialsWanted, type TrialsWanted } from '../levels/trials-wanted.ts';
 import { neededDrift, type NeededDrift, type NeededLevel } from '../levels/needed-drift.ts';
@@ -12,6 +13,8 @@ export type LevelRecords = {
   needed: readonly NeededLevel[];
   /** When contact was felt and found to touch. */
   contactFelt: readonly number[];
+  /** The questions of alarms as they were answered, contact among them. */
+  asked: readonly CauseAsked[];
 };
 
 /** What holds for a device on a dog, whatever the setting: its scale, what was too much, and what its trainer permits. */
@@ -29,6 +32,8 @@ export type LevelStanding = {
   drift: NeededDrift;
   /** When contact was felt and found to touch, after the alarm that stands: its first question is answered. Null without one. */
   alarmFeltAt: number | null;
+  /** How far the alarm that stands was looked into; null without one. */
+  look: AlarmLook | null;
   /** What the latest session that fell under no alarm needed at its end. */
   lastNeeded: NeededLevel | null;
   /** Null where nothing may be offered, or nothing is known. */
@@ -44,7 +49,7 @@ type LevelRules = Pick<
  * What stands of a level: the working level by the runs; else what was last needed, in a session that fell under no alarm. Nothing
  * at or above a ceiling or above the cap is offered, and nothing that was not seen to be noticed. Common practice.
  */
-export function levelStanding({ runs, needed, contactFelt }: LevelRecords, { scale, ceiling, cap }: LevelLimits, rules: LevelRules): LevelStanding {
+export function levelStanding({ runs, needed, contactFelt, asked }: LevelRecords, { scale, ceiling, cap }: LevelLimits, rules: LevelRules): LevelStanding {
   const working = workingLevel(runs, { scale, ceiling, cap, target: rules.workingChance, rules });
   const ordered = [...needed].sort((a, b) => a.at - b.at);
   const drift = neededDrift(ordered, scale.step, rules, contactFelt);
@@ -57,6 +62,7 @@ export function levelStanding({ runs, needed, contactFelt }: LevelRecords, { sca
     needed: ordered,
     drift,
     alarmFeltAt: drift.alarm === null ? null : (contactFelt.findLast((at) => at > drift.alarm!.firstAt) ?? null),
+    look: drift.alarm?.side === 'high' ? alarmLook(drift.alarm.firstAt, asked) : null,
     lastNeeded,
     offered: offeredOf(working, lastNeeded, { ceiling, cap }),
   };

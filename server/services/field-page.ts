@@ -77,7 +77,18 @@ async function runningProgrammes(
     const own = moves.filter(({ programmeId }) => programmeId === row.id);
     const { stage } = programmeStanding(row, { results: [], moves: own }, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
     const { what, needed, of } = stage.pass;
-    return { id: row.id, dogId: row.dogId, name: row.name, stageId: stage.id, stageName: stage.name, what, needed, of, setback: stage.fallBack.setback };
+    return {
+      id: row.id,
+      dogId: row.dogId,
+      name: row.name,
+      stageId: stage.id,
+      stageName: stage.name,
+      what,
+      needed,
+      of,
+      setback: stage.fallBack.setback,
+      notYet: [...(stage.notYet ?? [])],
+    };
   });
 }
 

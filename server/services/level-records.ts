@@ -1,5 +1,5 @@
 import type { LevelRecordsOfDog, LevelsPage } from '@banter/contract';
-import { DAY_MS } from '@banter/core';
+import { askedUpTo, DAY_MS, type MoreCause } from '@banter/core';
 import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type FieldSessionRow, type LevelCapRow } from '../data/entities/field-log.ts';
@@ -15,6 +15,7 @@ export type LevelRows = {
   ceilings: LevelsPage['ceilings'];
   caps: LevelCapRow[];
   contactChecks: LevelsPage['contactChecks'];
+  causesAsked: LevelsPage['causesAsked'];
 };
 
 /** The records that levels are worked out from, of several dogs by a query a kind; `collarIds` are those whose contact counts. */
@@ -34,13 +35,17 @@ export async function levelRows(scope: KennelScope, dogIds: readonly string[], c
        WHERE much.kennelId = :kennelId AND much.response = 'too-much' GROUP BY much.dogId, much.collarId, much.level`,
       { dogIds: [...dogIds] },
     ),
-    contactFelt(scope, collarIds, since),
+    toldOfDevices(scope, collarIds, since),
     scope.all(FieldEventEntity, { dogId, event: 'looked-into', at: since }, { at: 'ASC' }),
   ]);
   return new Map(
     dogIds.map((id) => {
       const own = <Row extends { dogId: string | null }>(rows: readonly Row[]) => rows.filter((row) => row.dogId === id);
-      const lookedInto = own(looked).map(({ data, at }) => ({ collarId: String(data.collarId), at: at.toISOString(), made: data.found !== 'contact' }));
+      const lookedInto = own(looked).map(({ data, at }) => ({
+        collarId: String(data.collarId),
+        at: at.toISOString(),
+        found: data.found as MoreCause | 'nothing',
+      }));
       return [
         id,
         {
@@ -55,29 +60,42 @@ export async function levelRows(scope: KennelScope, dogIds: readonly string[], c
           })),
           ceilings: own(ceilings).map(({ collarId, level, at }) => ({ collarId, level, at: at.toISOString() })),
           caps: own(caps),
-          contactChecks: [...felt, ...lookedInto].sort((a, b) => (a.at < b.at ? -1 : 1)),
+          contactChecks: [...felt.contactChecks, ...lookedInto.map(({ found, ...one }) => ({ ...one, made: found !== 'contact' }))].sort((a, b) =>
+            a.at < b.at ? -1 : 1,
+          ),
+          causesAsked: [
+            ...felt.causesAsked,
+            ...lookedInto.flatMap(({ collarId, at, found }) => askedUpTo(found, 0).map(({ cause, was }) => ({ collarId, at, cause, was }))),
+          ],
         },
       ];
     }),
   );
 }
 
-/** When contact was felt on devices, told by a device or a hand, but what was taken back. */
-async function contactFelt(
+/** When contact was felt on devices and what was asked of levels that rose, told by a device or a hand, but what was taken back. */
+async function toldOfDevices(
   scope: KennelScope,
   collarIds: readonly string[],
   at: ReturnType<typeof MoreThanOrEqual<Date>>,
-): Promise<LevelsPage['contactChecks']> {
-  if (collarIds.length === 0) return [];
+): Promise<Pick<LevelsPage, 'contactChecks' | 'causesAsked'>> {
+  if (collarIds.length === 0) return { contactChecks: [], causesAsked: [] };
   const collarId = In([...collarIds]);
-  const [felt, voids] = await Promise.all([
-    scope.all(EventEntity, { collarId, event: 'contact', at }, { at: 'ASC' }),
+  const [told, voids] = await Promise.all([
+    scope.all(EventEntity, { collarId, event: In(['contact', 'looked-into']), at }, { at: 'ASC' }),
     scope.all(EventEntity, { event: 'void', collarId }, { at: 'ASC' }),
   ]);
   const gone = new Set(voids.flatMap(({ eventId }) => eventId ?? []));
-  // What is only to be felt again was not felt.
-  const known = felt.filter(({ id, data }) => !gone.has(id) && data.made !== null);
-  return known.map((one) => ({ collarId: one.collarId!, at: one.at.toISOString(), made: one.data.made === true }));
+  const own = told.filter(({ id }) => !gone.has(id)).map((one) => ({ event: one.event, collarId: one.collarId!, at: one.at.toISOString(), data: one.data }));
+  return {
+    // What is only to be felt again was not felt.
+    contactChecks: own
+      .filter(({ event, data }) => event === 'contact' && data.made !== null)
+      .map(({ event: _event, data, ...one }) => ({ ...one, made: data.made === true })),
+    causesAsked: own
+      .filter(({ event }) => event === 'looked-into')
+      .map(({ event: _event, data, ...one }) => ({ ...one, cause: data.cause as MoreCause, was: data.was === true })),
+  };
 }
 
 /** The rows of a dog as its levels are worked out from them, with its collars. */

@@ -37,9 +37,10 @@ function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceLevels[]>, now
     (levels.get(dog.id) ?? [])
       .filter(({ settings }) => settings.some(({ needed }) => (needed.at(-1)?.at ?? 0) >= lately))
       .flatMap(({ collar, settings }) =>
-        settings.flatMap(({ name, reason, alarmFeltAt }) =>
-          reason.code === 'needs-more'
-            ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason, contactFelt: alarmFeltAt !== null }]
+        settings.flatMap(({ name, reason, look }) =>
+          // Once the cause is found there is nothing left to ask.
+          reason.code === 'needs-more' && look !== null && look.found === null
+            ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason, look }]
             : [],
         ),
       ),

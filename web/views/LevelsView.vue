@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
 import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
-import { levelWords, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
+import { levelWords, MORE_STEPS, type MoreCause, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -63,31 +63,36 @@ const heading = computed(() => {
   const { name } = data.value.dog;
   if (!device.value) return `${name} wears no device.`;
   if (!setting.value) return `Nothing logged on «${device.value.collar.name}» yet.`;
-  const alarm = device.value.settings.find(({ drift }) => drift.alarm?.side === 'high');
-  // The first question is answered once somebody has felt the contact; the next one follows.
-  if (alarm)
-    return alarm.alarmFeltAt === null
-      ? `Check the contact: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`
-      : `Check skin and place: ${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
+  const alarm = alarming.value;
+  if (alarm) {
+    const needs = `${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
+    const { next, found } = alarm.look!;
+    if (next !== null) return `${MORE_STEPS[next].does}: ${needs}`;
+    return found === null ? `Nothing found: ${needs}` : `${MORE_STEPS[found].found}: ${needs}`;
+  }
   const { offered, working } = setting.value;
   if (offered?.how === 'needed') return `Last needed in ${setting.value.name}: ${levelWords(offered.level)}.`;
   if (offered) return `Work at ${offered.how === 'rough' ? 'about ' : ''}${levelWords(offered.level)} in ${setting.value.name}.`;
   return working.state === 'unknown' ? `Find the level ${name} notices in ${setting.value.name}.` : `No level is offered in ${setting.value.name}.`;
 });
-/** The alarm that stands, and what hands found of its first question. */
-const alarming = computed(() => device.value?.settings.find(({ drift }) => drift.alarm?.side === 'high') ?? null);
+/** The alarm that stands, with how far it was looked into. */
+const alarming = computed(() => device.value?.settings.find(({ look }) => look !== null) ?? null);
+const look = computed(() => alarming.value?.look ?? null);
 const telling = useTell(dogId, load);
-const lost = ref(false);
-async function felt(made: boolean) {
-  lost.value = !made;
-  await telling.tell(made ? 'Contact good.' : 'Contact not good.', [{ event: 'contact', collarId: device.value!.collar.id, made }]);
+/** One of the four questions, answered: whether it was the cause. Contact that is felt is told as such, for every screen. */
+async function answer(cause: MoreCause, was: boolean) {
+  const collarId = device.value!.collar.id;
+  const { good, found } = MORE_STEPS[cause];
+  await telling.tell(was ? `${found}.` : `${good}.`, [
+    cause === 'contact' ? { event: 'contact', collarId, made: !was } : { event: 'looked-into', collarId, cause, was },
+  ]);
 }
 const tone = computed(() =>
   device.value?.settings.some(({ drift }) => drift.alarm?.side === 'high') ? 'mind' : setting.value?.offered?.how === 'known' ? 'good' : 'open',
 );
 /** How the level that is offered is known; a known one at a ceiling or past a cap is offered to nobody. */
 const word = computed(() => {
-  if (tone.value === 'mind') return alarming.value?.alarmFeltAt === null ? 'Check contact' : 'Contact good';
+  if (tone.value === 'mind') return look.value?.next == null ? (look.value?.found == null ? 'Nothing found' : 'Cause found') : MORE_STEPS[look.value.next].does;
   const { offered, working } = setting.value ?? { offered: null, working: null };
   if (offered) return { known: 'Known', rough: 'Rough', needed: 'Last needed' }[offered.how];
   return !working || working.state === 'unknown' ? 'Not known yet' : 'None offered';
@@ -111,16 +116,29 @@ const lastChecked = computed(() => {
     </p>
     <template v-else>
       <p v-if="says" class="mt-1 max-w-[52rem] text-lg">{{ says }}</p>
-      <div v-if="alarming" class="mt-2 flex flex-wrap items-center gap-2">
-        <template v-if="alarming.alarmFeltAt === null">
-          <button type="button" class="press press-main" @click="felt(true)">Both contacts touch</button>
-          <button type="button" class="press press-plain" @click="felt(false)">They do not</button>
+      <div v-if="look" class="mt-2 flex flex-wrap items-center gap-2">
+        <template v-if="look.next">
+          <p class="w-full max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
+          <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
+          <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
+          <template v-if="look.next === 'skin'">
+            <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
+            <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
+          </template>
         </template>
-        <template v-else>
-          <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-main">Check skin</RouterLink>
-          <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-plain">Check place</RouterLink>
-        </template>
-        <p v-if="lost" class="w-full font-semibold text-stop" role="status">Strap, hair and posts first; then feel again. Never a higher level.</p>
+        <p v-else-if="look.found === 'contact'" class="w-full font-semibold text-stop" role="status">
+          Strap, hair and posts first; then feel again. Never a higher level.
+          <button type="button" class="press press-plain ml-2" @click="answer('contact', false)">{{ MORE_STEPS.contact.good }}</button>
+        </p>
+        <p v-else-if="look.found" class="w-full" role="status">Put it right, and stay at the level it knows.</p>
+        <p v-else class="w-full" role="status">
+          Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.
+        </p>
+        <ul v-if="look.answers.length > 0" class="w-full text-soft" aria-label="Looked at">
+          <li v-for="one in look.answers" :key="one.cause">
+            {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}
+          </li>
+        </ul>
         <p v-if="telling.keeping.sentence.value" class="w-full text-mind" role="status">{{ telling.keeping.sentence.value }}</p>
       </div>
       <p v-if="!setting" class="mt-2">

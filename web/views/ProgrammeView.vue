@@ -115,7 +115,14 @@ async function changed() {
           @changed="changed"
         />
         <div class="grid gap-5">
-          <ResultForm v-if="programme.state === 'running'" :key="standing.stage.id" :programme="programme" :stage="standing.stage" @kept="changed" />
+          <ResultForm
+            v-if="programme.state === 'running'"
+            :key="standing.stage.id"
+            :programme="programme"
+            :stage="standing.stage"
+            :results="standing.results"
+            @kept="changed"
+          />
           <MoveForm
             v-if="programme.state === 'running'"
             :key="`move ${standing.stage.id} ${standing.leadsTo}`"

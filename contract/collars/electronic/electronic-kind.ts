@@ -18,6 +18,7 @@ export const ElectronicNumbersShape = z
     scaleMin: z.number().min(0).max(1000),
     scaleMax: z.number().min(0).max(1000),
     scaleStep: z.number().positive().max(100),
+    firstStep: z.number().min(0).max(1000).nullable().default(null),
     modes: z.array(z.enum(STIMULATION_MODES)).min(1),
     massG: z.number().positive().max(2000),
     footprintMm: z.number().positive().max(200),
@@ -33,6 +34,13 @@ const fields = [
   { id: 'scaleMin', label: 'Lowest level on its scale', as: 'number' },
   { id: 'scaleMax', label: 'Highest level on its scale', as: 'number' },
   { id: 'scaleStep', label: 'One step of it', as: 'number' },
+  {
+    id: 'firstStep',
+    label: 'First level that does anything',
+    hint: 'Left empty: its lowest, or a step over 0.',
+    as: 'number',
+    optional: true,
+  },
   { id: 'modes', label: 'What it can do', as: 'several', options: STIMULATION_MODES.map((value) => ({ value, label: value })) },
   { id: 'massG', label: 'Receiver weighs', as: 'mass' },
   { id: 'footprintMm', label: 'Receiver along the strap', hint: 'Its footprint on the neck.', as: 'length', possibleMm: [10, 200], likelyMm: [20, 110] },
@@ -62,7 +70,11 @@ export const electronicKind = (
     traits: own.traits,
     onNeck: { layer: () => 'electronic', widthMm: () => RECEIVER_WIDTH_MM },
     inRig: () => NOTHING_IN_RIG,
-    device: ({ scaleMin, scaleMax, scaleStep, modes, footprintMm }) => ({ scale: { min: scaleMin, max: scaleMax, step: scaleStep }, modes, footprintMm }),
+    device: ({ scaleMin, scaleMax, scaleStep, firstStep, modes, footprintMm }) => ({
+      scale: { min: scaleMin, max: scaleMax, step: scaleStep, ...(firstStep == null ? {} : { firstStep }) },
+      modes,
+      footprintMm,
+    }),
     atHome: null,
     // A leash never goes on it.
     loads: () => [],
@@ -76,7 +88,10 @@ export const electronicKind = (
     usual: own.usual,
     describeNumbers: ({ scaleMin, scaleMax, massG, postsMm }, speak) =>
       `${own.noun}, levels ${scaleMin} to ${scaleMax}, ${speak.mass(massG)}, posts ${postsMm.map((post) => speak.gap(post)).join(', ')}`,
-    doubts: ({ scaleMin, scaleMax, scaleStep, spacingMm, footprintMm }) => [
+    doubts: ({ scaleMin, scaleMax, scaleStep, firstStep, spacingMm, footprintMm }) => [
+      ...(firstStep != null && (firstStep < scaleMin || firstStep > scaleMax)
+        ? [{ code: 'first-step-off-scale', text: 'The first level that does anything is not on its scale.' }]
+        : []),
       ...(scaleStep > scaleMax - scaleMin ? [{ code: 'step-over-scale', text: 'One step is larger than the whole scale.' }] : []),
       ...(spacingMm > footprintMm ? [{ code: 'spacing-over-footprint', text: 'The contacts are further apart than the receiver is long.' }] : []),
     ],
@@ -117,6 +132,7 @@ export const profile = (massG: number, footprintMm: number, postsMm: number[], m
   scaleMin: 0,
   scaleMax: 100,
   scaleStep: 1,
+  firstStep: null,
   modes: ['momentary', 'continuous', 'tone', 'vibration'],
   massG,
   footprintMm,

@@ -48,7 +48,7 @@ export const CLIP_ON_SLIP_TRAITS: CollarTraits = {
   inspection: INSPECT_SLIP,
   growing: null,
   ways: BACK_AND_IN,
-  programmes: ['no-tell-tale', 'fading'],
+  programmes: ['no-tell-tale', 'fading', 'refresher'],
   advice: ({ noted, schools }) =>
     isReactive(noted) && schools.reactiveSchool === 'high-slip' ? [adviseFirst('Reactive: this house takes a clip-on slip.')] : [],
   skinUnder: 'strap',

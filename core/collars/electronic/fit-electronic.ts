@@ -15,6 +15,8 @@ export type ElectronicNumbers = {
   scaleMin: number;
   scaleMax: number;
   scaleStep: number;
+  /** The first level that does anything; null: the first step over nothing. */
+  firstStep?: number | null;
   modes: StimulationMode[];
   massG: number;
   footprintMm: number;

@@ -66,7 +66,7 @@ export const MARTINGALE_TRAITS: CollarTraits = {
   inspection: INSPECT_CLOTH,
   growing: GROWING_BUCKLE,
   ways: SIDEWAYS,
-  programmes: ['no-tell-tale', 'through-the-hoop', 'fading'],
+  programmes: ['no-tell-tale', 'through-the-hoop', 'fading', 'refresher'],
   advice: ({ dog, noted, rules }) => {
     const { hairGirthMm: girthMm, headGirthMm } = dog;
     if (girthMm === null || headGirthMm === null || !(dog.neckBuild === 'slender' || headGirthMm / girthMm < rules.backOutNarrow)) return [];

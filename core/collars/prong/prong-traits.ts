@@ -157,7 +157,7 @@ export const PRONG_TRAITS: CollarTraits = {
   inspection: INSPECT_PRONG,
   growing: GROWING_LINKS,
   ways: BACK_AND_IN,
-  programmes: ['wear-first', 'loose-to-fitted', 'no-tell-tale', 'fading'],
+  programmes: ['wear-first', 'loose-to-fitted', 'no-tell-tale', 'fading', 'refresher'],
   advice: ({ dog, noted, schools, speak }) => {
     const settled = dog.pull === 'settled';
     const strong = dog.weightKg !== null && dog.weightKg >= STRONG_DOG_KG && !settled;

@@ -56,7 +56,7 @@ export const SLIP_TRAITS: CollarTraits = {
   inspection: INSPECT_SLIP,
   growing: null,
   ways: BACK_AND_IN,
-  programmes: ['no-tell-tale', 'fading'],
+  programmes: ['no-tell-tale', 'fading', 'refresher'],
   advice: ({ dog, rules, speak }) => {
     const { hairGirthMm: girthMm, headGirthMm } = dog;
     if (girthMm === null || headGirthMm === null || recommendedSlip({ girthMm, headGirthMm }, USUAL_RING_MM, rules) === 'slip') return [];

@@ -8,8 +8,8 @@ defineProps<{ gaugeMm: number; wanted: number; held: number }>();
 
 <template>
   <p class="rounded bg-mind-wash p-3 text-mind">
-    It takes {{ countOf(wanted, 'link') }} of {{ gaugeName(gaugeMm) }} from the bag, and
-    {{ held === 0 ? 'there is none' : `there ${held === 1 ? 'is' : 'are'} ${countOf(held, 'link')}` }}.
-    <RouterLink to="/locker?show=links" class="font-semibold underline">To the bag</RouterLink>
+    Buy {{ countOf(wanted - held, 'link') }} of {{ gaugeName(gaugeMm) }}: it takes {{ wanted }}, and the bag has {{ held === 0 ? 'none' : held }}. Once this fit
+    is saved, they stand on the shopping list.
+    <RouterLink to="/locker?show=shopping" class="font-semibold underline">Shopping list</RouterLink>
   </p>
 </template>

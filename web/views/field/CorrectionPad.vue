@@ -2,7 +2,7 @@
 /** Corrections by the way they go: what the dog’s collar is for comes first. */
 import { collarKind } from '@banter/contract';
 import type { FieldDog } from '@banter/contract';
-import { DIRECTION_WORDS, DIRECTIONS, type Direction } from '@banter/core';
+import { DIRECTION_WORDS, DIRECTIONS, NOT_YET_WORDS, type Direction } from '@banter/core';
 import { computed } from 'vue';
 
 const props = defineProps<{ dog: FieldDog; directions: Record<Direction, number> }>();
@@ -13,6 +13,8 @@ const first = computed((): readonly Direction[] => {
   return ways.some((way) => way.first.length === 0) ? [] : (ways[0]?.first ?? []);
 });
 const order = computed(() => [...first.value, ...DIRECTIONS.filter((one) => !first.value.includes(one))]);
+/** The stage it is in and in which no leash is on yet: said before a correction is logged. */
+const leashlessStage = computed(() => props.dog.programmes.find(({ notYet }) => notYet.includes('leash'))?.stageName ?? null);
 /** From the dog’s own view, its nose at the top. */
 const turns: Partial<Record<Direction, number>> = { forward: 0, back: 180 };
 const inTurn = computed(() => (props.dog.worksOn === 'left' ? 90 : -90));
@@ -22,6 +24,7 @@ const turnOf = (direction: Direction) => (direction === 'in' ? inTurn.value : di
 <template>
   <section aria-label="Corrections">
     <h2>Correction</h2>
+    <p v-if="leashlessStage" class="mt-1.5 rounded bg-mind-wash px-3 py-2 text-mind">{{ NOT_YET_WORDS.leash(leashlessStage) }}</p>
     <div class="mt-1.5 grid grid-cols-3 gap-2">
       <button
         v-for="direction in order"

@@ -2,7 +2,7 @@
 /** What came of a session for the stage its dog is in: told like everything else here, with or without a connection, and taken back with a tap. */
 import type { FieldDog } from '@banter/contract';
 import type { SessionStory } from '@banter/core';
-import { computed, watch } from 'vue';
+import { computed } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
 import type { FieldEventToLog } from '../../stores/field-log.ts';
 import { useTyped } from '../../stores/draft.ts';
@@ -14,8 +14,16 @@ const told = computed(() => {
 });
 /** So many numbers fit under a thumb; nothing is counted before somebody says it, so that no mark is met by a tap too many. */
 const MOST_NUMBERS = 12;
-const { met, of, setback } = useTyped(`field-result.${props.story.sessionId}.${props.programme.id}`, { met: 0, of: props.programme.of, setback: false });
-watch(of, (now) => (met.value = Math.min(met.value, now)));
+const NOT_SAID = -1;
+const { count, of, setback } = useTyped(`field-result.${props.story.sessionId}.${props.programme.id}`, {
+  count: NOT_SAID,
+  of: props.programme.of,
+  setback: false,
+});
+const met = computed({
+  get: () => (count.value === NOT_SAID ? null : Math.min(count.value, of.value)),
+  set: (now: number | null) => (count.value = now ?? NOT_SAID),
+});
 const single = computed(() => props.programme.of === 1);
 const keep = (went: number) =>
   props.tell({ event: 'result', programmeId: props.programme.id, stageId: props.programme.stageId, met: went, of: of.value, setback: setback.value });
@@ -54,7 +62,9 @@ const keep = (went: number) =>
         </div>
         <template v-else>
           <StepCount v-model="met" label="Went well" :least="0" :most="of" />
-          <button type="button" class="press press-main min-h-14" @click="keep(met)">Tell it: {{ met }} of {{ of }}</button>
+          <button type="button" class="press press-main min-h-14" :disabled="met === null" @click="met !== null && keep(met)">
+            {{ met === null ? 'Say how many went well' : `Log ${met} of ${of}` }}
+          </button>
         </template>
       </div>
     </template>

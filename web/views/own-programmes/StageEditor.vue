@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One stage of a programme as it is written: what for, how, how much, and the marks by which a dog goes on or back. */
-import { percent, type ProgrammeStage } from '@banter/core';
+import { percent, type NotYet, type ProgrammeStage } from '@banter/core';
 import { computed } from 'vue';
 
 const props = defineProps<{
@@ -11,7 +11,8 @@ const props = defineProps<{
   errorAt: (path: string) => string;
 }>();
 defineEmits<{ up: []; down: []; out: [] }>();
-type Stage = Omit<ProgrammeStage, 'how' | 'cautions'> & { how: string[]; cautions: string[] };
+type Stage = Omit<ProgrammeStage, 'how' | 'cautions' | 'notYet'> & { how: string[]; cautions: string[]; notYet: NotYet[] };
+const NOT_YET_LABELS: Record<NotYet, string> = { press: 'Nothing pressed yet', leash: 'No leash yet' };
 const stage = defineModel<Stage>({ required: true });
 /** Lines of a text as a list, and back. */
 const lines = (of: 'how' | 'cautions') =>
@@ -73,6 +74,9 @@ const PASS = [
         <input v-model.number="stage[count.key]" type="number" min="1" :max="count.most" class="field" required />
       </label>
       <label class="flex min-h-12 items-center gap-2 self-end"><input v-model="stage.onAround" type="checkbox" class="size-5" /> Collars on around work</label>
+      <label v-for="(label, what) in NOT_YET_LABELS" :key="what" class="flex min-h-12 items-center gap-2 self-end">
+        <input v-model="stage.notYet" type="checkbox" :value="what" class="size-5" /> {{ label }}
+      </label>
     </div>
     <div class="mt-4 grid gap-3 border-t border-line pt-3 sm:grid-cols-4">
       <label class="sm:col-span-4">

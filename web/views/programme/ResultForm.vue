@@ -1,13 +1,15 @@
 <script setup lang="ts">
 /** What came of a session: how many tries went well, of how many, and whether there was a setback. Kept on this device until it is kept there. */
 import { StageResult, z, type Programme, type ProgrammeStanding } from '@banter/contract';
+import { MINUTE_MS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import StepCount from '../../parts/StepCount.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useDraft } from '../../stores/draft.ts';
+import { useNow } from '../../stores/now.ts';
 
-const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage'] }>();
+const props = defineProps<{ programme: Programme; stage: ProgrammeStanding['stage']; results: ProgrammeStanding['results'] }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useKeep();
 // A result is somebody's answer: nothing is filled in before it is given.
@@ -24,6 +26,12 @@ watch(
     if (draft.value.met !== null) draft.value.met = Math.min(draft.value.met, of);
   },
 );
+/** The result that this one would replace: no other session can have been held since. */
+const { now } = useNow();
+const replaces = computed(() => {
+  const last = props.results.at(-1);
+  return last && now.value - Date.parse(last.at) < props.stage.minutes * MINUTE_MS ? last : null;
+});
 const single = computed(() => props.stage.pass.of === 1);
 async function keep() {
   unanswered.value = draft.value.met === null;
@@ -69,6 +77,7 @@ async function keep() {
     <p v-if="unanswered && draft.met === null" class="mt-2 font-semibold text-stop" role="alert">
       {{ single ? 'Say whether it went well.' : 'Say how many went well; none is an answer, too.' }}
     </p>
+    <p v-if="replaces" class="mt-2 text-soft">It replaces {{ replaces.met }} of {{ replaces.of }}, just saved: a session has one result.</p>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold" :class="keeping.state.value === 'waiting' ? 'text-mind' : 'text-stop'" role="alert">
       {{ keeping.sentence.value }}
     </p>
