@@ -94,7 +94,7 @@ export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from 
 export { lawAt, Place, PlaceFacts, placeOf } from './records/place.ts';
 export { CONDITIONS, GEAR, Gear, GearFacts, gearFactsOf, notUsable, Want, WantFacts, type GearName } from './records/gear.ts';
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
-export { birthDateFault, Dog, DogFacts } from './records/dog.ts';
+export { birthDateFault, Dog, DogFacts, WHERE, type Where } from './records/dog.ts';
 export { broughtUp } from './records/brought-up.ts';
 export type { RecordStep } from './records/record-step.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
@@ -217,7 +217,8 @@ export {
   type PaperDrawings,
   type SheetLine,
 } from './records/handover.ts';
-export { OWNER_SAYS_WORDS } from './handover/owner-words.ts';
+export { OWNER_SAYS_WORDS, WHERE_OFTEN, WHERE_WORDS } from './handover/owner-words.ts';
+export { whereWords } from './handover/owner-lines.ts';
 export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
 export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
 export {

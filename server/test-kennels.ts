@@ -90,6 +90,8 @@ export const someDog: DogFacts = {
   neckBuild: 'average',
   pull: 'drags',
   worksOn: 'left',
+  heelLine: '',
+  toolsWhere: null,
   ...NOTHING_NOTED,
   owner: '',
   notes: '',

@@ -133,8 +133,8 @@ export function handoverSheet(records: NeckPage, levels: LevelsPage, kennel: Ken
     lead: leadOf(dog.name, told),
     sections: [
       ...section('wears', 'What it wears, from the ears down', [...wears(dressed, page, speak), ...stoppedLines(stopped, dressed.house)]),
-      ...section('ring', 'Ring and side', ringLines(dressed, speak)),
-      ...section('where', 'Which tool where', whereLines(dressed, speak)),
+      ...section('ring', 'Ring and side', ringLines(dressed, dog, speak)),
+      ...section('where', 'Which tool where', whereLines(dressed, dog, speak)),
       ...section(
         'contacts',
         'Where the contacts sit',

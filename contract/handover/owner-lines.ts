@@ -1,4 +1,17 @@
-import { clockWords, levelWords, listWords, mayBeOn, speakHours, type House, type OwnerWords, type Speaker, type WearRule, capital, small } from '@banter/core';
+import {
+  clockWords,
+  levelWords,
+  listWords,
+  mayBeOn,
+  speakHours,
+  type House,
+  type OwnerWords,
+  type Speaker,
+  type WearRule,
+  capital,
+  small,
+  unstopped,
+} from '@banter/core';
 import { gaugeName } from '@banter/core/collars/prong';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import type { DeviceLevels } from '../levels/dog-levels.ts';
@@ -9,7 +22,8 @@ import { programmeStanding } from '../programme/programme-standing.ts';
 import type { HandoverSheet, SheetLine } from '../records/handover.ts';
 import type { Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';
-import { WHERE, WHERE_WORDS, type Where } from './owner-words.ts';
+import { WHERE, type Dog, type Where } from '../records/dog.ts';
+import { WHERE_WORDS } from './owner-words.ts';
 
 type Section = HandoverSheet['sections'][number];
 const YEAR_DAYS = 365.25;
@@ -77,9 +91,11 @@ export const stoppedLines = (stopped: DressedDog['fits'], { rules }: House): She
     text: 'Stays off: it is not right for this dog as it is. Do not put it on before we have seen it.',
   }));
 
-export function ringLines({ ring, door }: DressedDog, speak: Speaker): SheetLine[] {
-  if (!ring) return [];
+export function ringLines({ ring, door }: DressedDog, { heelLine }: Pick<Dog, 'heelLine'>, speak: Speaker): SheetLine[] {
+  const heel = heelLine === '' ? [] : [{ key: 'ring heel', label: 'Heel line', text: `${capital(unstopped(heelLine))}: the same for everybody who walks it.` }];
+  if (!ring) return heel;
   return [
+    ...heel,
     {
       key: 'ring place',
       label: 'The ring',
@@ -98,7 +114,8 @@ const settingsAtHome = ({ fits }: DressedDog, speak: Speaker): string[] =>
     return kind.atHome ? [kind.atHome(check?.on ?? kind.firstSetting(plan.choices), speak)] : [];
   });
 
-export function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
+/** Which tool where, as it is worked out from the fits and the rules of wearing. */
+export function whereWords(dressed: DressedDog, speak: Speaker): Record<Where, string> {
   const told = ownerCollars(dressed);
   const { rules } = dressed.house;
   const extras = dressed.items.filter(({ entry }) => entry.as === 'extra').map(({ name }) => name);
@@ -107,14 +124,19 @@ export function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
   const off = told.filter(({ house }) => house === 'no');
   const inCrate = told.filter(({ crate }) => crate);
   const contacts = told.filter(({ wear }) => wear.contacts);
-  const never = told.filter(({ wear }) => wear.unwatched === 'never' || wear.unwatched === 'house-setting');
   const own = listWords([...stays.map(({ words }) => words.called), ...extras]);
-  const says: Record<Where, string> = {
+  return {
     house: [
       own ? `${capital(own)}.` : watched.length === 0 ? 'Nothing on the neck.' : '',
       watched.length > 0 ? `The ${ownerCollarNames(watched)} through the day under your eyes, moved every ${speakHours(rules.moveByHours)}.` : '',
       off.length > 0 ? `The ${ownerCollarNames(off)} ${off.length === 1 ? 'comes' : 'come'} off at the door.` : '',
       ...settingsAtHome(dressed, speak),
+    ]
+      .filter(Boolean)
+      .join(' '),
+    yard: [
+      `${capital(listWords([...told.filter(({ house }) => house !== 'no').map(({ words }) => words.called), ...extras], 'and') || 'nothing on the neck')}, and the long line until it comes at the first call.`,
+      off.length > 0 ? `The ${ownerCollarNames(off)} only while you work with it.` : '',
     ]
       .filter(Boolean)
       .join(' '),
@@ -127,9 +149,16 @@ export function whereLines(dressed: DressedDog, speak: Speaker): SheetLine[] {
         ? `The ${ownerCollarNames(inCrate)} may stay on, if it fits and the crate has nothing to catch on; nothing else, ever.`
         : `Nothing on the neck${contacts.length > 0 ? `; above all no ${ownerCollarNames(contacts)} when you are away for longer than ${speakHours(rules.crateHours)}` : ''}.`,
     vet: `${stays.length > 0 ? `The ${ownerCollarNames(stays)}` : 'A flat collar or a harness'} and the leash; take everything that presses or stimulates off, and say that it is worn.`,
+    visitors: `As in the house, with the leash in your hand until it is calm.${off.length > 0 ? ` No ${ownerCollarNames(off)} while it greets anybody or plays.` : ''}`,
   };
+}
+
+/** Which tool where, in its trainer's words where there are any; what is never done stands whatever they say. */
+export function whereLines(dressed: DressedDog, { toolsWhere }: Pick<Dog, 'toolsWhere'>, speak: Speaker): SheetLine[] {
+  const never = ownerCollars(dressed).filter(({ wear }) => wear.unwatched === 'never' || wear.unwatched === 'house-setting');
+  const says = whereWords(dressed, speak);
   return [
-    ...WHERE.map((where) => ({ key: `where ${where}`, label: WHERE_WORDS[where], text: says[where] })),
+    ...WHERE.map((where) => ({ key: `where ${where}`, label: WHERE_WORDS[where], text: toolsWhere?.[where] || says[where] })),
     ...(never.length > 0
       ? [
           {

@@ -18,7 +18,17 @@ const card = (id: string, girthMm: number, more: object = {}) =>
       archivedAt: null,
     },
     girths: [
-      { id: `${id} high`, site: 'high', tapedMm: girthMm, overCoat: false, coatDepthMm: null, correctsId: null, at: '2026-01-01T00:00:00.000Z', reasons: [] },
+      {
+        id: `${id} high`,
+        site: 'high',
+        tapedMm: girthMm,
+        overCoat: false,
+        coatDepthMm: null,
+        correctsId: null,
+        at: '2026-01-01T00:00:00.000Z',
+        reasons: [],
+        result: { girthMm, plusMinusMm: 3 },
+      },
     ],
     fits: [],
     screenings: [{ id: `${id} s`, answers: Object.fromEntries(SCREEN_ITEM_IDS.map((one) => [one, 'no'])), note: '', at: '2026-01-01T00:00:00.000Z' }],
@@ -58,6 +68,30 @@ describe('what a class comes to', () => {
     const one = page({ dogs: [card('x', 440), worn], collars: [prong('theirs', 13), prong('broken', 13, { condition: 'mend' }), prong('gone', 13, { condition: 'worn', retiredAt: '2026-01-01T00:00:00.000Z' })] }); // prettier-ignore
     expect(asked(one, ['x']).asked.dogs[0]!.options).toEqual([]);
     expect(asked(one, ['x', 'y']).asked.dogs[1]!.options).toMatchObject([{ collarId: 'theirs', worn: true }]);
+  });
+
+  it('goes by the standing of the collars: one re-linked for another is nobody’s outside the class, and what is good on its dog stays as it is', () => {
+    const fit = (check: object | null, elsewhere: object | null) => ({
+      plan: {
+        id: 'p',
+        kind: 'prong',
+        collarId: 'c',
+        choices: { gaugeSchool: 'weight-line', betweenSchool: 'finer', split: { left: 7, right: 6 }, start: null, ring: 'live', ringPlace: 'nape' },
+        inputs: { collar: { id: 'c', numbers: {} } },
+      },
+      check,
+      elsewhere,
+      felt: null,
+    });
+    const relinked = card('y', 440, { fits: [fit({ on: { left: 7, right: 6 }, outcome: { verdict: 'good' } }, { dogId: 'z' })] });
+    const one = page({ dogs: [card('x', 440), relinked], collars: [prong('c', 13)], links: [{ gaugeMm: 3, account: 'collar:c', count: 13 }] });
+    expect(asked(one, ['x']).asked.dogs[0]!.options).toMatchObject([{ collarId: 'c', worn: false }]);
+    expect(asked(one, ['y']).asked.dogs[0]!.options).toMatchObject([{ collarId: 'c', worn: false, change: -1 }]);
+    // The tape wants twelve; hands found thirteen good, and no link moves.
+    const felt = { at: '2026-02-01T00:00:00.000Z', lowMm: 445, highMm: 470, collarChanged: false, then: { tapedMm: 440, weightKg: 30, coatDepthMm: null } };
+    const worn = card('w', 440, { fits: [{ ...fit({ on: { left: 7, right: 6 }, outcome: { verdict: 'good' } }, null), felt }] });
+    const two = page({ dogs: [worn], collars: [prong('c', 13)], links: [{ gaugeMm: 3, account: 'collar:c', count: 13 }] });
+    expect(asked(two, ['w']).asked.dogs[0]!.options).toMatchObject([{ collarId: 'c', worn: true, change: 0 }]);
   });
 
   it('a dog that is not screened, not taped, or stopped is named with the reason', () => {

@@ -8,6 +8,7 @@ import type { DogCard } from '../records/pages.ts';
 import { fittingDog } from '../records/plan.ts';
 import { screeningOf, screenKind } from '../records/screening.ts';
 import { latestGirths } from '../records/taping.ts';
+import { byHandsOfFits, isGoodByHands } from '../standing/neck-felt.ts';
 import type { ClassPage } from './class-page.ts';
 
 /** A dog of the class and the kind of collar it is to have. */
@@ -25,11 +26,16 @@ const splitOf = (choices: unknown): LinkSplit | null => (choices as { split?: Li
 
 /**
  * What a class comes to as a question: for each dog every collar of the locker of its kind that may be worn, as it would be made up
- * by the house’s schools, with the links that moves; and what could be bought. Collars on dogs outside the class stay there.
+ * by the house’s schools and by what hands found in it, with the links that moves; and what could be bought. Collars on dogs outside
+ * the class stay there, but for those that have been re-linked for another since; what a dog wears well is left as it is.
  */
 export function classCase(page: ClassPage, dogs: readonly ClassDog[], { kennel, today, speak }: { kennel: Kennel; today: string; speak: Speaker }): ClassCase {
   const inClass = new Set(dogs.map(({ dogId }) => dogId));
-  const away = new Set(page.dogs.flatMap(({ dog, fits }) => (inClass.has(dog.id) || dog.archivedAt !== null ? [] : fits.map(({ plan }) => plan.collarId))));
+  const away = new Set(
+    page.dogs.flatMap(({ dog, fits }) =>
+      inClass.has(dog.id) || dog.archivedAt !== null ? [] : fits.filter(({ elsewhere }) => !elsewhere).map(({ plan }) => plan.collarId),
+    ),
+  );
   const stock = stockByKind(page.collars.filter(({ id, condition }) => !away.has(id) && condition === 'sound'));
   const links = page.links as LinkCountAt[];
   const ways = new Map<string, Way>();
@@ -37,25 +43,30 @@ export function classCase(page: ClassPage, dogs: readonly ClassDog[], { kennel, 
   const asked = dogs.flatMap(({ dogId, kind: name }): KitCase['dogs'][number][] => {
     const card = page.dogs.find(({ dog }) => dog.id === dogId)!;
     const kind = collarKind(name);
-    const facts = fittingDog(card.dog, latestGirths(card.girths), { today });
+    const house = houseOf(kennel, card.dog);
+    const girths = latestGirths(card.girths);
+    const facts = fittingDog(card.dog, girths, { today, byHands: byHandsOfFits(card.fits, card.dog, girths, house.rules) });
     const why = speaksAgainst(card, name, facts, kennel);
     if (why !== null) {
       missing.push({ dogId, why });
       return [];
     }
-    const house = houseOf(kennel, card.dog);
+    /** The fit of a collar that this dog wears now, as it is found on it. */
+    const wornFit = (collarId: string) => card.fits.find(({ plan, elsewhere }) => plan.collarId === collarId && !elsewhere) ?? null;
     const way = (collar: StockedCollar<unknown>) => {
-      const { choice } = kind.suggest(facts, [collar], house);
+      const fit = wornFit(collar.id);
+      const good = fit !== null && isGoodByHands(fit, card.dog, girths, house.rules);
+      const choice = good ? { choices: kind.wornChoices(fit.plan.choices, fit.check!.on) } : kind.suggest(facts, [collar], house).choice;
       const outcome = choice && kind.plan(facts, collar, [collar], choice.choices, house.rules);
-      if (!choice || !outcome?.keep) return null;
+      if (!choice || !(outcome?.keep || good)) return null;
       const split = splitOf(choice.choices);
-      ways.set(key(dogId, collar.id), { line: kind.describePlan(collar, choice.choices, outcome, speak), split, name: collar.name });
+      ways.set(key(dogId, collar.id), { line: kind.describePlan(collar, choice.choices, outcome!, speak), split, name: collar.name });
       return { count: split === null ? null : split.left + split.right, gaugeMm: (collar.numbers as { gaugeMm?: number }).gaugeMm ?? null };
     };
     const options = (stock[name] ?? []).flatMap((collar): KitOption[] => {
       const made = way(collar);
       if (!made) return [];
-      const worn = card.fits.some(({ plan }) => plan.collarId === collar.id);
+      const worn = wornFit(collar.id) !== null;
       if (made.count === null || made.gaugeMm === null) return [{ collarId: collar.id, gaugeMm: null, change: 0, worn }];
       return [{ collarId: collar.id, gaugeMm: made.gaugeMm, change: made.count - linksAt(links, made.gaugeMm, `collar:${collar.id}`), worn }];
     });

@@ -10,6 +10,10 @@ const Day = z.iso.date();
 /** No dog was born before this. */
 const EARLIEST_BIRTH = '1990-01-01';
 
+/** Where an owner is with the dog: which tool is used there is worked out, or said for this dog. */
+export const WHERE = ['house', 'yard', 'walk', 'crate', 'vet', 'visitors'] as const;
+export type Where = (typeof WHERE)[number];
+
 /** What is written down of a dog. Weight in grams. `bornGuessed` says that the birth date comes from a rough age. */
 export const DogFacts = z.strictObject({
   name: namedLine(60),
@@ -26,6 +30,10 @@ export const DogFacts = z.strictObject({
   manner: z.enum(MANNERS).nullable().default(null),
   nickel: z.boolean().nullable().default(null),
   saltWater: z.boolean().nullable().default(null),
+  /** Which point of the dog stays beside which point of the leg, the same for every handler; empty while not decided. */
+  heelLine: line(120).default(''),
+  /** Which tool where, in its trainer’s words in place of what is worked out; null: all is worked out. */
+  toolsWhere: z.partialRecord(z.enum(WHERE), line(200)).nullable().default(null),
   owner: line(120),
   notes: passage(4000),
   /** Where it works, for the local law; null when that is not said. */

@@ -42,6 +42,8 @@ export const FieldDog = z.object({
   name: z.string(),
   breed: z.string(),
   worksOn: z.enum(['left', 'right']),
+  /** The same for every handler; empty while not decided. */
+  heelLine: z.string().default(''),
   /** The collars it is fitted with, for the way corrections go. */
   kinds: z.array(z.enum(COLLAR_KIND_NAMES)),
   devices: z.array(FieldDevice),

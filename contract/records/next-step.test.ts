@@ -30,6 +30,8 @@ const dog: DogCard['dog'] = {
   neckBuild: 'average',
   pull: 'drags',
   worksOn: 'left',
+  heelLine: '',
+  toolsWhere: null,
   ...NOTHING_NOTED,
   owner: '',
   notes: '',

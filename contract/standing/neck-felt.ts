@@ -95,6 +95,15 @@ export function byHandsOn(
 
 type Fit = { plan: Plan; check: FitCheck | null; felt: NeckFelt | null; elsewhere: MadeUp | null };
 
+/** The same of the fits that a dog's card shows, which carry what was felt. */
+export const byHandsOfFits = (fits: readonly Fit[], dog: Pick<Dog, 'weightG'>, tapes: Tapes, rules: Pick<HouseRules, 'refitChangeRatio'>): ByHands =>
+  Object.fromEntries(
+    fits.flatMap(({ plan, felt }) => {
+      const { byHands, shiftMm } = standingOfFit(felt ?? null, dog, tapes, rules);
+      return byHands ? [[plan.inputs.collar.id, shiftMm]] : [];
+    }),
+  );
+
 /** Whether a fit is right by what hands found, and nothing has opened the question since: no model undoes it. */
 export function isGoodByHands({ check, felt, elsewhere }: Fit, dog: Pick<Dog, 'weightG'>, tapes: Tapes, rules: Pick<HouseRules, 'refitChangeRatio'>): boolean {
   if (check?.outcome.verdict !== 'good' || elsewhere) return false;

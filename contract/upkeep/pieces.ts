@@ -15,6 +15,8 @@ export type UpkeepPiece = {
   condition: 'sound' | 'mend' | 'worn';
   scrapped: boolean;
   last: Inspection | null;
+  /** It was measured, and called sound, since it was inspected last: that day counts as its inspection. */
+  measuredSince: string | null;
   wears: number;
   due: InspectionDue;
   worn: UpkeepPage['worn'];
@@ -27,13 +29,21 @@ const WORN_FIRST = (piece: UpkeepPiece) => (piece.worn.length > 0 ? 0 : 1);
 export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRules, 'inspectDays' | 'inspectWears'>): UpkeepPiece[] {
   const lastOf = (key: 'collarId' | 'gearId', id: string) => page.inspections.find((one) => one[key] === id) ?? null;
   const counts = new Map(page.wears.map(({ collarId, count }) => [collarId, count]));
-  const due = (last: Inspection | null, wears: number) =>
-    inspectionDue({ lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }, now, rules);
+  const due = (last: Inspection | null, wears: number, measuredSince: string | null = null) =>
+    inspectionDue(
+      measuredSince === null
+        ? { lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }
+        : { lastAt: Date.parse(measuredSince), outcome: 'ok', wears },
+      now,
+      rules,
+    );
   const wornBy = (id: string) => page.worn.filter(({ pieceId }) => pieceId === id);
   const owned = page.collars.filter((collar) => collar.owned);
-  const collars = owned.map(({ id, kind, numbers, name, condition, retiredAt }): UpkeepPiece => {
+  const collars = owned.map(({ id, kind, numbers, name, condition, measuredOn, retiredAt }): UpkeepPiece => {
     const last = lastOf('collarId', id);
     const wears = counts.get(id) ?? 0;
+    const isSince = condition === 'sound' && measuredOn !== null && (last === null || measuredOn > last.at.slice(0, 10));
+    const measuredSince = isSince ? measuredOn : null;
     return {
       id,
       of: 'collar',
@@ -45,7 +55,8 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       scrapped: retiredAt !== null,
       last,
       wears,
-      due: due(last, wears),
+      due: due(last, wears, measuredSince),
+      measuredSince,
       worn: wornBy(id),
     };
   });
@@ -63,6 +74,7 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
       last,
       wears: 0,
       due: due(last, 0),
+      measuredSince: null,
       worn: wornBy(id),
     };
   });

@@ -18,8 +18,9 @@ export type ToldTaping = {
 export type ToldDog = {
   key: string;
   facts: Pick<DogFacts, 'name' | 'breed' | 'sex' | 'neckBuild' | 'pull' | 'worksOn' | 'owner' | 'notes'> &
+    Partial<Pick<DogFacts, 'heelLine' | 'toolsWhere'>> &
     Partial<DogManner> &
-    Partial<Pick<DogFacts, 'house'>> & { ageDays: number; weightKg: number };
+    Partial<Pick<DogFacts, 'house' | 'heelLine' | 'toolsWhere'>> & { ageDays: number; weightKg: number };
   tapings: ToldTaping[];
   /** What screening found; every other answer is no. Left out: nobody has screened the dog. */
   screened?: Partial<Record<ScreenItemId, ScreenAnswer>>;
@@ -52,6 +53,8 @@ export const TOLD_DOGS: readonly ToldDog[] = [
       neckBuild: 'average',
       pull: 'drags',
       worksOn: 'left',
+      heelLine: 'shoulder at the trouser seam',
+      toolsWhere: { house: 'A slip lead for the first weeks, its stopper set; then the flat collar alone.' },
       owner: 'Household Pike-Ashdown',
       notes: 'Goose patrol on the east bog. Drags towards water.',
       ageDays: 2.4 * YEAR,

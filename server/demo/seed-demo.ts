@@ -187,7 +187,18 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     dogIds.set(told.key, dogId);
     const bornOn = DateTime.fromJSDate(make.ago(Math.round(ageDays)), { zone: KENNEL_ZONE }).toISODate();
     const placeId = told.place ? placeIds.get(told.place)! : null;
-    const dog: DogFacts = { ...NOTHING_NOTED, house: null, ...facts, placeId, bornOn, bornGuessed: ageDays > 365, weightG: weightKg * 1000, archivedAt: null };
+    const dog: DogFacts = {
+      ...NOTHING_NOTED,
+      house: null,
+      heelLine: '',
+      toolsWhere: null,
+      ...facts,
+      placeId,
+      bornOn,
+      bornGuessed: ageDays > 365,
+      weightG: weightKg * 1000,
+      archivedAt: null,
+    };
     await putVersioned(scopes[0]!, dogKind, dogId, dog, null);
 
     const events: { at: Date; keep: () => Promise<void> }[] = [];

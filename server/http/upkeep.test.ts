@@ -31,6 +31,17 @@ const state = async () => (await agent.get(`/api/collars/${collar}`)).body as { 
 describe('upkeep', () => {
   it('never looked at is due; sound for a month; to be mended stays due until it is looked at again', async () => {
     const why = async () => upkeepPieces(await page(), Date.now(), { inspectDays: 30, inspectWears: 60 })[0]!.due.why;
+    // Measured with a ruler that day and called sound, it was inspected that day.
+    expect(await why()).toBe('days');
+    const { id: _id, version, ...facts } = (await agent.get(`/api/collars/${collar}`)).body as { id: string; version: number };
+    const measured = (measuredOn: string | null, at: number) =>
+      agent
+        .put(`/api/collars/${collar}`)
+        .set('If-Match', `"${at}"`)
+        .send({ ...facts, measuredOn });
+    await measured(ago(0).slice(0, 10), version);
+    expect(await why()).toBeNull();
+    await measured(null, version + 1);
     expect(await why()).toBe('never');
     expect((await look({}, { at: ago(31) })).body.outcome).toBe('ok');
     expect(await why()).toBe('days');

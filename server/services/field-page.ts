@@ -183,6 +183,7 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: { page: D
       name: card.dog.name,
       breed: card.dog.breed,
       worksOn: card.dog.worksOn,
+      heelLine: card.dog.heelLine,
       kinds: card.fits.map(({ plan }) => plan.kind),
       moveByHours: houseOf(kennel, card.dog).rules.moveByHours,
       devices: card.fits.flatMap(({ plan }) => deviceOf(card, plan.collarId)),

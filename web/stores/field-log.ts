@@ -206,8 +206,10 @@ export const useFieldLog = defineStore('field-log', () => {
   function twinOf(story: SessionStory): { id: string; begunAt: number; handlerName: string } | null {
     const spoken = (other: string) => apart.value.includes(pairOf(story.sessionId, other)) || rootOf(other) === story.sessionId;
     const twin = (page.value?.recent ?? []).find((one) => {
+      // Of a session of this phone the phone knows best when it began and ended.
+      const own = sessions.value.find(({ sessionId }) => sessionId === one.id);
       const [begunAt, lastAt] = [Date.parse(one.begunAt), Date.parse(one.lastAt)];
-      const other = { sessionId: one.id, dogId: one.dogId, begunAt, lastAt, endedAt: one.endedAt === null ? null : Date.parse(one.endedAt) };
+      const other = own ?? { sessionId: one.id, dogId: one.dogId, begunAt, lastAt, endedAt: one.endedAt === null ? null : Date.parse(one.endedAt) };
       // One that nobody has ended goes on.
       return !spoken(one.id) && overlapping({ ...story, lastAt: story.endedAt ?? Date.now() }, { ...other, lastAt: other.endedAt ?? Date.now() });
     });

@@ -47,6 +47,8 @@ const Form = z.object({
   manner: DogFacts.shape.manner,
   nickel: DogFacts.shape.nickel,
   saltWater: DogFacts.shape.saltWater,
+  heelLine: z.string(),
+  toolsWhere: DogFacts.shape.toolsWhere,
   owner: z.string(),
   notes: z.string(),
   placeId: z.string().nullable(),
@@ -70,6 +72,8 @@ const empty = (): Form => ({
   pull: 'pulls',
   worksOn: 'left',
   ...NOTHING_NOTED,
+  heelLine: '',
+  toolsWhere: null,
   owner: '',
   notes: '',
   placeId: null,
@@ -159,7 +163,25 @@ const error = (path: string) => (tried.value ? faults.value[path] || keeping.err
 const early = (path: string) => (faults.value[path]?.includes('too long') || faults.value[path]?.includes('future') ? faults.value[path] : error(path));
 
 function factsOf(): DogFacts {
-  const { name, breed, sex, neckBuild, pull, worksOn, acquaintance, manner, nickel, saltWater, owner, notes, placeId, house, archivedAt } = draft.value;
+  const {
+    name,
+    breed,
+    sex,
+    neckBuild,
+    pull,
+    worksOn,
+    acquaintance,
+    manner,
+    nickel,
+    saltWater,
+    heelLine,
+    toolsWhere,
+    owner,
+    notes,
+    placeId,
+    house,
+    archivedAt,
+  } = draft.value;
   return {
     name: name.trim(),
     breed: breed.trim(),
@@ -171,6 +193,8 @@ function factsOf(): DogFacts {
     manner,
     nickel,
     saltWater,
+    heelLine: heelLine.trim(),
+    toolsWhere,
     owner: owner.trim(),
     notes,
     placeId,

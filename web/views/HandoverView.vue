@@ -1,6 +1,18 @@
 <script setup lang="ts">
 /** Handover: whether the dog is ready to go, the pages its owner gets, what changed since the last ones, and the owner's own link. */
-import { Handover, handoverChanges, handoverMissing, handoverSheet, HandoversPage, latestGirths, currentFits, z, type NewHandover } from '@banter/contract';
+import {
+  Handover,
+  handoverChanges,
+  handoverMissing,
+  handoverSheet,
+  HandoversPage,
+  latestGirths,
+  currentFits,
+  dressedDog,
+  whereWords,
+  z,
+  type NewHandover,
+} from '@banter/contract';
 import { countOf } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -20,6 +32,7 @@ import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 import HandoverPaper from './handover/HandoverPaper.vue';
 import OwnerLinks from './handover/OwnerLinks.vue';
+import ToolsWhere from './handover/ToolsWhere.vue';
 
 const route = useRoute();
 const session = useSession();
@@ -52,6 +65,8 @@ watch(data, (page, before) => {
 });
 const sheet = computed(() => handoverSheet(data.value!.neck, data.value!.levels, kennel.value, form.value, now.value));
 const missing = computed(() => handoverMissing(data.value!.neck, kennel.value, now.value, units.speak));
+/** Which tool where, before its trainer says otherwise. */
+const workedOut = computed(() => whereWords(dressedDog(data.value!.neck, kennel.value, now.value, units.speak), units.speak));
 /** In the units of the last one, so that only what is otherwise is told as changed. */
 const changes = computed(() => {
   if (!last.value) return [];
@@ -132,6 +147,7 @@ const unit = computed({
           </p>
           <p class="text-sm text-soft">What is kept stays as it was, whatever changes later. An owner’s link shows the latest one kept.</p>
         </form>
+        <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" @changed="load" />
         <section v-if="changes.length > 0" class="sheet" aria-labelledby="changed">
           <h2 id="changed">Since {{ dayWords(last!.at, kennel.timeZone) }}</h2>
           <dl class="mt-1 divide-y divide-line">

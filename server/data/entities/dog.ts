@@ -23,6 +23,8 @@ export const DogEntity = new EntitySchema<DogRow>({
     manner: { type: 'varchar', length: 13, nullable: true },
     nickel: { type: 'boolean', nullable: true },
     saltWater: { type: 'boolean', nullable: true },
+    heelLine: { type: 'varchar', length: 120 },
+    toolsWhere: { type: 'json', nullable: true },
     owner: { type: 'varchar', length: 120 },
     notes: { type: 'text' },
     placeId: { type: 'uuid', nullable: true },

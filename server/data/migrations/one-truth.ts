@@ -15,10 +15,13 @@ class SkinByOwner implements MigrationInterface {
   }
 }
 
-/** What several screens disagreed about, kept once: mass and rating of a piece of gear wherever it hangs, and an owner's word about the skin. */
+/** What several screens disagreed about, kept once: mass and rating of a piece of gear wherever it hangs, an owner's word about the skin, the heel line
+ * and which tool where of a dog. */
 export const oneTruthMigrations = [
   addsColumn('GearMass1764000000094', 'gear', 'massG', 'double NULL'),
   addsColumn('GearLoadRated1764000000095', 'gear', 'loadRated', 'boolean NULL'),
   addsColumn('SkinLookLink1764000000096', 'skin_looks', 'linkId', 'uuid NULL'),
   SkinByOwner,
+  addsColumn('DogHeelLine1764000000098', 'dogs', 'heelLine', "varchar(120) NOT NULL DEFAULT ''"),
+  addsColumn('DogToolsWhere1764000000099', 'dogs', 'toolsWhere', 'json NULL'),
 ];

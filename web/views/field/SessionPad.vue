@@ -91,6 +91,7 @@ useScreenKeys('Field log', [
       </label>
     </header>
 
+    <p v-if="dog.heelLine && story.endedAt === null" class="mt-1 text-soft">Heel line: {{ dog.heelLine }}</p>
     <section v-if="twin" class="mt-3 rounded bg-mind-wash p-3 text-mind" aria-label="Two sessions at a time">
       <p class="font-semibold">{{ dog.name }} is also logged by {{ twin.handlerName }}, since {{ clockWords(twin.begunAt) }}. Is that this session?</p>
       <div class="mt-2 flex flex-wrap gap-2">

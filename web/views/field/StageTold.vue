@@ -49,14 +49,14 @@ const keep = (went: number) =>
           <p class="font-semibold">How many went well?</p>
           <div class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(3.25rem,1fr))] gap-2">
             <button
-              v-for="count in of + 1"
-              :key="count"
+              v-for="step in of + 1"
+              :key="step"
               type="button"
               class="press press-plain min-h-13 px-0! tabular-nums"
-              :aria-label="`${count - 1} of ${of} went well`"
-              @click="keep(count - 1)"
+              :aria-label="`${step - 1} of ${of} went well`"
+              @click="keep(step - 1)"
             >
-              {{ count - 1 }}
+              {{ step - 1 }}
             </button>
           </div>
         </div>

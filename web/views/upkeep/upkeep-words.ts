@@ -20,7 +20,8 @@ export function dueWords({ due, wears }: UpkeepPiece, now: number): string | nul
 }
 
 /** When it was looked at, and how it was found. */
-export function lastWords({ last }: UpkeepPiece, dayWords: (at: string) => string): string {
+export function lastWords({ last, measuredSince }: UpkeepPiece, dayWords: (at: string) => string): string {
+  if (measuredSince !== null) return `measured and sound on ${dayWords(measuredSince)}`;
   if (!last) return 'not yet looked at';
   return `${{ ok: 'sound', mend: 'to be mended', scrap: last.copy ? 'a poor copy, scrapped' : 'scrapped' }[last.outcome]} on ${dayWords(last.at)}, ${last.personName}`;
 }
