@@ -25,6 +25,13 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(paper).toContainText('6 left, 5 right');
   await expect(paper).toContainText('15 5/8 in');
   await expect(paper.getByRole('img', { name: /unrolled, to scale/ })).toBeVisible();
+  // Which tool where is worked out, and said otherwise for this dog; the heel line is the same for everybody.
+  await page.getByText('Heel line, and which tool where').click();
+  await page.getByLabel('Heel line', { exact: true }).fill('shoulder at the trouser seam');
+  await page.getByRole('button', { name: /^A slip lead for the first weeks/ }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(paper).toContainText('Shoulder at the trouser seam: the same for everybody who walks it.');
+  await expect(paper).toContainText('A slip lead for the first weeks, its stopper set');
   await expectAccessible(page);
   // Printed from a dark screen it is dark on white all the same.
   await page.emulateMedia({ media: 'print', colorScheme: 'dark' });

@@ -91,6 +91,14 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await page.getByRole('button', { name: 'Both contacts touch' }).click();
   await expect(heading(page)).toHaveText('Check skin and place: Yarrow needs 6.5 more in yard.');
   await expect(page.getByRole('link', { name: 'Check skin' })).toBeVisible();
+  await page.getByRole('button', { name: 'Skin and place good' }).click();
+  await expect(heading(page)).toHaveText('Check the battery: Yarrow needs 6.5 more in yard.');
+  await page.goto('/');
+  await expect(page.getByText('Check the battery: Yarrow needs more in yard.')).toBeVisible();
+  await page.goto(`/dogs/${dogId}/levels`);
+  await page.getByRole('button', { name: 'The battery was it' }).click();
+  await expect(heading(page)).toHaveText('The battery was the cause: Yarrow needs 6.5 more in yard.');
+  await expect(page.getByRole('list', { name: 'Looked at' }).getByRole('listitem')).toHaveCount(3);
 });
 
 test('the demo’s levels: contact failed in the yard, one genuine change on the bog; in dark and on a phone', async ({ page }) => {

@@ -1,6 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { enterDemo, expect, expectAccessible, expectAccessibleInBoth, makeKennel, openDog, test } from './bench-hand.ts';
-import { dressedDog } from './known-dogs.ts';
+import { v7 as uuidv7 } from 'uuid';
+import { dressedDog, put } from './known-dogs.ts';
 
 const part = (page: Page, name: string) => page.getByRole('navigation', { name: 'Parts of the neck' }).getByRole('link', { name });
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -151,6 +152,8 @@ test('a photo goes with a look; what is no photo is refused in words, and what w
 
 test('the rig: the bare one has single points everywhere, and each proposal mends what it says', async ({ page }) => {
   const dogId = await dressedDog(page);
+  const gear = { lengthMm: null, widthMm: null, colour: '', material: '', condition: 'sound', note: '', retiredAt: null };
+  await put(page, `/api/gear/${uuidv7()}`, { ...gear, what: 'carabiner', name: 'Small steel' });
   await page.goto(`/dogs/${dogId}/neck/rig`);
   await expect(heading(page)).toHaveText('Put the rig together: what is between the hand and the dog?');
   await page.getByRole('button', { name: /^Take\s*: Leash and prong alone/ }).click();
@@ -163,15 +166,25 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await expect(heading(page)).toHaveText('One backup: the dog is held if the collar opens.');
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('20 mm');
-  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(heading(page)).toHaveText('The backup loads too early: 20 mm of slack, and it needs more than the 28 mm the collar shortens by when it closes.');
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('4 cm');
-  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await mend.getByRole('button', { name: /slip lead worn below/ }).click();
   await expect(heading(page)).toHaveText('Sound: whichever part fails, the dog is still held.');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(heading(page)).toHaveText(/^One backup/);
+  // Whether a carabiner is made for load is asked once for that piece, in whichever rig it hangs.
+  await page.getByRole('button', { name: /^Take\s*: Carabiner, dead ring to flat collar/ }).click();
+  await rig.getByRole('button', { name: 'carabiner', exact: true }).click();
+  await page.getByLabel('Which piece').selectOption({ label: 'Small steel' });
+  await page.getByRole('radiogroup', { name: 'Is Small steel rated for load? Asked once' }).getByRole('radio', { name: 'Yes, stamped on it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/carabiner’s rating|rated for load/i)).toHaveCount(0);
+  await page.goto('/locker?show=gear');
+  await expect(page.getByText('rated for load')).toBeVisible();
+  await page.goto(`/dogs/${dogId}/neck/rig`);
   // A loop and a loose end are named, not refused.
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page.getByLabel('Part', { exact: true }).selectOption({ label: 'snap' });
@@ -207,6 +220,9 @@ test('the check at the door, on a phone: never green by default, and green once 
   await routine.getByRole('button', { name: /^Done\s*: Covers shut/ }).click();
   await expect(routine.getByRole('button', { name: /^Done\s*: Covers shut/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
+  await routine.getByRole('button', { name: /^Both touch/ }).click();
+  // A soaked dog’s contacts are to be felt again.
+  await routine.getByRole('button', { name: 'Dog soaked' }).click();
   await routine.getByRole('button', { name: /^Both touch/ }).click();
   await fitsTheScreen();
   await part(page, 'Skin').click();
@@ -306,11 +322,23 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   await off.fill(`${day}T09:00`);
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('alert')).toHaveText(/cannot end before it begins/);
+  // Its contacts sat here, and were moved there meanwhile.
+  await page.getByRole('radio', { name: /remote/i }).click();
+  await page.getByLabel('Its contacts sat at').selectOption('3');
+  await page.getByRole('button', { name: 'It was moved meanwhile' }).click();
   await off.fill(`${day}T11:30`);
+  await page.getByLabel('Moved at').fill(`${day}T12:00`);
+  await page.getByLabel('to', { exact: true }).selectOption('9');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: '10:00 – 11:30' })).toContainText('worked from 10:00');
+  await expect(page.getByRole('alert')).toHaveText(/between when it went on and when it came off/);
+  await page.getByLabel('Moved at').fill(`${day}T11:00`);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const told = page.getByRole('listitem').filter({ hasText: '10:00 – 11:30' });
+  await expect(told).toContainText('worked from 10:00');
+  await expect(told).toContainText(/9 o’clock/);
   // The same again would overlap.
   await page.getByRole('button', { name: 'Say a wear of earlier' }).click();
+  await page.getByRole('radio', { name: /remote/i }).click();
   await on.fill(`${day}T11:00`);
   await off.fill(`${day}T12:00`);
   await page.getByRole('button', { name: 'Keep it' }).click();

@@ -51,10 +51,13 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await expect(page.getByRole('textbox', { name: 'Went well' })).toHaveValue('5');
   await page.getByRole('button', { name: 'Keep the result' }).click();
   await expect(page.getByText('5 of 10 went well; 6 of 10 move on.')).toBeVisible();
+  // A session has one result: said again at once, it replaces the first.
+  await expect(page.getByText('It replaces 5 of 10, just saved: a session has one result.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('7');
   await page.getByRole('button', { name: 'Keep the result' }).click();
   await expect(heading(page)).toHaveText('On to «Long line dragged».');
   await expect(page.getByText('7 of 10 went well, as asked: on to the next stage.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Sessions in this stage' }).getByRole('listitem')).toHaveCount(1);
   await page.getByRole('button', { name: 'On to «Long line dragged»' }).click();
   await expect(heading(page)).toHaveText('Stay with «Long line dragged».');
   await expect(page.getByText('Never on a prong or head collar.')).toBeVisible();

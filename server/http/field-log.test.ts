@@ -1,5 +1,5 @@
-import { FieldBatchKept, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type FieldBatch, type NewFieldEvent } from '@banter/contract';
-import { PROGRAMME_TEMPLATES } from '@banter/core';
+import { pressFacts, FieldBatchKept, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type FieldBatch, type NewFieldEvent } from '@banter/contract';
+import { contractSpeaker, houseRules, PRESS_GUARD_WORDS, pressGuards, PROGRAMME_TEMPLATES, sessionStory, wordReason } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -402,6 +402,21 @@ describe('one session that two phones began apart', () => {
 });
 
 describe('what came of a session for its stage', () => {
+  it('a stage in which nothing is pressed yet is known on the phone, and said before a press', async () => {
+    const stages = PROGRAMME_TEMPLATES.find(({ id }) => id === 'level-finding')!.stages;
+    const startsOn = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+    await must(`/api/programmes/${uuidv7()}`, { dogId: dog, templateId: 'level-finding', name: 'Level finding', stages, startsOn, state: 'running', note: '' });
+    const own = FieldPage.parse((await agent.get('/api/field')).body).dogs.find(({ id }) => id === dog)!;
+    expect(own.programmes).toMatchObject([{ stageName: 'Worn without stimulation', notYet: ['press'] }]);
+    const story = sessionStory('s', [
+      { id: 'b', sessionId: 's', at: Date.now(), event: 'begin', dogId: dog, handlerId: me, setting: 'home', purpose: 'work' },
+    ])!;
+    const facts = pressFacts(own, own.devices[0]!, { setting: 'home', now: Date.now(), timeZone: 'UTC', session: story, earlier: [] });
+    expect(pressGuards(5, facts, houseRules()).map((guard) => wordReason(PRESS_GUARD_WORDS, guard, contractSpeaker).text)).toContain(
+      'Worn without stimulation: worn only, nothing is pressed yet.',
+    );
+  });
+
   it('is told with the session, moves the stage by its marks, and is gone when it is taken back', async () => {
     const programme = uuidv7();
     const template = PROGRAMME_TEMPLATES.find(({ id }) => id === 'fading')!;

@@ -3,7 +3,7 @@
  * The stand-in for a transmitter and receiver, drawn, with their switches. It tells the same events as a bridge to a real one
  * would; what it refuses it says why.
  */
-import type { DressedContacts, DressedDog } from '@banter/contract';
+import { deviceOf, type DressedContacts, type DressedDog } from '@banter/contract';
 import {
   lowestFelt,
   contactQuality,
@@ -23,13 +23,13 @@ const props = defineProps<{ contacts: DressedContacts; dressed: DressedDog; tell
 const collar = computed(() => props.contacts.fit.plan.inputs.collar);
 const setting = computed(() => (props.contacts.fit.check?.on ?? (props.contacts.fit.plan.choices as { on: object }).on) as { strapMm: number; postMm: number });
 const profile = computed<StandInProfile>(() => {
-  const { scaleMin, scaleMax, scaleStep } = collar.value.numbers as { scaleMin: number; scaleMax: number; scaleStep: number };
+  const { scale } = deviceOf({ kind: props.contacts.fit.plan.kind, numbers: collar.value.numbers })!;
   const { hairGirthMm, coatDepthMm, finger } = props.dressed.dog;
   return {
-    // A scale that begins at 0 is tried at its first step.
-    scaleMin: lowestFelt({ min: scaleMin, step: scaleStep }),
-    scaleMax,
-    scaleStep,
+    // A scale that begins at 0 is tried at its first level that does anything.
+    scaleMin: lowestFelt(scale),
+    scaleMax: scale.max,
+    scaleStep: scale.step,
     postMm: setting.value.postMm,
     coatDepthMm,
     strapSlackMm: props.contacts.wear === null || hairGirthMm === null ? null : setting.value.strapMm - hairGirthMm,
