@@ -53,7 +53,8 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   const dogId = await dressedDog(page);
   await page.goto('/upkeep');
   const row = page.getByRole('listitem').filter({ hasText: 'Prong on Yarrow' });
-  await expect(row).toContainText('never looked at whole');
+  // Measured and called sound, it counts as inspected that day.
+  await expect(row).toContainText('measured and sound on');
   await row.getByRole('button').click();
   const form = page.getByRole('region', { name: /^Look at «/ });
   await expect(form.getByRole('img', { name: 'bad: Square or sharp' })).toBeVisible();

@@ -93,8 +93,8 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await expect(page.getByRole('link', { name: 'Check skin' })).toBeVisible();
   await page.getByRole('button', { name: 'Skin and place good' }).click();
   await expect(heading(page)).toHaveText('Check the battery: Yarrow needs 6.5 more in yard.');
-  await page.goto('/');
-  await expect(page.getByText('Check the battery: Yarrow needs more in yard.')).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByText('Check the battery: Yarrow needs more in yard.').first()).toBeVisible();
   await page.goto(`/dogs/${dogId}/levels`);
   await page.getByRole('button', { name: 'The battery was it' }).click();
   await expect(heading(page)).toHaveText('The battery was the cause: Yarrow needs 6.5 more in yard.');

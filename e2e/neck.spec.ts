@@ -328,7 +328,7 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   await page.getByRole('button', { name: 'It was moved meanwhile' }).click();
   await off.fill(`${day}T11:30`);
   await page.getByLabel('Moved at').fill(`${day}T12:00`);
-  await page.getByLabel('to', { exact: true }).selectOption('9');
+  await page.getByLabel('Moved to').selectOption('9');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('alert')).toHaveText(/between when it went on and when it came off/);
   await page.getByLabel('Moved at').fill(`${day}T11:00`);

@@ -9,7 +9,7 @@ import { neckTapeOf } from '../neck/neck-tape.ts';
 import type { HandoverSheet, NewHandover } from '../records/handover.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { LevelsPage } from '../records/levels-page.ts';
-import { nextStep, stoppedFits } from '../records/next-step.ts';
+import { namesCollar, nextStep, stoppedFits } from '../records/next-step.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths, type Taping } from '../records/taping.ts';
 import { isGrowing } from '../growth/is-growing.ts';
@@ -41,10 +41,13 @@ export function handoverMissing(page: NeckPage, kennel: Kennel, now: number, spe
   const dressed = dressedDog(page, kennel, now, speak);
   const { dog, tapings, screenings, lifts } = page;
   const step = nextStep({ dog, girths: tapings, fits: dressed.fits, screenings, lifts }, { kennel, today: dayOf(now, kennel.timeZone) }, speak);
+  const of = dressed.fits.find(({ plan }) => plan.kind === step.kind) ?? null;
   const worn = kindsOf(dressed);
   const roles = RIG_CATALOGUE.roles.filter(({ id }) => dressed.wornRoles.includes(id));
   return [
-    ...(step.tone === 'good' ? [] : [step.sentence]),
+    ...(step.tone === 'good'
+      ? []
+      : [of && !namesCollar(step.sentence, of.plan.inputs.collar.name) ? `«${of.plan.inputs.collar.name}»: ${step.sentence}` : step.sentence]),
     ...dressed.flags.filter(({ grade }) => grade >= 2).map(({ clock }) => `The skin at ${clockWords(clock)} must be seen by a vet first: no collar there.`),
     ...roles
       .filter(({ needsHold }) => needsHold && !roles.some(({ holdsAt }) => holdsAt.length > 0))

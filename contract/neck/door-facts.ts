@@ -24,7 +24,7 @@ import {
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
 import { notUsable, type Gear } from '../records/gear.ts';
-import { stepOfFit } from '../records/next-step.ts';
+import { namesCollar, stepOfFit } from '../records/next-step.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
@@ -87,7 +87,7 @@ function fitLine(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, 
       const { check, plan } = fit!;
       if ('worn' in step || (check && step.tone === 'open' && collarKind(plan.kind).isLaterStep(check.outcome.step)))
         return { tone: 'good', says: 'Checked on the dog: good.' };
-      return { tone: step.tone, says: `${capital(name)}: ${small(step.sentence)}` };
+      return { tone: step.tone, says: namesCollar(step.sentence, plan.inputs.collar.name) ? step.sentence : `${capital(name)}: ${small(step.sentence)}` };
     }),
   );
 }

@@ -122,3 +122,6 @@ export function stepOfFit(
   if (standing.reopened === null || !standing.byHands) return asWorn();
   return { ...of, sentence: `Check the fit again: ${REOPENED_WORDS[standing.reopened]}.`, goTo: 'check', tone: 'open' };
 }
+
+/** Whether a sentence names its collar itself: then it is not named before it. */
+export const namesCollar = (sentence: string, name: string): boolean => sentence.includes(`«${name}»`);

@@ -2,7 +2,7 @@ import { OWNER_SAYS_WORDS } from '../handover/owner-words.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { clockWords, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
-import { nextStep } from '../records/next-step.ts';
+import { namesCollar, nextStep } from '../records/next-step.ts';
 import { type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** Skin whose rest is over within so long is looked at today. From memory. */
@@ -25,7 +25,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFact
           ...own,
           code: 'fit',
           tone: step.tone,
-          title: `${dog.name}${collarName ? `, «${collarName}»` : ''}: ${step.sentence}`,
+          title: `${dog.name}${collarName && !namesCollar(step.sentence, collarName) ? `, «${collarName}»` : ''}: ${step.sentence}`,
           why: worn.length > 0 ? 'By its latest measures and checks.' : 'It wears nothing decided yet.',
           to,
           does: STEPS[step.goTo],

@@ -152,15 +152,17 @@ describe('what is due today', () => {
   });
 
   it('once the contact was felt, a level that rose asks for skin and place, then the battery, then what distracts', () => {
-    const rose = (next: 'contact' | 'skin' | 'battery' | null) => {
+    const rose = (next: 'contact' | 'skin' | 'battery' | null, found: 'contact' | null = null) => {
       const reason = { code: 'needs-more', by: 6, since: '2 May', contactChecked: null } as const;
-      const look = { answers: [], next, found: null };
+      const look = { answers: [], next, found };
       return todayItems({ ...nothing, levels: [{ dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason, look }] })[0]!.title;
     };
     expect(rose('contact')).toBe('Check the contact: Moss needs more in yard.');
     expect(rose('skin')).toBe('Check skin and place: Moss needs more in yard.');
     expect(rose('battery')).toBe('Check the battery: Moss needs more in yard.');
     expect(rose(null)).toBe('Nothing found: Moss needs more in yard.');
+    // Contact that does not touch stays due until it does.
+    expect(rose(null, 'contact')).toBe('Mend the contact: Moss needs more in yard.');
   });
 
   it('a piece to be mended that a dog wears comes first, with the dog’s name', () => {

@@ -55,7 +55,10 @@ export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   'cannot-fit': (r, speak) => `${r.name} alone takes ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: it is too wide for this dog.`,
   'room-by-guess': (r, speak) => `They take ${speak.gap(r.neededMm)}; a neck of this girth has at least about ${speak.gap(r.leastMm)}.`,
   'lies-alone': () => 'It lies alone: the length of the neck decides nothing.',
-  'length-unknown': (r, speak) => `They take ${speak.gap(r.neededMm)}, and a neck of this girth may have only ${speak.gap(r.leastMm)}: tape the neck length.`,
+  'length-unknown': (r, speak) =>
+    r.leastMm > 0
+      ? `They take ${speak.gap(r.neededMm)}, and a neck of this girth may have only ${speak.gap(r.leastMm)}: tape the neck length.`
+      : `They take ${speak.gap(r.neededMm)}: tape the high girth and the neck length.`,
   'electronic-above-training': (r) =>
     `${r.upper} lies above ${r.lower}: the training collar belongs directly behind the ears, and would slide down onto the receiver and knock its contacts.`,
   'holding-above-training': (r) =>

@@ -38,8 +38,8 @@ function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceLevels[]>, now
       .filter(({ settings }) => settings.some(({ needed }) => (needed.at(-1)?.at ?? 0) >= lately))
       .flatMap(({ collar, settings }) =>
         settings.flatMap(({ name, reason, look }) =>
-          // Once the cause is found there is nothing left to ask.
-          reason.code === 'needs-more' && look !== null && look.found === null
+          // Once the cause is found there is nothing left to ask; contact that was lost is due until it is good.
+          reason.code === 'needs-more' && look !== null && (look.found === null || look.found === 'contact')
             ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason, look }]
             : [],
         ),

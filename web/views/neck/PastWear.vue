@@ -93,13 +93,12 @@ async function keep() {
               @input="(event) => change(index, { at: (event.target as HTMLInputElement).value })"
             />
           </label>
-          <label class="block font-semibold">
-            to
-            <select :value="one.clock" class="field mt-1 font-normal" @change="(event) => change(index, { clock: (event.target as HTMLSelectElement).value })">
+          <FieldFrame v-slot="{ id }" label="Moved to">
+            <select :id="id" :value="one.clock" class="field" @change="(event) => change(index, { clock: (event.target as HTMLSelectElement).value })">
               <option value="">which place?</option>
               <option v-for="hour in 12" :key="hour" :value="String(hour)">{{ hour }} o’clock</option>
             </select>
-          </label>
+          </FieldFrame>
           <button type="button" class="press press-quiet" @click="moved = moved.filter((_one, at) => at !== index)">Leave it out</button>
         </div>
         <button type="button" class="press press-quiet" @click="moved = [...moved, { at: to, clock: '' }]">It was moved meanwhile</button>
