@@ -231,3 +231,20 @@ test('two phones log on one session, and each sees nothing of another kennel', a
   await expect(stranger.getByRole('button', { name: /^Sedge/ })).toBeVisible();
   await expect(stranger.getByText('Yarrow')).toHaveCount(0);
 });
+
+test('a session of this phone that was ended is no other’s, and contact once felt is to be felt again when the dog was soaked', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await dressedDog(page);
+  await beginWith(page);
+  await tap(page, 'Felt: both touch');
+  await tap(page, 'Soaked or re-strapped');
+  await expect(page.getByRole('list', { name: 'Before the press' }).getByText('Contact has not been felt since it went on: feel it first.')).toBeVisible();
+  await kept(page);
+  // The kennel knows it as one that nobody has ended yet.
+  await page.reload();
+  await tap(page, 'End the session');
+  await tap(page, 'Next dog');
+  await beginWith(page);
+  await kept(page);
+  await expect(page.getByText(/is also logged by/)).toHaveCount(0);
+});

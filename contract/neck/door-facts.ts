@@ -1,5 +1,6 @@
 import {
   clockWords,
+  CONTACT_WORDS,
   listWords,
   placesOverlap,
   RIG_REASON_WORDS,
@@ -112,8 +113,8 @@ function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
   );
 }
 
-/** Where an electronic collar sits, against school, skin and hours. */
-export function contactsLine({ rotation, at, wear }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
+/** Where an electronic collar sits, against school, skin and hours, and whether its contacts were felt there. */
+export function contactsLine({ rotation, at, wear, routine }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
   const red = flags.find(({ untilMs }) => untilMs === null);
   if (red) return { tone: 'stop', says: `Skin grade ${red.grade} at ${clockWords(red.clock)}: the collar stays off.` };
   if (!wear) return { tone: 'open', says: rotation.next === null ? 'No place is free on this neck now.' : `Not on yet; next is ${clockWords(rotation.next)}.` };
@@ -125,19 +126,25 @@ export function contactsLine({ rotation, at, wear }: DressedContacts, { flags, h
   const moveBy = since + house.rules.moveByHours * HOUR_MS;
   if (moveBy <= now) return { tone: 'stop', says: `At ${clockWords(at)} for more than ${speakHours(house.rules.moveByHours)}: move it.` };
   if (rotation.capacityHours <= 0) return { tone: 'stop', says: 'Nothing left to wear today: take it off.' };
-  return { tone: 'good', says: `${clockWords(at)}, until ${momentOn(moveBy, now, zone)}; ${speakHours(rotation.capacityHours)} left today.` };
+  const felt = routine.find(({ id }) => id === 'contact')!;
+  if (felt.state === 'failed') return { tone: 'stop', says: `${clockWords(at)}: ${CONTACT_WORDS.lost}. Strap, hair and posts first.` };
+  if (felt.at === null) return { tone: 'open', says: `${clockWords(at)}: ${CONTACT_WORDS['not-checked']}.` };
+  return {
+    tone: 'good',
+    says: `${clockWords(at)}, ${CONTACT_WORDS.good} at ${momentOn(felt.at, now, zone)}; until ${momentOn(moveBy, now, zone)}, ${speakHours(rotation.capacityHours)} left today.`,
+  };
 }
 
-/** How far the morning routine of a device is, the worst step first. */
+/** How far the morning routine of a device is in the hand, the worst step first; the contacts have a line of their own. */
 export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 'fit'>): Said {
   const names = (state: RoutineStep['state']) =>
-    routine.filter((step) => step.state === state).map(({ id }) => ROUTINE_STEPS.find((step) => step.id === id)!.name.toLowerCase());
+    routine.filter((step) => step.id !== 'contact' && step.state === state).map(({ id }) => ROUTINE_STEPS.find((step) => step.id === id)!.name.toLowerCase());
   const of = `«${fit.plan.inputs.collar.name}»: `;
   if (names('failed').length > 0) return { tone: 'stop', says: `${of}not right: ${listWords(names('failed'))}.` };
   if (names('skipped').length > 0) return { tone: 'mind', says: `${of}skipped: ${listWords(names('skipped'))}.` };
   if (names('open').length > 0) return { tone: 'open', says: `${of}to do: ${listWords(names('open'))}.` };
   if (names('late').length > 0) return { tone: 'mind', says: `${of}only after it was on: ${listWords(names('late'))}.` };
-  return { tone: 'good', says: `${of}all six steps done.` };
+  return { tone: 'good', says: `${of}all five steps done.` };
 }
 
 function skinLine(page: NeckPage, { flags, house }: Dressed, electronic: readonly DressedContacts[], zone: string, now: number): Said | null {

@@ -189,6 +189,22 @@ describe('the check at the door', () => {
   });
   it('contacts: over six hours, on flagged skin or off the school is a stop, in words with the limit', () => {
     expect(line(of({ events: [on(6.1, 'remote', 3)] }), 'contacts')).toMatchObject({ tone: 'stop', says: expect.stringContaining('more than 6 h') });
+    // Contact is felt where it sits now; felt before it was moved there says nothing.
+    const felt = (hoursAgo: number, made: boolean | null) => {
+      const at = new Date(NOW - hoursAgo * HOUR).toISOString();
+      return { event: 'contact' as const, id: `felt ${hoursAgo}`, at, collarId: 'remote', made, source: 'hand' as const, ...kept };
+    };
+    expect(line(of({ events: [on(1, 'remote', 3)] }), 'contacts')).toMatchObject({ tone: 'open', says: '3 o’clock: contact not checked.' });
+    expect(line(of({ events: [felt(2, true), on(1, 'remote', 3)] }), 'contacts').tone).toBe('open');
+    expect(line(of({ events: [on(1, 'remote', 3), felt(0.5, true)] }), 'contacts')).toMatchObject({
+      tone: 'good',
+      says: expect.stringContaining('contact good at'),
+    });
+    expect(line(of({ events: [on(1, 'remote', 3), felt(0.5, true), felt(0.2, null)] }), 'contacts').tone).toBe('open');
+    expect(line(of({ events: [on(1, 'remote', 3), felt(0.5, false)] }), 'contacts')).toMatchObject({
+      tone: 'stop',
+      says: expect.stringContaining('contact not good'),
+    });
     expect(line(of({ events: [on(1, 'remote', 5)] }), 'contacts')).toMatchObject({ tone: 'stop', says: expect.stringContaining('no place for contacts') });
     const pink = [
       { id: 's', dogId: 'd', clock: 3, under: 'contacts', grade: 1, sore: null, note: '', photoId: null, at: new Date(NOW - 2 * HOUR).toISOString(), ...kept },
