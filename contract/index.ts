@@ -217,8 +217,8 @@ export {
   type PaperDrawings,
   type SheetLine,
 } from './records/handover.ts';
-export { OWNER_SAYS_WORDS, WHERE_OFTEN, WHERE_WORDS } from './handover/owner-words.ts';
-export { whereWords } from './handover/owner-lines.ts';
+export { OWNER_SAYS_WORDS, WHERE_WORDS } from './handover/owner-words.ts';
+export { whereOften, whereWords } from './handover/owner-lines.ts';
 export { handoverMissing, handoverSheet } from './handover/handover-sheet.ts';
 export { handoverChanges, type HandoverChange } from './handover/handover-changes.ts';
 export {

@@ -153,6 +153,19 @@ export function whereWords(dressed: DressedDog, speak: Speaker): Record<Where, s
   };
 }
 
+/** What trainers often say of a place in their own words, to choose from, by what the dog wears. Common practice. */
+export function whereOften(dressed: DressedDog): Partial<Record<Where, readonly string[]>> {
+  const forTheWalk = ownerCollars(dressed).filter(({ house }) => house === 'no');
+  return {
+    house: ['A slip lead for the first weeks, its stopper set; then the flat collar alone.'],
+    vet: [
+      'The slip lead, its stopper set, over the flat collar.',
+      ...(forTheWalk.length > 0 ? [`The ${ownerCollarNames(forTheWalk)}, put on before the door; off on the table.`] : []),
+    ],
+    visitors: ['The slip lead in your hand until it lies down by itself.'],
+  };
+}
+
 /** Which tool where, in its trainer's words where there are any; what is never done stands whatever they say. */
 export function whereLines(dressed: DressedDog, { toolsWhere }: Pick<Dog, 'toolsWhere'>, speak: Speaker): SheetLine[] {
   const never = ownerCollars(dressed).filter(({ wear }) => wear.unwatched === 'never' || wear.unwatched === 'house-setting');

@@ -10,13 +10,6 @@ export const WHERE_WORDS: Record<Where, string> = {
   visitors: 'With visitors',
 };
 
-/** What trainers often say of a place in their own words, to choose from. Common practice. */
-export const WHERE_OFTEN: Partial<Record<Where, readonly string[]>> = {
-  house: ['A slip lead for the first weeks, its stopper set; then the flat collar alone.'],
-  vet: ['The slip lead, its stopper set, over the flat collar.', 'The prong, put on before the door; off on the table.'],
-  visitors: ['The slip lead in your hand until it lies down by itself.'],
-};
-
 /** The daily look at the skin, whatever is worn. */
 export const SKIN_LOOK = { key: 'skin', text: 'Part the hair where it sat: no pink, no sore, no bald patch.' };
 

@@ -145,7 +145,6 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
           sessionsPerDay: 3,
           pass: { what: 'times of the plan done as planned', needed: 1, of: 1, inRow: 10, leastDays: 14 },
           cautions: [SUPERVISED],
-          notYet: ['press'],
         },
       ),
       stage(

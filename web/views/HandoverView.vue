@@ -9,6 +9,7 @@ import {
   latestGirths,
   currentFits,
   dressedDog,
+  whereOften,
   whereWords,
   z,
   type NewHandover,
@@ -66,7 +67,9 @@ watch(data, (page, before) => {
 const sheet = computed(() => handoverSheet(data.value!.neck, data.value!.levels, kennel.value, form.value, now.value));
 const missing = computed(() => handoverMissing(data.value!.neck, kennel.value, now.value, units.speak));
 /** Which tool where, before its trainer says otherwise. */
-const workedOut = computed(() => whereWords(dressedDog(data.value!.neck, kennel.value, now.value, units.speak), units.speak));
+const dressed = computed(() => dressedDog(data.value!.neck, kennel.value, now.value, units.speak));
+const workedOut = computed(() => whereWords(dressed.value, units.speak));
+const often = computed(() => whereOften(dressed.value));
 /** In the units of the last one, so that only what is otherwise is told as changed. */
 const changes = computed(() => {
   if (!last.value) return [];
@@ -147,7 +150,7 @@ const unit = computed({
           </p>
           <p class="text-sm text-soft">What is kept stays as it was, whatever changes later. An owner’s link shows the latest one kept.</p>
         </form>
-        <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" @changed="load" />
+        <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" :often="often" @changed="load" />
         <section v-if="changes.length > 0" class="sheet" aria-labelledby="changed">
           <h2 id="changed">Since {{ dayWords(last!.at, kennel.timeZone) }}</h2>
           <dl class="mt-1 divide-y divide-line">

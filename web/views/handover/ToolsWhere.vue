@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Heel line and which tool where of a dog, in its trainer's words: what is left empty is worked out from its fits. */
-import { Dog, WHERE, WHERE_OFTEN, WHERE_WORDS, type Where } from '@banter/contract';
+import { Dog, WHERE, WHERE_WORDS, type Where } from '@banter/contract';
 import { computed } from 'vue';
 import KeepBar from '../../parts/KeepBar.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDraft, anObject } from '../../stores/draft.ts';
 import { useKeep } from '../../stores/keep.ts';
 
-const props = defineProps<{ dog: Dog; workedOut: Record<Where, string> }>();
+const props = defineProps<{ dog: Dog; workedOut: Record<Where, string>; often: Partial<Record<Where, readonly string[]>> }>();
 const emit = defineEmits<{ changed: [] }>();
 const keeping = useKeep();
 type Form = { heelLine: string; where: Record<Where, string> };
@@ -42,12 +42,13 @@ const reset = () => settle(known());
         <TextField
           :model-value="form.where[where]"
           :label="WHERE_WORDS[where]"
+          :rows="2"
           :hint="form.where[where] ? '' : `Worked out: ${workedOut[where]}`"
           :error="keeping.errorAt(`toolsWhere.${where}`)"
           @update:model-value="(text) => say(where, String(text))"
         />
-        <div v-if="WHERE_OFTEN[where] && !form.where[where]" class="mt-1 flex flex-wrap gap-1.5">
-          <button v-for="text in WHERE_OFTEN[where]" :key="text" type="button" class="press press-quiet text-left" @click="say(where, text)">{{ text }}</button>
+        <div v-if="often[where] && !form.where[where]" class="mt-1 flex flex-wrap gap-1.5">
+          <button v-for="text in often[where]" :key="text" type="button" class="press press-quiet text-left" @click="say(where, text)">{{ text }}</button>
         </div>
       </div>
       <KeepBar :keeping="keeping" label="Save" :disabled="!isChanged" @newer="emit('changed')">
