@@ -12,8 +12,8 @@ export { BREEDS, breedOf, guessedWeightKg, unusualWeight, type BackOutClass, typ
 export * from './check/index.ts';
 
 export { balances, linksAt, movesToMakeUp, overdrawn, type LinkAccount, type LinkCountAt, type LinkMoved } from './locker/link-ledger.ts';
-export { byHandsIn, inCollar, type ByHands } from './fit/neck-in-collar.ts';
-export { girthsThroughCoat, USUAL_FINGER, type FittingDog } from './fit/fitting-dog.ts';
+export { byHandsIn, inCollar } from './fit/neck-in-collar.ts';
+export { girthsThroughCoat, USUAL_FINGER, type ByHands, type FittingDog } from './fit/fitting-dog.ts';
 export {
   factor,
   gap,

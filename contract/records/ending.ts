@@ -2,7 +2,7 @@ import { isHere } from '../collars/fit-all.ts';
 import { z } from '../plain-words.ts';
 import type { FitCheck } from './fit-check.ts';
 import { Instant, passage, RecordId } from './common.ts';
-import type { DogPage } from './pages.ts';
+import type { Collar } from './collar.ts';
 import type { Plan } from './plan.ts';
 import { madeUpElsewhere, type MadeUp } from '../standing/made-up.ts';
 import { neckFelt, type NeckFelt } from '../standing/neck-felt.ts';
@@ -59,11 +59,14 @@ export function currentFits(plans: readonly Plan[], checks: readonly FitCheck[],
   return latestFits(plans, checks, madeUp).filter(({ plan }) => !isEnded(plan.id));
 }
 
+/** What was decided of a dog’s collars, found on it and set aside, with the collars and how they are made up. */
+type DecidedOfDog = { plans: Plan[]; checks: FitCheck[]; endings: Ending[]; madeUp: MadeUp[]; collars: Collar[] };
+
 /**
  * The fits of a dog that were set aside, or went with a collar that was scrapped, and could be taken up again: nothing of their kind
  * has been decided since, and the collar hangs in the locker.
  */
-export function fitsSetAside({ plans, checks, endings, madeUp, collars }: Pick<DogPage, 'plans' | 'checks' | 'endings' | 'madeUp' | 'collars'>): CurrentFit[] {
+export function fitsSetAside({ plans, checks, endings, madeUp, collars }: DecidedOfDog): CurrentFit[] {
   const isEnded = endedPlans(endings);
   const here = new Set(collars.filter(isHere).map(({ id }) => id));
   return latestFits(plans, checks, madeUp).filter(({ plan }) => isEnded(plan.id) && here.has(plan.collarId));

@@ -1,9 +1,11 @@
-import type { ByHands } from './neck-in-collar.ts';
 import type { Finger } from '../measure/finger-slack.ts';
 import type { NeckBuild } from '../measure/neck-build.ts';
 import { skinGirth } from '../measure/skin-girth.ts';
 import type { Pull } from '../collars/prong/gauge-schools.ts';
 import type { WorkingSide } from '../rig/ring-and-side.ts';
+
+/** How much larger the neck is inside a collar than the tape and the collar's numbers say, by what hands found there; mm, by the collar's id. */
+export type ByHands = Readonly<Record<string, number>>;
 
 /**
  * What is known of a dog when a collar is fitted to it. Lengths mm, weight kg, age days; null while not known. Prong tips

@@ -1,8 +1,5 @@
 import type { FittingDog } from './fitting-dog.ts';
 
-/** How much larger the neck is inside a collar than the tape and the collar's numbers say, by what hands found there; mm, by the collar's id. */
-export type ByHands = Readonly<Record<string, number>>;
-
 /** The millimetres that hands put on the neck inside this collar; 0 where they have not been in it. */
 export const byHandsIn = (dog: Pick<FittingDog, 'byHands'>, collarId: string): number => dog.byHands?.[collarId] ?? 0;
 

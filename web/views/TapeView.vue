@@ -1,17 +1,8 @@
 <script setup lang="ts">
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
 import type { NewTaping } from '@banter/contract';
-import { COLLAR_KIND_NAMES, collarKind, Dog, RecordId, sureNeck, tapeAsked, Taping, z, type CollarKindName } from '@banter/contract';
-import {
-  guessedGirth,
-  isGirthSite,
-  TAPE_CONTRADICTION_WORDS,
-  TAPE_SITE_WORDS,
-  TAPE_SITES,
-  tapeContradictions,
-  wordReason,
-  type TapeSite as SiteName,
-} from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, Dog, RecordId, Taping, z, type CollarKindName } from '@banter/contract';
+import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -29,6 +20,7 @@ import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
+import { useTapeAsks } from '../stores/tape-asks.ts';
 import { useUnits } from '../stores/units.ts';
 
 const route = useRoute();
@@ -47,7 +39,9 @@ const corrected = computed(() => data.value?.tapings.find((taping) => taping.id 
 /** What is taped follows from the collars in question: what they need, and what could change what they come to. */
 const USUAL_KINDS: readonly CollarKindName[] = COLLAR_KIND_NAMES.filter((name) => collarKind(name).traits.everyday);
 const forKind = COLLAR_KIND_NAMES.find((name) => name === route.query.for);
-const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : route.query.site ? [] : USUAL_KINDS);
+/** Sites that decide nothing now and that somebody wants taped all the same: one alone, where the address names it. */
+const also = ref<readonly SiteName[]>(TAPE_SITES.filter((site) => site === route.query.site));
+const kinds = ref<readonly CollarKindName[]>(forKind ? [forKind] : also.value.length > 0 ? [] : USUAL_KINDS);
 function toggle(name: CollarKindName) {
   const now = kinds.value.includes(name) ? kinds.value.filter((one) => one !== name) : [...kinds.value, name];
   if (now.length > 0) kinds.value = now;
@@ -90,25 +84,7 @@ const depth = computed(() => (draft.value.overCoat === 'over' ? coatDepthMm.valu
 const onSkin = computed(() => draft.value.overCoat === 'parted' || depth.value !== null);
 
 const isTyped = (site: SiteName) => draft.value.sites[site].readings.some((text) => text.trim() !== '');
-/** Sites that decide nothing now and that somebody wants taped all the same. */
-const also = ref<readonly SiteName[]>(TAPE_SITES.filter((site) => site === route.query.site));
-const asks = computed(() => {
-  const { high } = read;
-  const now = high?.girthMm ?? null;
-  // What is typed now counts over what was kept.
-  const dog = now === null ? bench.dog.value : { ...bench.dog.value, skinGirthMm: now, tapedGirthMm: now, hairGirthMm: now };
-  const kept = sureNeck(dog, girths.value, rules.value);
-  const sure =
-    now === null ? kept : { head: guessedGirth(now, rules.value), high: { mm: now, plusMinusMm: high!.plusMinusMm ?? 0, from: 'one-reading' as const } };
-  return tapeAsked({
-    kinds: kinds.value,
-    dog: { ...dog, weightKg: weightG.value === null ? null : weightG.value / 1000 },
-    sure,
-    stock: bench.stock.value,
-    wornWidthsMm: fits.value.map(({ plan }) => collarKind(plan.kind).onNeck.widthMm(plan.inputs.collar.numbers)),
-    house: house.value,
-  });
-});
+const asks = useTapeAsks(bench, { kinds, girths, fits, weightG, typedHigh: () => read.high });
 const decides = (site: SiteName) => asks.value.find((one) => one.site === site)?.decides ?? '';
 const asked = computed<readonly SiteName[]>(() => {
   if (corrected.value) return [corrected.value.site];

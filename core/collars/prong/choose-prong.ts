@@ -1,4 +1,5 @@
-import { byHandsIn, type ByHands } from '../../fit/neck-in-collar.ts';
+import type { ByHands } from '../../fit/fitting-dog.ts';
+import { byHandsIn } from '../../fit/neck-in-collar.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import {
   GAUGE_SCHOOLS,
