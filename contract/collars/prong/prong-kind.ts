@@ -6,6 +6,7 @@ import {
   judgeLinks,
   PRONG_PUT_ON,
   PRONG_REASON_WORDS,
+  type ProngReason,
   prongGirths,
   prongRows,
   prongWidthMm,
@@ -131,6 +132,9 @@ export function looseStart(
 const mayPress = ({ verdict, slackMm }: { verdict: LinksVerdict; slackMm: number }, { pressMaxMm }: HouseRules) =>
   verdict === 'fits' || (verdict === 'between' && atLeast(slackMm, -pressMaxMm));
 
+/** Why a gauge is wrong for a neck, whatever is done to its links. */
+const GAUGE_FAULTS: readonly ProngReason['code'][] = ['too-many-added', 'too-many-removed', 'too-long-at-one-link', 'does-not-bite', 'bites-too-deep'];
+
 const changeWords = (change: number) => (change === 0 ? '' : change > 0 ? ` (${change} in)` : ` (${-change} out)`);
 const split = ({ left, right }: LinkSplit) => `${left + right} links (${left} left, ${right} right)`;
 
@@ -250,9 +254,14 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
     const options = { betweenSchool: choices.betweenSchool, loosenedFrom: choices.start ? choices.split.left + choices.split.right : null };
     return checkBySpec(PRONG_CHECK, answers, { dog: inCollar(dog, id), numbers, on, options, rules }, earlier);
   },
-  planSentence: (dogName, _dog, collar, choices, outcome, now) => {
+  planSentence: (dogName, _dog, collar, choices, outcome, now, speak) => {
     if (outcome.judgement.verdict === 'overhead') return `Do not use it: it would pass over ${dogName}’s head.`;
     if (outcome.blocked) return `Start it with fewer links: so loose it would pass over ${dogName}’s head.`;
+    // A count past what the gauge bears is not told to be put in.
+    if (outcome.judgement.verdict === 'wrong-gauge') {
+      const why = outcome.judgement.reasons.find(({ code }) => GAUGE_FAULTS.includes(code));
+      return `Take another gauge.${why ? ` ${wordReason(PRONG_REASON_WORDS, why, speak).text}` : ''}`;
+    }
     return linkInstruction(now ?? evenSplit(collar.numbers.links), choices.start ?? choices.split);
   },
   rows: (dog, collar, _choices, outcome, rules) => prongRows(outcome.judgement, asProngCollar(collar), dog.headGirthMm, rules),
