@@ -132,8 +132,8 @@ export function looseStart(
 const mayPress = ({ verdict, slackMm }: { verdict: LinksVerdict; slackMm: number }, { pressMaxMm }: HouseRules) =>
   verdict === 'fits' || (verdict === 'between' && atLeast(slackMm, -pressMaxMm));
 
-/** Why a gauge is wrong for a neck, whatever is done to its links. */
-const GAUGE_FAULTS: readonly ProngReason['code'][] = ['too-many-added', 'too-many-removed', 'too-long-at-one-link', 'does-not-bite', 'bites-too-deep'];
+/** What no number of links mends on this gauge. */
+const PAST_LINKS: readonly ProngReason['code'][] = ['too-many-added', 'too-many-removed', 'too-long-at-one-link'];
 
 const changeWords = (change: number) => (change === 0 ? '' : change > 0 ? ` (${change} in)` : ` (${-change} out)`);
 const split = ({ left, right }: LinkSplit) => `${left + right} links (${left} left, ${right} right)`;
@@ -258,9 +258,10 @@ export const prongKind: CollarKind<ProngNumbers, ProngChoices, ProngPlanOutcome,
     if (outcome.judgement.verdict === 'overhead') return `Do not use it: it would pass over ${dogName}’s head.`;
     if (outcome.blocked) return `Start it with fewer links: so loose it would pass over ${dogName}’s head.`;
     // A count past what the gauge bears is not told to be put in.
-    if (outcome.judgement.verdict === 'wrong-gauge') {
-      const why = outcome.judgement.reasons.find(({ code }) => GAUGE_FAULTS.includes(code));
-      return `Take another gauge.${why ? ` ${wordReason(PRONG_REASON_WORDS, why, speak).text}` : ''}`;
+    const past = outcome.judgement.verdict === 'wrong-gauge' ? outcome.judgement.reasons.find(({ code }) => PAST_LINKS.includes(code)) : undefined;
+    if (past) {
+      const why = wordReason(PRONG_REASON_WORDS, past, speak).text;
+      return outcome.recommended?.stockId === collar.id ? why : `Take another gauge. ${why}`;
     }
     return linkInstruction(now ?? evenSplit(collar.numbers.links), choices.start ?? choices.split);
   },

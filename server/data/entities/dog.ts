@@ -23,7 +23,7 @@ export const DogEntity = new EntitySchema<DogRow>({
     manner: { type: 'varchar', length: 13, nullable: true },
     nickel: { type: 'boolean', nullable: true },
     saltWater: { type: 'boolean', nullable: true },
-    heelLine: { type: 'varchar', length: 120 },
+    heelLine: { type: 'varchar', length: 120, default: '' },
     toolsWhere: { type: 'json', nullable: true },
     owner: { type: 'varchar', length: 120 },
     notes: { type: 'text' },
