@@ -36,8 +36,27 @@ interface FieldSchema extends DBSchema {
   facts: { key: string; value: unknown };
 }
 
-/** What could not go into the phone's own database lies here until it can: the last resort of a full disk. */
-const spillKey = (kennelId: string) => `banter.field-spill.${kennelId}`;
+/**
+ * Where a tap lies from the moment it is made, before the phone's own database has it: this store answers at once, the database
+ * in its own time, and a tab may be killed in between. What the database cannot take (a full disk) stays here until it can. One
+ * entry an event, so that two tabs never write over each other.
+ */
+const spillKey = (kennelId: string, eventId = '') => `banter.field-spill.${kennelId}.${eventId}`;
+const parsed = (json: string | null): unknown => {
+  try {
+    return JSON.parse(json ?? '{}') ?? {};
+  } catch {
+    return {};
+  }
+};
+/** All of a kennel's lay in one list before: each becomes an entry of its own. */
+function splitList(kennelId: string): void {
+  const list = `banter.field-spill.${kennelId}`;
+  const rows = parsed(localStorage.getItem(list));
+  if (!Array.isArray(rows)) return;
+  for (const row of rows) localStorage.setItem(spillKey(kennelId, text((row as BoxedEvent).event?.id)), JSON.stringify(row));
+  localStorage.removeItem(list);
+}
 
 /**
  * The phone's own memory of the field log: every tap at once, in order, until the server has it. One database a kennel, so that
@@ -71,8 +90,9 @@ export class FieldBox {
 
   private spilledRows(): unknown[] {
     try {
-      const rows: unknown = JSON.parse(localStorage.getItem(spillKey(this.kennelId)) ?? '[]');
-      return Array.isArray(rows) ? rows : [];
+      splitList(this.kennelId);
+      const keys = Object.keys(localStorage).filter((key) => key.startsWith(spillKey(this.kennelId)));
+      return keys.map((key) => parsed(localStorage.getItem(key)));
     } catch {
       return [];
     }
@@ -80,13 +100,19 @@ export class FieldBox {
   private spilled(): BoxedEvent[] {
     return readRows(this.spilledRows()).read;
   }
-  private spill(events: readonly unknown[]): boolean {
+  private spill(events: readonly BoxedEvent[]): boolean {
     try {
-      if (events.length === 0) localStorage.removeItem(spillKey(this.kennelId));
-      else localStorage.setItem(spillKey(this.kennelId), JSON.stringify(events));
+      for (const one of events) localStorage.setItem(spillKey(this.kennelId, one.event.id), JSON.stringify(one));
       return true;
     } catch {
       return false;
+    }
+  }
+  private unspill(ids: readonly string[]): void {
+    try {
+      for (const id of ids) localStorage.removeItem(spillKey(this.kennelId, id));
+    } catch {
+      // Without the store nothing lies there.
     }
   }
 
@@ -103,12 +129,13 @@ export class FieldBox {
   async all(): Promise<BoxedEvent[]> {
     const kept = readRows(await this.rows()).read;
     const known = new Set(kept.map(({ event }) => event.id));
-    const spilled = [...this.spilled(), ...this.homeless.values()].filter(({ event }) => !known.has(event.id));
+    const lying = this.spilled();
+    this.unspill(lying.flatMap(({ event }) => (known.has(event.id) ? event.id : [])));
+    const spilled = [...lying, ...this.homeless.values()].filter(({ event }) => !known.has(event.id));
     if (spilled.length > 0 && this.database) {
       try {
         await this.write(spilled);
-        const taken = new Set(spilled.map(({ event }) => event.id));
-        this.spill(this.spilledRows().filter((row) => !taken.has((row as BoxedEvent).event?.id)));
+        this.unspill(spilled.map(({ event }) => event.id));
         this.homeless.clear();
       } catch {
         // Still full; they stay where they are.
@@ -122,15 +149,20 @@ export class FieldBox {
     await Promise.all([...events.map((one) => transaction.store.put({ ...one, id: one.event.id })), transaction.done]);
   }
 
-  /** Keeps events as they now stand; answers where they lie: in the database, in the last resort, or nowhere. */
+  /**
+   * Keeps events as they now stand; answers where they lie: in the database, in the last resort, or nowhere. Before it returns
+   * for the first time, what is still to be sent lies where a killed tab cannot take it along.
+   */
   async put(events: readonly BoxedEvent[]): Promise<'kept' | 'spilled' | 'nowhere'> {
+    const ids = events.map(({ event }) => event.id);
+    const laid = this.spill(events.filter(({ status }) => status === 'to-send'));
     try {
       if (!this.database) throw new Error('no database');
       await this.write(events);
+      this.unspill(ids);
       return 'kept';
     } catch {
-      const ids = new Set(events.map(({ event }) => event.id));
-      if (this.spill([...this.spilledRows().filter((row) => !ids.has((row as BoxedEvent).event?.id)), ...events])) return 'spilled';
+      if (laid && this.spill(events)) return 'spilled';
       for (const one of events) this.homeless.set(one.event.id, one);
       return 'nowhere';
     }
@@ -138,9 +170,8 @@ export class FieldBox {
 
   /** Takes events away that nobody needs here any more. */
   async remove(ids: readonly string[]): Promise<void> {
-    const gone = new Set(ids);
     for (const id of ids) this.homeless.delete(id);
-    this.spill(this.spilledRows().filter((row) => !gone.has((row as BoxedEvent).event?.id)));
+    this.unspill(ids);
     if (!this.database) return;
     const transaction = this.database.transaction('events', 'readwrite');
     await Promise.all([...ids.map((id) => transaction.store.delete(id)), transaction.done]);

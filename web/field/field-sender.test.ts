@@ -7,19 +7,19 @@ import { RequestFailure } from '../api/failure.ts';
 import { FieldBox, type BoxedEvent } from './field-box.ts';
 import { sendBox } from './field-sender.ts';
 
-const shelf = new Map<string, string>();
-Object.assign(globalThis, {
-  localStorage: {
-    getItem: (key: string) => shelf.get(key) ?? null,
-    setItem: (key: string, value: string) => void shelf.set(key, value),
-    removeItem: (key: string) => void shelf.delete(key),
-  },
-});
+/** The page's own store: its entries are its own keys, as in a browser. */
+const shelf: Record<string, string> = {};
+const store = Object.create({
+  getItem: (key: string) => shelf[key] ?? null,
+  setItem: (key: string, value: string) => void (shelf[key] = value),
+  removeItem: (key: string) => void delete shelf[key],
+}) as Storage;
+Object.assign(globalThis, { localStorage: new Proxy(store, { ownKeys: () => Object.keys(shelf), getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) }) }); // prettier-ignore
 
 let kennel: string;
 let box: FieldBox;
 beforeEach(async () => {
-  shelf.clear();
+  for (const key of Object.keys(shelf)) delete shelf[key];
   kennel = uuidv7();
   box = await FieldBox.open(kennel);
 });
@@ -101,10 +101,26 @@ describe('the phone’s own memory', () => {
 
   it('keeps what spilled where a part of it cannot be read', async () => {
     const good = boxed([cue()])[0]!;
-    shelf.set(`banter.field-spill.${kennel}`, JSON.stringify([{ seq: 1, event: { id: 'x', event: 'levitate' }, status: 'to-send', message: '' }, good]));
+    shelf[`banter.field-spill.${kennel}`] = JSON.stringify([{ seq: 1, event: { id: 'x', event: 'levitate' }, status: 'to-send', message: '' }, good]);
     expect((await box.all()).map(({ event }) => event.id)).toEqual([good.event.id]);
     // Taken into the database by now; the other one still lies where it was.
-    expect(JSON.parse(shelf.get(`banter.field-spill.${kennel}`)!)).toHaveLength(1);
+    expect(Object.keys(shelf)).toEqual([`banter.field-spill.${kennel}.x`]);
     expect((await box.unread()).map(({ id }) => id)).toEqual(['x']);
+  });
+
+  it('has a tap from the moment it is made: a tab killed before the database answers loses nothing', async () => {
+    const [one, two] = boxed([cue(), cue()]);
+    await box.put([one!]);
+    void box.put([two!]);
+    // At once, before anything is waited for, it lies where another tab finds it.
+    expect(Object.keys(shelf)).toEqual([`banter.field-spill.${kennel}.${two!.event.id}`]);
+    const lost = structuredClone(shelf);
+    expect((await box.all()).map(({ event }) => event.id)).toEqual([one!.event.id, two!.event.id]);
+    expect(Object.keys(shelf)).toEqual([]);
+    // The same in a browser whose database never got it.
+    const fresh = await FieldBox.open((kennel = uuidv7()));
+    for (const json of Object.values(lost)) shelf[`banter.field-spill.${kennel}.${two!.event.id}`] = json;
+    expect((await fresh.all()).map(({ event }) => event.id)).toEqual([two!.event.id]);
+    expect(Object.keys(shelf)).toEqual([]);
   });
 });
