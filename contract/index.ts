@@ -92,7 +92,7 @@ export { USUAL_HEAD_COLLAR_CHART } from './collars/head-collar/head-collar-chart
 export { houseOf, Kennel, KennelSettings } from './records/kennel.ts';
 export { Lift, NewLift, NewScreening, Screening, screeningOf, screenKind } from './records/screening.ts';
 export { lawAt, Place, PlaceFacts, placeOf } from './records/place.ts';
-export { CONDITIONS, GEAR, Gear, GearFacts, gearFactsOf, notUsable, Want, WantFacts, type GearName } from './records/gear.ts';
+export { GEAR, Gear, GearFacts, gearFactsOf, Want, WantFacts, type GearName } from './records/gear.ts';
 export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link-move.ts';
 export { birthDateFault, Dog, DogFacts, WHERE, type Where } from './records/dog.ts';
 export { broughtUp } from './records/brought-up.ts';
@@ -188,7 +188,8 @@ export {
 } from './programme/kennel-calendar.ts';
 export { dealTellTale, type DealtPlan } from './programme/deal-tell-tale.ts';
 export { tellTaleStory, type TellTaleStory } from './programme/tell-tale-story.ts';
-export { programmeStanding, type ProgrammeStanding } from './programme/programme-standing.ts';
+export { programmeStanding, type ProgrammeStanding } from './standing/programme-standing.ts';
+export { skinLooksOf } from './standing/skin.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';

@@ -49,7 +49,7 @@ export { answersOfRecord, screenCollar, type ScreenAnswer, type ScreenFinding, t
 export { risksOfBreed } from './screen/risks-of-breed.ts';
 export { lawOf, type LawResult, type LawWord, type Place } from './screen/local-law.ts';
 
-export { clearOfWindpipe, hoursApart, PLACEMENT_SCHOOLS, placeInSchool, type PlacementSchool } from './neck/contact-place.ts';
+export { clearOfWindpipe, hoursApart, PLACEMENT_SCHOOLS, placeInSchool, placesOverlap, type PlacementSchool } from './neck/contact-place.ts';
 
 export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';
 export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/girth-profile.ts';
@@ -59,7 +59,6 @@ export { scaleBar } from './neck/scale-bar.ts';
 export { CONTACT_PLACES, distinctPlaces, hoursWorn, rotateContacts, type Rotation } from './contacts/rotation.ts';
 export type { ContactWear, PlaceBar, RotationCase, RotationFound, RotationPlace } from './contacts/rotation-case.ts';
 export { clockWords, ROTATION_REASON_WORDS, type RotationReason } from './contacts/rotation-reasons.ts';
-export { latestLooks, placesOverlap, SKIN_GRADE_WORDS, SKIN_GRADES, skinFlags, type SkinFlag, type SkinGrade, type SkinLook } from './contacts/skin-flags.ts';
 export { skinWarmth, WARMTH_STEPS } from './contacts/skin-warmth.ts';
 export * from './rig/index.ts';
 export {
@@ -77,7 +76,6 @@ export {
   type StackLayer,
   type StackReason,
 } from './stack/stack.ts';
-export { wearsOf, type Span, type Wear, type WearEvent, type WearOddity } from './wear/wear-ledger.ts';
 export { askWhetherOff, WEAR_MARK_TONES, WEAR_MARK_WORDS, wearMarks, type WearContext, type WearMark } from './wear/wear-marks.ts';
 export { askOffAfterHours, mayBeOn, type WearRule, type WornWhere } from './wear/wear-rule.ts';
 export { WEAR_STATE_WORDS, WEAR_STATES, type WearState } from './wear/wear-states.ts';

@@ -80,6 +80,10 @@ test('a collar of another kind is added with its own numbers; a range reversed g
   await page.getByLabel('Main strap, shortest').fill('28');
   await page.getByLabel('Main strap, longest').fill('43');
   await page.getByRole('radio', { name: 'Measured today' }).click();
+  // Measured and sound counts as looked over: nobody's «sound» is filled in.
+  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await expect(page.getByText(/^Say how it is: a collar that is measured and sound counts/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Sound' }).click();
   await page.getByRole('button', { name: 'Keep the numbers' }).click();
   await expect(page.getByText('martingale 28.0 cm to 43.0 cm, 38 mm wide, cloth loop')).toBeVisible();
   // A new name measures nothing: it is asked for no ruler, and the numbers stay measured on their day.

@@ -108,6 +108,7 @@ test('a collar is measured with a ruler, asked about where it looks odd, and the
   await expect(page.getByText('One link: 31.2 mm')).toBeVisible();
   await expect(page.getByText('It closes by 28 mm')).toBeVisible();
   await page.getByRole('radio', { name: 'Measured today' }).click();
+  await page.getByRole('radio', { name: 'Sound' }).click();
   await page.getByRole('button', { name: 'Keep the numbers' }).click();
   await expect(page.getByRole('link', { name: 'Blackthorn' })).toBeVisible();
   await expect(page.getByText('3.0 mm prong, 13 links, 48.0 cm inside, a link is 31 mm, closes by 28 mm')).toBeVisible();

@@ -12,7 +12,7 @@ export type FeedEntry =
   | { uid: string; sequence: number; summary: string; description: string; begins: number; ends: number }
   | { uid: string; sequence: number; summary: string; description: string; day: string };
 
-export type FeedFacts = Pick<TodayFacts, 'field' | 'growth' | 'rules' | 'places'> & {
+export type FeedFacts = Pick<TodayFacts, 'field' | 'skins' | 'growth' | 'rules' | 'places'> & {
   /** Planned sessions with their first instant (ms). */
   planned: readonly (PlannedSession & { at: number })[];
   stageNames: TodayFacts['stageNames'];
@@ -33,7 +33,7 @@ const allDay = (uid: string, at: string, summary: string, description: string): 
  * looks at the law that run out. Each has an id that stays the same while the thing is the same. RFC 5545 asks for that (§3.8.4.7).
  */
 export function feedEntries(facts: FeedFacts): FeedEntry[] {
-  const { planned, stageNames, dogNames, people, field, growth, pieces, places, rules, dayOf, now, personId } = facts;
+  const { planned, stageNames, dogNames, people, field, skins, growth, pieces, places, rules, dayOf, now, personId } = facts;
   const name = (id: string) => people.find((one) => one.id === id)?.name ?? '';
   const sessions = planned
     .filter((one) => personId === null || one.personId === personId)
@@ -65,18 +65,17 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
       ];
     }),
   );
-  const skin = field.flatMap((dog) =>
-    dog.devices.flatMap(({ skin: flag }): FeedEntry[] => {
-      if (!flag?.until) return [];
-      const due = Date.parse(flag.until);
+  const skin = skins.flatMap(({ dogId, dogName, skin: { flags } }) =>
+    flags.flatMap(({ clock, untilMs }): FeedEntry[] => {
+      if (untilMs === null) return [];
       return [
         {
-          uid: `skin-${dog.id}-${flag.clock}-${due}`,
+          uid: `skin-${dogId}-${clock}-${untilMs}`,
           sequence: 0,
-          summary: `Look at ${dog.name}’s skin at ${flag.clock} o’clock again`,
+          summary: `Look at ${dogName}’s skin at ${clock} o’clock again`,
           description: 'Its rest is over then.',
-          begins: due,
-          ends: due + MOMENT_MS,
+          begins: untilMs,
+          ends: untilMs + MOMENT_MS,
         },
       ];
     }),

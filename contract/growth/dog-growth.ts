@@ -47,7 +47,7 @@ export type DogGrowth =
       bedMm: { likely: number; longest: number };
     };
 
-type Told = Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings'>;
+type Told = Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings' | 'madeUp'>;
 
 /** The high girths of a dog as taped, by its age; what was corrected is left out. */
 function agedGirths(tapings: readonly Taping[], ageAt: (at: string) => number): AgedGirth[] {
@@ -82,8 +82,9 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const grown = grownAt(fit, ageDays).weightKg >= GROWN_SHARE * fit.asymptoteKg;
   const tapes = latestGirths(page.tapings);
   const house = houseOf(kennel, dog);
-  const neck: FittingDog = fittingDog(dog, tapes, { today, byHands: byHandsOn({ ...page, madeUp: [] }, tapes, house.rules) });
-  const fits = currentFits(page.plans, page.checks, page.endings, []);
+  const neck: FittingDog = fittingDog(dog, tapes, { today, byHands: byHandsOn(page, tapes, house.rules) });
+  // A collar that is made up otherwise now is made up again first: until then it grows with no dog.
+  const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp).filter(({ elsewhere }) => elsewhere === null);
   const { high95Kg } = grownAt(fit, Math.max(ageDays, 3 * 365));
   return {
     missing: null,

@@ -48,7 +48,9 @@ export function handoverMissing(page: NeckPage, kennel: Kennel, now: number, spe
     ...(step.tone === 'good'
       ? []
       : [of && !namesCollar(step.sentence, of.plan.inputs.collar.name) ? `«${of.plan.inputs.collar.name}»: ${step.sentence}` : step.sentence]),
-    ...dressed.flags.filter(({ grade }) => grade >= 2).map(({ clock }) => `The skin at ${clockWords(clock)} must be seen by a vet first: no collar there.`),
+    ...dressed.skin.flags
+      .filter(({ grade }) => grade >= 2)
+      .map(({ clock }) => `The skin at ${clockWords(clock)} must be seen by a vet first: no collar there.`),
     ...roles
       .filter(({ needsHold }) => needsHold && !roles.some(({ holdsAt }) => holdsAt.length > 0))
       .map(({ words }) => `Nothing is worn for the safety strap of ${words}: fit a flat collar.`),

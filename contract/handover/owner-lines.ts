@@ -18,7 +18,7 @@ import type { DeviceLevels } from '../levels/dog-levels.ts';
 import type { DressedDog } from '../neck/dressed-dog.ts';
 import type { DressedContacts } from '../neck/dressed.ts';
 import { dayStartOf } from '../neck/kennel-days.ts';
-import { programmeStanding } from '../programme/programme-standing.ts';
+import { programmeStanding } from '../standing/programme-standing.ts';
 import type { HandoverSheet, SheetLine } from '../records/handover.ts';
 import type { Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';

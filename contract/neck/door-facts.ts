@@ -2,6 +2,8 @@ import {
   clockWords,
   CONTACT_WORDS,
   listWords,
+  PIECE_WORDS,
+  pieceStanding,
   placesOverlap,
   RIG_REASON_WORDS,
   rigReasonTone,
@@ -14,6 +16,7 @@ import {
   WEAR_MARK_WORDS,
   WEAR_STATE_WORDS,
   wordReason,
+  wornStanding,
   type DoorFacts,
   type FitTone,
   type RoutineStep,
@@ -24,7 +27,7 @@ import {
   small,
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
-import { notUsable, type Gear } from '../records/gear.ts';
+import { type Gear } from '../records/gear.ts';
 import { namesCollar, stepOfFit } from '../records/next-step.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
@@ -60,19 +63,17 @@ function stackLine(dressed: Dressed, speak: Speaker): Said | null {
   ]);
 }
 
-const NOT_USABLE_WORDS = { scrapped: 'is scrapped', mend: 'is to be mended', worn: 'is worn out' } as const;
-
 /** What is worn and what it is led by, by the condition of the pieces themselves now: one that is to be mended or is worn out goes on no dog. */
 function gearLine(page: Pick<NeckPage, 'collars' | 'gear' | 'dressing'>, dressed: Dressed): Said | null {
-  const why = ({ condition, retiredAt }: Pick<Gear, 'condition' | 'retiredAt'>) => notUsable({ condition, scrapped: retiredAt !== null });
+  const is = ({ condition, retiredAt }: Pick<Gear, 'condition' | 'retiredAt'>) => pieceStanding({ condition, scrapped: retiredAt !== null });
   const collars = wornItems(dressed).flatMap(({ name, fit }) => {
     const collar = page.collars.find(({ id }) => id === fit!.plan.collarId);
-    return collar ? [{ name, why: why(collar) }] : [];
+    return collar ? [{ name, is: is(collar) }] : [];
   });
-  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} «${piece.name}»`, why: why(piece) }));
+  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} «${piece.name}»`, is: is(piece) }));
   const worn = [...collars, ...led];
   if (worn.length === 0) return null;
-  const bad = worn.flatMap(({ name, why }) => (why === null ? [] : [`${name} ${NOT_USABLE_WORDS[why]}`]));
+  const bad = worn.flatMap(({ name, is: how }) => (how === 'sound' ? [] : [`${name} ${PIECE_WORDS[how].says}`]));
   // Nobody may have inspected them yet: no more is said than that nothing is noted.
   if (bad.length === 0) return { tone: 'good', says: 'Nothing is noted against what it wears.' };
   return { tone: 'stop', says: `${capital(listWords(bad))}: leave off.` };
@@ -114,16 +115,14 @@ function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
 }
 
 /** Where an electronic collar sits, against school, skin and hours, and whether its contacts were felt there. */
-export function contactsLine({ rotation, at, wear, routine }: DressedContacts, { flags, house }: Dressed, zone: string, now: number): Said {
-  const red = flags.find(({ untilMs }) => untilMs === null);
-  if (red) return { tone: 'stop', says: `Skin grade ${red.grade} at ${clockWords(red.clock)}: the collar stays off.` };
+export function contactsLine({ rotation, at, wear, routine }: DressedContacts, { skin, house }: Dressed, zone: string, now: number): Said {
+  if (skin.off) return { tone: 'stop', says: `Skin grade ${skin.off.grade} at ${clockWords(skin.off.clock)}: the collar stays off.` };
   if (!wear) return { tone: 'open', says: rotation.next === null ? 'No place is free on this neck now.' : `Not on yet; next is ${clockWords(rotation.next)}.` };
   if (at === null) return { tone: 'open', says: 'On, but nobody has said at which place.' };
   if (rotation.presentBar === 'school' || rotation.presentBar === 'windpipe')
     return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
   if (rotation.presentBar === 'skin') return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
-  const since = wear.places.at(-1)!.from;
-  const moveBy = since + house.rules.moveByHours * HOUR_MS;
+  const moveBy = wornStanding(wear)!.placeSince + house.rules.moveByHours * HOUR_MS;
   if (moveBy <= now) return { tone: 'stop', says: `At ${clockWords(at)} for more than ${speakHours(house.rules.moveByHours)}: move it.` };
   if (rotation.capacityHours <= 0) return { tone: 'stop', says: 'Nothing left to wear today: take it off.' };
   const felt = routine.find(({ id }) => id === 'contact')!;
@@ -147,11 +146,16 @@ export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 
   return { tone: 'good', says: `${of}all five steps done.` };
 }
 
-function skinLine(page: NeckPage, { flags, house }: Dressed, electronic: readonly DressedContacts[], zone: string, now: number): Said | null {
-  const red = flags.find(({ untilMs }) => untilMs === null);
-  if (red) return { tone: 'stop', says: `Grade ${red.grade}, ${SKIN_GRADE_WORDS[red.grade]}, at ${clockWords(red.clock)}: nothing goes on; ask a vet.` };
-  if (page.skinLooks.length === 0) return null;
-  const days = Math.floor((now - Math.max(...page.skinLooks.map(({ at }) => Date.parse(at)))) / DAY_MS);
+function skinLine(
+  page: NeckPage,
+  { skin: { flags, off, lookedAt }, house }: Dressed,
+  electronic: readonly DressedContacts[],
+  zone: string,
+  now: number,
+): Said | null {
+  if (off) return { tone: 'stop', says: `Grade ${off.grade}, ${SKIN_GRADE_WORDS[off.grade]}, at ${clockWords(off.clock)}: nothing goes on; ask a vet.` };
+  if (lookedAt === null) return null;
+  const days = Math.floor((now - lookedAt) / DAY_MS);
   if (days > house.rules.skinLookDays) return { tone: 'open', says: `Nobody has looked for ${days} days (a look is good for ${house.rules.skinLookDays}).` };
   const [pink] = flags;
   if (!pink) return { tone: 'good', says: `Clear, looked at ${days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`}.` };
@@ -164,7 +168,7 @@ function skinLine(page: NeckPage, { flags, house }: Dressed, electronic: readonl
 function supervisionLine(dressed: Dressed, speak: Speaker): Said | null {
   const open = openWears(dressed);
   if (open.length === 0) return null;
-  const states = [...new Set(open.map(({ wear }) => wear.states.at(-1)!.value))];
+  const states = [...new Set(open.map(({ wear }) => wornStanding(wear)!.state))];
   const words = listWords(states.map((state) => WEAR_STATE_WORDS[state].name));
   return worst([
     { tone: 'good', says: `${capital(words)}.` },

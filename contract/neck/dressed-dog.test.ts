@@ -61,7 +61,7 @@ const REMOTE = {
   strapMinMm: 200,
   strapMaxMm: 700,
 };
-const collar = (id: string, numbers: object) => ({ id, kind: id, name: id === 'prong' ? 'Hazel' : 'Curlew', numbers, retiredAt: null });
+const collar = (id: string, numbers: object) => ({ condition: 'sound', id, kind: id, name: id === 'prong' ? 'Hazel' : 'Curlew', numbers, retiredAt: null });
 
 /** A dog with a prong and a remote collar decided, 400 mm round and 160 mm long in the neck. */
 function wholePage(more: Partial<NeckPage> = {}): NeckPage {
@@ -179,7 +179,7 @@ describe('the check at the door', () => {
   it('is open in every line about which nothing is known', () => {
     const { door } = of();
     expect(door.go).toBe(false);
-    expect(door.lines.filter(({ tone }) => tone === 'good').map(({ what }) => what)).toEqual(['ring', 'side']);
+    expect(door.lines.filter(({ tone }) => tone === 'good').map(({ what }) => what)).toEqual(['gear', 'ring', 'side']);
   });
   it('names what is laid out and not on, and what is on and not laid out', () => {
     expect(line(of({ dressing }), 'stack')).toMatchObject({ tone: 'open', says: 'Not on yet: prong «Hazel» and remote electronic «Curlew».' });

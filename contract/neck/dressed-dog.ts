@@ -9,7 +9,6 @@ import {
   type RigOnDog,
   type RigRole,
   type RingAndSide,
-  type SkinLook as SkinLookOfCore,
   type Speaker,
   type StackLayer,
   doorCheck,
@@ -19,8 +18,9 @@ import {
   morningRoutine,
   rightOrder,
   rotateContacts,
-  skinFlags,
+  skinStanding,
   stackOnNeck,
+  wornStanding,
 } from '@banter/core';
 import type { InRig } from '../collars/collar-kind.ts';
 import { COLLAR_KIND_NAMES, collarKind, RIG_CATALOGUE } from '../collars/collar-kinds.ts';
@@ -30,6 +30,7 @@ import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { fittingDog } from '../records/plan.ts';
 import { byHandsOn } from '../standing/neck-felt.ts';
+import { skinLooksOf } from '../standing/skin.ts';
 import { latestGirths } from '../records/taping.ts';
 import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
@@ -161,7 +162,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
   const catalogue = catalogueFor(RIG_CATALOGUE, new Map(own.flatMap(([id, ownParts]) => (ownParts ? [[id, ownParts] as const] : []))));
   const rig = parts.length === 0 ? null : judgeRig(parts, rigOnDog, rules, catalogue, house.schools);
 
-  const skin = page.skinLooks.map(({ clock, grade, at }): SkinLookOfCore => ({ clock, grade, at: Date.parse(at) }));
+  const skin = skinLooksOf(page.skinLooks);
   const girthMm = dog.skinGirthMm ?? dog.hairGirthMm;
   const wears = dressedWears(page.dog.id, page.events, page.collars, { skin, girthMm, house, timeZone, now });
   const contactWears = wears.filter(({ collar }) => hasContacts(collar)).map(({ wear }) => wear);
@@ -194,7 +195,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
           girthMm,
           footprintMm,
           wear,
-          at: wear?.places.at(-1)?.value ?? null,
+          at: wornStanding(wear)?.clock ?? null,
           wornPlaces: worn,
           rotation: rotateContacts({ ...question, school: placement }, rules),
           other: { school: otherSchool, rotation: rotateContacts({ ...question, school: otherSchool }, rules) },
@@ -207,7 +208,6 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
         },
       ];
     });
-  const flags = skinFlags(skin, now, rules);
   const dressed = {
     dog,
     house,
@@ -223,8 +223,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
     wornRoles: rigOnDog.wornRoles,
     wears,
     contacts,
-    skin,
-    flags,
+    skin: skinStanding(skin, now, rules),
   };
   return { ...dressed, door: doorCheck(doorFacts(page, kennel, dressed, now, speak)) };
 }

@@ -10,8 +10,7 @@ import type {
   RingAndSide,
   Rotation,
   RoutineStep,
-  SkinFlag,
-  SkinLook as SkinLookOfCore,
+  SkinStanding,
   StackItem,
   stackOnNeck,
   Wear,
@@ -61,6 +60,5 @@ export type Dressed = {
   wornRoles: readonly string[];
   wears: DressedWear[];
   contacts: DressedContacts[];
-  skin: SkinLookOfCore[];
-  flags: SkinFlag[];
+  skin: SkinStanding;
 };

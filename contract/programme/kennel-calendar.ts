@@ -5,7 +5,7 @@ import type { PlannedSession, PlannedSessionFacts } from '../records/calendar.ts
 import type { CalendarPage } from '../records/calendar-page.ts';
 import type { Kennel } from '../records/kennel.ts';
 import type { Programme } from '../records/programme.ts';
-import { programmeStanding, type ProgrammeStanding } from './programme-standing.ts';
+import { programmeStanding, type ProgrammeStanding } from '../standing/programme-standing.ts';
 
 /** The days of a span, as dates. */
 export function scheduleDays({ from, days }: Pick<CalendarPage, 'from' | 'days'>): string[] {

@@ -1,7 +1,7 @@
+import { CONDITIONS } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { carryIssues } from '../nested-issues.ts';
 import { z } from '../plain-words.ts';
-import { CONDITIONS } from './gear.ts';
 import { Instant, line, namedLine, RecordId } from './common.ts';
 
 /** Metals of a collar. Common practice. */

@@ -1,3 +1,4 @@
+import { CONDITIONS } from '@banter/core';
 import { z } from '../plain-words.ts';
 import { between } from '../plain-words.ts';
 import { Instant, line, namedLine, passage, RecordId } from './common.ts';
@@ -5,12 +6,6 @@ import { Instant, line, namedLine, passage, RecordId } from './common.ts';
 /** What hangs in the locker beside collars. Common practice. */
 export const GEAR = ['leash', 'long line', 'slip leash', 'snap', 'carabiner', 'coupler', 'safety strap', 'raised bed', 'mat', 'pouch'] as const;
 export type GearName = (typeof GEAR)[number];
-
-export const CONDITIONS = ['sound', 'mend', 'worn'] as const;
-
-/** Why a piece is not used as it is: the door and the list of dues go by this alone. Null: nothing is noted against it. */
-export const notUsable = ({ condition, scrapped }: { condition: (typeof CONDITIONS)[number]; scrapped: boolean }): 'scrapped' | 'mend' | 'worn' | null =>
-  scrapped ? 'scrapped' : condition === 'sound' ? null : condition;
 
 export const GearFacts = z.strictObject({
   what: z.enum(GEAR),

@@ -1,4 +1,4 @@
-import { countOf, type Speaker } from '@banter/core';
+import { madeUpSays, madeUpStanding, type FitWants, type Speaker } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from '../records/common.ts';
@@ -24,36 +24,25 @@ export type MadeUp = z.infer<typeof MadeUp>;
 type Fit = { plan: Plan; check: FitCheck | null };
 
 /** How a fit wants its collar made up: as it was last found on its dog, else as it was planned. */
-const wantedBy = ({ plan, check }: Fit): unknown => check?.on ?? collarKind(plan.kind).firstSetting(plan.choices);
-const linksOfFit = ({ plan }: Fit) => collarKind(plan.kind).links?.(plan.inputs.collar.numbers) ?? null;
+function wantedBy({ plan, check }: Fit): FitWants {
+  const kind = collarKind(plan.kind);
+  const on = check?.on ?? kind.firstSetting(plan.choices);
+  const links = kind.links?.(plan.inputs.collar.numbers).inIt(on) ?? null;
+  return { dogId: plan.dogId, at: check?.at ?? plan.at, on, links };
+}
+const standingOf = (fit: Fit, now: MadeUp | null) => madeUpStanding(wantedBy(fit), fit.check !== null, now);
 
-/**
- * What a fit's collar is made up as since, where that is another make-up than the fit's: for another dog, or with links that were put
- * in or taken out of it. The fit no longer stands then; null where it does.
- */
+/** What a fit's collar is made up as since, where it is no longer as the fit wants it; null where it is. */
 export function madeUpElsewhere(fit: Fit, madeUp: readonly MadeUp[]): MadeUp | null {
-  const now = madeUp.find(({ collarId }) => collarId === fit.plan.collarId);
-  if (!now) return null;
-  if (now.dogId === fit.plan.dogId) {
-    const wanted = fit.check && linksOfFit(fit)?.inIt(fit.check.on);
-    return wanted != null && now.links !== null && now.links !== wanted ? now : null;
-  }
-  if (now.at <= (fit.check?.at ?? fit.plan.at)) return null;
-  return JSON.stringify(now.on) === JSON.stringify(wantedBy(fit)) ? null : now;
+  const now = madeUp.find(({ collarId }) => collarId === fit.plan.collarId) ?? null;
+  return standingOf(fit, now) === 'as-wanted' ? null : now;
 }
 
 /** What a collar is made up as now, and what makes it fit this dog again, as one sentence. */
 export function madeUpWords(now: MadeUp, fit: Fit, speak: Speaker): string {
   const kind = collarKind(fit.plan.kind);
   const wanted = wantedBy(fit);
-  const links = linksOfFit(fit);
-  const has = links && (now.links ?? links.inIt(now.on));
-  const is =
-    now.dogId === fit.plan.dogId
-      ? `«${now.collarName}» has ${countOf(has ?? 0, 'link')} now`
-      : `«${now.collarName}» is made up for ${now.dogName} now, ${kind.describeSetting(now.on, speak)}`;
-  const missing = links ? links.inIt(wanted) - has! : 0;
-  if (missing > 0) return `${is}: put ${countOf(missing, 'link')} back in first.`;
-  if (missing < 0) return `${is}: take ${countOf(-missing, 'link')} out first.`;
-  return `${is}: make it up again first, ${kind.describeSetting(wanted, speak)}.`;
+  const links = now.links ?? kind.links?.(fit.plan.inputs.collar.numbers).inIt(now.on) ?? null;
+  const is = { collar: now.collarName, dog: now.dogName, links, is: kind.describeSetting(now.on, speak) };
+  return madeUpSays(now.dogId === fit.plan.dogId ? 'other-links' : 'for-another', is, { links: wanted.links, is: kind.describeSetting(wanted.on, speak) });
 }

@@ -1,6 +1,6 @@
 import { OWNER_SAYS_WORDS } from '../handover/owner-words.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
-import { clockWords, DAY_MS, HOUR_MS } from '@banter/core';
+import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
 import { namesCollar, nextStep } from '../records/next-step.ts';
 import { type TodayFacts, type TodayFound } from './today-facts.ts';
@@ -57,48 +57,61 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFact
   });
 }
 
-/** Skin under devices, and their batteries. */
-export function devicesDue({ field, rules, now, kennel }: TodayFacts): TodayFound[] {
-  return field.flatMap((dog) =>
-    dog.devices.flatMap(({ collarId, name, battery, skin }): TodayFound[] => {
-      const own = { dogId: dog.id, dogName: dog.name };
-      const found: TodayFound[] = [];
-      if (skin && skin.grade >= 2)
-        found.push({
+/** Skin that keeps everything off the neck, and pink that is looked at again when its rest is over. */
+export function skinDue({ skins, now, kennel }: TodayFacts): TodayFound[] {
+  return skins.flatMap(({ dogId, dogName, skin: { off, flags } }): TodayFound[] => {
+    const own = { dogId, dogName, to: `/dogs/${dogId}/neck/skin` };
+    if (off)
+      return [
+        {
           ...own,
           code: 'skin-off',
           tone: 'stop',
-          title: `${dog.name}: nothing on the neck.`,
-          why: `The skin at ${clockWords(skin.clock)} is red or broken: a vet is asked, and it stays off until a later look says clear or pink.`,
-          to: `/dogs/${dog.id}/neck/skin`,
+          title: `${dogName}: nothing on the neck.`,
+          why: `The skin at ${clockWords(off.clock)} is ${SKIN_GRADE_WORDS[off.grade]}: a vet is asked, and it stays off until a later look says clear or pink.`,
           does: 'Look again',
           key: 'skin off',
-        });
-      else if (skin?.until && Date.parse(skin.until) - now < SKIN_AHEAD_MS)
-        found.push({
-          ...own,
-          code: 'skin-again',
-          tone: 'open',
-          title: `Look at ${dog.name}’s skin at ${clockWords(skin.clock)} again.`,
-          why: `It was pink; its rest is over ${momentOn(Date.parse(skin.until), now, kennel.timeZone)}.`,
-          to: `/dogs/${dog.id}/neck/skin`,
-          does: 'Look',
-          at: Date.parse(skin.until),
-          key: `skin ${skin.clock}`,
-        });
-      if (battery && battery.percent <= rules.chargePercent)
-        found.push({
-          ...own,
-          code: 'charge',
-          tone: 'open',
-          title: `Charge «${name}».`,
-          why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`,
-          to: `/dogs/${dog.id}/neck/wear`,
-          does: 'See it',
-          key: `${collarId} charge`,
-        });
-      return found;
-    }),
+        },
+      ];
+    return flags.flatMap(({ clock, untilMs }): TodayFound[] =>
+      untilMs === null || untilMs - now >= SKIN_AHEAD_MS
+        ? []
+        : [
+            {
+              ...own,
+              code: 'skin-again',
+              tone: 'open',
+              title: `Look at ${dogName}’s skin at ${clockWords(clock)} again.`,
+              why: `It was pink; its rest is over ${momentOn(untilMs, now, kennel.timeZone)}.`,
+              does: 'Look',
+              at: untilMs,
+              key: `skin ${clock}`,
+            },
+          ],
+    );
+  });
+}
+
+/** Batteries of devices. */
+export function devicesDue({ field, rules }: TodayFacts): TodayFound[] {
+  return field.flatMap((dog) =>
+    dog.devices.flatMap(({ collarId, name, battery }): TodayFound[] =>
+      battery && battery.percent <= rules.chargePercent
+        ? [
+            {
+              dogId: dog.id,
+              dogName: dog.name,
+              code: 'charge',
+              tone: 'open',
+              title: `Charge «${name}».`,
+              why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`,
+              to: `/dogs/${dog.id}/neck/wear`,
+              does: 'See it',
+              key: `${collarId} charge`,
+            },
+          ]
+        : [],
+    ),
   );
 }
 

@@ -1,6 +1,5 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import { countOf, MORE_STEPS, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
-import { notUsable } from '../records/gear.ts';
+import { countOf, MORE_STEPS, pieceStanding, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
 import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** What growth will need within so long comes up today, days. From memory. */
@@ -8,7 +7,7 @@ const GROWTH_AHEAD_DAYS = 14;
 
 const dogOf = ({ dogId, dogName }: { dogId: string; dogName: string }) => ({ dogId, dogName });
 
-const NOT_USABLE_TITLES = {
+const UNFIT_TITLES = {
   mend: (dog: string, name: string) => `${dog}: mend «${name}» before it goes on.`,
   worn: (dog: string, name: string) => `${dog}: «${name}» is worn out. Take another.`,
   scrapped: (dog: string, name: string) => `${dog}: «${name}» is scrapped. Take another.`,
@@ -53,8 +52,8 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
   /** What a dog wears and is to be mended comes before all that is only to be looked at. */
   const mend = pieces
     .flatMap((piece) => {
-      const unfit = notUsable(piece);
-      return unfit === null ? [] : [{ ...piece, unfit }];
+      const unfit = pieceStanding(piece);
+      return unfit === 'sound' ? [] : [{ ...piece, unfit }];
     })
     .flatMap(({ id, name, unfit, worn }) =>
       worn.map(({ dogId, dogName }): TodayFound => ({
@@ -62,7 +61,7 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
         dogName,
         code: 'mend',
         tone: 'stop',
-        title: NOT_USABLE_TITLES[unfit](dogName, name),
+        title: UNFIT_TITLES[unfit](dogName, name),
         why: 'So it was noted when it was inspected, or in the locker.',
         to: `/upkeep?piece=${id}`,
         does: 'Inspect',

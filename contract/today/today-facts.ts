@@ -1,4 +1,4 @@
-import type { AlarmLook, HouseRules, NeededReason, Speaker } from '@banter/core';
+import type { AlarmLook, HouseRules, NeededReason, SkinStanding, Speaker } from '@banter/core';
 import type { Outgrowth } from '../growth/outgrows.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 import type { OwnerSaying } from '../records/handover.ts';
@@ -23,6 +23,8 @@ export type TodayFacts = NextStepToday & {
   people: readonly { id: string; name: string }[];
   /** What each planned session is for, by its id. */
   stageNames: Readonly<Record<string, string>>;
+  /** The skin of each dog, whatever it wears. */
+  skins: readonly { dogId: string; dogName: string; skin: SkinStanding }[];
   levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
   growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
   growing: ReadonlySet<string>;

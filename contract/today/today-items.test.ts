@@ -1,4 +1,4 @@
-import { contractSpeaker, houseRules } from '@banter/core';
+import { contractSpeaker, houseRules, skinStanding } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { FIRST_SETTINGS, todayItems, wornToday, type TodayFacts } from '../index.ts';
 
@@ -19,6 +19,7 @@ const nothing: TodayFacts = {
   held: [],
   people: [{ id: 'me', name: 'Corin Haw' }],
   stageNames: {},
+  skins: [],
   levels: [],
   growth: [],
   growing: new Set(),
@@ -128,10 +129,15 @@ describe('what is due today', () => {
   it('a battery, a pink place whose rest is nearly over, and red skin that keeps all off', () => {
     expect(codes({ field: [fieldDog({ battery: { percent: 41, at: iso(NOON), on: true } })] })).toEqual([]);
     expect(codes({ field: [fieldDog({ battery: { percent: 40, at: iso(NOON), on: true } })] })).toEqual(['charge']);
-    expect(codes({ field: [fieldDog({ skin: { clock: 3, grade: 1, until: iso(NOON + 20 * HOUR) } })] })).toEqual([]);
-    expect(codes({ field: [fieldDog({ skin: { clock: 3, grade: 1, until: iso(NOON + 6 * HOUR) } })] })).toEqual(['skin-again']);
-    const [off] = todayItems({ ...nothing, field: [fieldDog({ skin: { clock: 3, grade: 2, until: null } })] });
+    // Whatever the dog wears: a prong rubs as a receiver does. A pink place rests 72 h where the house says so.
+    const skin = (grade: 1 | 2 | 3, hoursAgo: number) => ({
+      skins: [{ dogId: 'd', dogName: 'Moss', skin: skinStanding([{ clock: 3, grade, at: NOON - hoursAgo * HOUR }], NOON, { restHours: 72 }) }],
+    });
+    expect(codes(skin(1, 52))).toEqual([]);
+    expect(codes(skin(1, 66))).toEqual(['skin-again']);
+    const [off, ...others] = todayItems({ ...nothing, ...skin(2, 400 * 24) });
     expect(off).toMatchObject({ code: 'skin-off', tone: 'stop' });
+    expect(others).toEqual([]);
     expect(off!.why).toContain('a vet is asked');
   });
 

@@ -1,4 +1,4 @@
-import { inspectionDue, type HouseRules, type InspectionDue, type InspectionSpec, capital } from '@banter/core';
+import { inspectionDue, lookedAtOn, type Condition, type HouseRules, type InspectionDue, type InspectionSpec, capital } from '@banter/core';
 import { collarKind, linksOf } from '../collars/collar-kinds.ts';
 import { GEAR_INSPECTIONS, inspectionOf, type Inspection } from '../records/inspection.ts';
 import type { UpkeepPage } from '../records/upkeep-page.ts';
@@ -12,7 +12,7 @@ export type UpkeepPiece = {
   linkGaugeMm: number | null;
   name: string;
   what: string;
-  condition: 'sound' | 'mend' | 'worn';
+  condition: Condition;
   scrapped: boolean;
   last: Inspection | null;
   /** It was measured, and called sound, since it was inspected last: that day counts as its inspection. */
@@ -30,20 +30,17 @@ export function upkeepPieces(page: UpkeepPage, now: number, rules: Pick<HouseRul
   const lastOf = (key: 'collarId' | 'gearId', id: string) => page.inspections.find((one) => one[key] === id) ?? null;
   const counts = new Map(page.wears.map(({ collarId, count }) => [collarId, count]));
   const due = (last: Inspection | null, wears: number, measuredSince: string | null = null) =>
-    inspectionDue(
-      measuredSince === null
-        ? { lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }
-        : { lastAt: Date.parse(measuredSince), outcome: 'ok', wears },
-      now,
-      rules,
-    );
+    measuredSince === null
+      ? inspectionDue({ lastAt: last && Date.parse(last.at), outcome: last?.outcome ?? null, wears }, now, rules)
+      : inspectionDue({ lastAt: Date.parse(measuredSince), outcome: 'ok', wears }, now, rules);
   const wornBy = (id: string) => page.worn.filter(({ pieceId }) => pieceId === id);
   const owned = page.collars.filter((collar) => collar.owned);
   const collars = owned.map(({ id, kind, numbers, name, condition, measuredOn, retiredAt }): UpkeepPiece => {
     const last = lastOf('collarId', id);
     const wears = counts.get(id) ?? 0;
-    const isSince = condition === 'sound' && measuredOn !== null && (last === null || measuredOn > last.at.slice(0, 10));
-    const measuredSince = isSince ? measuredOn : null;
+    const inspectedOn = last?.at.slice(0, 10) ?? null;
+    const lookedOn = lookedAtOn({ inspectedOn, measuredOn, saidSound: condition === 'sound' });
+    const measuredSince = lookedOn === inspectedOn ? null : lookedOn;
     return {
       id,
       of: 'collar',

@@ -1,4 +1,4 @@
-import type { SkinGrade } from '../contacts/skin-flags.ts';
+import type { SkinGrade } from '../standing/skin-standing.ts';
 import { small, unstopped } from '../units/sentence-case.ts';
 import type { FitTone } from '../fit/fit-row.ts';
 import type { FittingDog } from '../fit/fitting-dog.ts';

@@ -1,5 +1,5 @@
 import type { PlacementSchool } from '../neck/contact-place.ts';
-import type { SkinLook } from './skin-flags.ts';
+import type { SkinLook } from '../standing/skin-standing.ts';
 
 /** A stretch during which contacts sat at a clock place; instants in ms since 1970, `to` null while they still do. */
 export type ContactWear = { clock: number; from: number; to: number | null };

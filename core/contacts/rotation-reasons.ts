@@ -4,7 +4,7 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import { listWords } from '../units/count-words.ts';
 import { speakHours } from '../units/speak-hours.ts';
 import type { ContactWear, RotationFound } from './rotation-case.ts';
-import { SKIN_GRADE_WORDS, type SkinFlag, type SkinGrade } from './skin-flags.ts';
+import { SKIN_GRADE_WORDS, type SkinFlag, type SkinGrade } from '../standing/skin-standing.ts';
 import { HOUR_MS } from '../units/durations.ts';
 
 export type RotationReason =

@@ -1,8 +1,8 @@
-import { clearOfWindpipe, hoursApart, placeInSchool } from '../neck/contact-place.ts';
+import { clearOfWindpipe, hoursApart, placeInSchool, placesOverlap } from '../neck/contact-place.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import type { ContactWear, PlaceBar, RotationCase, RotationFound, RotationPlace } from './rotation-case.ts';
 import { rotationReasons, type RotationReason } from './rotation-reasons.ts';
-import { placesOverlap, skinFlags } from './skin-flags.ts';
+import { skinStanding } from '../standing/skin-standing.ts';
 import { below } from '../units/tolerance.ts';
 import { HOUR_MS } from '../units/durations.ts';
 
@@ -46,8 +46,7 @@ export function rotateContacts(
   rules: Pick<HouseRules, 'moveByHours' | 'dayHours' | 'restHours'>,
 ): Rotation {
   const overlap = (a: number, b: number) => placesOverlap(a, b, girthMm, footprintMm);
-  const flags = skinFlags(skin, now, rules);
-  const off = flags.some(({ grade }) => grade > 1);
+  const { flags, off } = skinStanding(skin, now, rules);
   const present = worn.find(({ to }) => to === null) ?? null;
 
   /** Ms since an overlapping wear ended; null: never. */
@@ -58,7 +57,7 @@ export function rotateContacts(
   const barredBy = (clock: number): PlaceBar => {
     if (!placeInSchool(clock, school)) return 'school';
     if (below(clearOfWindpipe(clock, girthMm, footprintMm), 0)) return 'windpipe';
-    return off || flags.some((flag) => overlap(clock, flag.clock)) ? 'skin' : null;
+    return off !== null || flags.some((flag) => overlap(clock, flag.clock)) ? 'skin' : null;
   };
   const rested = CONTACT_PLACES.map((clock) => ({ clock, barred: barredBy(clock), ms: restedMs(clock) }));
   const places = rested.map(({ clock, barred, ms }): RotationPlace => ({

@@ -1,5 +1,5 @@
 import { clockWords } from '../contacts/rotation-reasons.ts';
-import { SKIN_GRADE_WORDS, type SkinGrade } from '../contacts/skin-flags.ts';
+import { SKIN_GRADE_WORDS, type SkinGrade } from '../standing/skin-standing.ts';
 import type { FitTone } from '../fit/fit-row.ts';
 import { levelWords } from '../levels/level-words.ts';
 import type { LevelScale } from '../levels/staircase.ts';

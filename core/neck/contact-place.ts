@@ -1,3 +1,5 @@
+import { below } from '../units/tolerance.ts';
+
 /** Schools of where contacts may sit. Common practice. */
 export const PLACEMENT_SCHOOLS = ['upper-half', 'clear-of-throat'] as const;
 export type PlacementSchool = (typeof PLACEMENT_SCHOOLS)[number];
@@ -24,4 +26,13 @@ export function clearOfWindpipe(clock: number, girthMm: number, footprintMm: num
 /** Whether a school lets contacts be centred on a clock place, whatever their footprint. */
 export function placeInSchool(clock: number, school: PlacementSchool): boolean {
   return school === 'upper-half' ? hoursApart(clock, 12) <= 3 : hoursApart(clock, 6) > 1;
+}
+
+/**
+ * Whether two contact places share skin: their distance round the neck, girth · hours apart ÷ 12, is under the footprint; mm.
+ *
+ * @example placesOverlap(9, 10, 400, 60) // 33.3 mm apart: true
+ */
+export function placesOverlap(a: number, b: number, girthMm: number, footprintMm: number): boolean {
+  return below((girthMm * hoursApart(a, b)) / 12, footprintMm);
 }

@@ -10,4 +10,9 @@ export {
   type LevelStanding,
   type OfferedLevel,
 } from './level-standing.ts';
+export { SKIN_GRADE_WORDS, SKIN_GRADES, skinAt, skinStanding, type SkinFlag, type SkinGrade, type SkinLook, type SkinStanding } from './skin-standing.ts';
+export { wearsOf, wornStanding, type WornStanding, type Span, type Wear, type WearEvent, type WearOddity } from './wear-standing.ts';
+export { madeUpSays, madeUpStanding, type FitWants, type MadeUpNow, type MadeUpStanding } from './made-up-standing.ts';
+export { CONDITIONS, lookedAtOn, PIECE_WORDS, pieceStanding, type Condition, type PieceStanding } from './piece-standing.ts';
+export { programmeStanding, type ProgrammeStanding } from './programme-standing.ts';
 export { alarmLook, askedUpTo, type AlarmLook, type CauseAsked } from './alarm-look.ts';

@@ -5,10 +5,10 @@ import type { HouseSchools } from '../rules/house-schools.ts';
 import { clockWords } from '../contacts/rotation-reasons.ts';
 import type { ContactWear } from '../contacts/rotation-case.ts';
 import { hoursWorn } from '../contacts/rotation.ts';
-import { clearOfWindpipe, placeInSchool } from '../neck/contact-place.ts';
-import { placesOverlap, type SkinLook } from '../contacts/skin-flags.ts';
+import { clearOfWindpipe, placeInSchool, placesOverlap } from '../neck/contact-place.ts';
+import { skinSpans, type SkinLook } from '../standing/skin-standing.ts';
 import { speakHours } from '../units/speak-hours.ts';
-import type { Span, Wear } from './wear-ledger.ts';
+import type { Span, Wear } from '../standing/wear-standing.ts';
 import { askOffAfterHours, type WearRule } from './wear-rule.ts';
 import { WEAR_STATE_WORDS, type WearState } from './wear-states.ts';
 import { above, below } from '../units/tolerance.ts';
@@ -72,18 +72,6 @@ export type WearContext = {
   rules: HouseRules;
   schools: Pick<HouseSchools, 'crateSchool'>;
 };
-
-/** Which looks of the skin hold at what time: each until the next one at its place, a pink one for `restHours` at most. */
-function skinSpans(skin: readonly SkinLook[], rules: HouseRules): { clock: number; grade: number; from: number; to: number | null }[] {
-  const inOrder = [...skin].sort((a, b) => a.at - b.at || a.grade - b.grade);
-  return inOrder.flatMap((look, index) => {
-    if (look.grade === 0) return [];
-    const next = inOrder.slice(index + 1).find((later) => later.clock % 12 === look.clock % 12 && later.at >= look.at)?.at ?? null;
-    const rest = look.grade === 1 ? look.at + rules.restHours * HOUR_MS : null;
-    const to = next === null ? rest : rest === null ? next : Math.min(next, rest);
-    return to !== null && to <= look.at ? [] : [{ clock: look.clock, grade: look.grade, from: look.at, to }];
-  });
-}
 
 /** The stretch in which two spans run together, `to` null while they still do; null when they do not meet. */
 function together(a: { from: number; to: number | null }, b: { from: number; to: number | null }, now: number): { from: number; to: number | null } | null {

@@ -269,6 +269,22 @@ describe('what is shown of it', () => {
     expect(await contact()).toMatchObject({ made: null, at: soaked.at });
   });
 
+  it('what is on a dog, and what its skin says, stand however long ago they were told; skin of a dog without a device as well', async () => {
+    const days = (ago: number) => new Date(Date.now() - ago * 24 * 60 * MINUTE).toISOString();
+    const on = { event: 'put-on', id: uuidv7(), at: days(6), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
+    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on] });
+    const bare = await newDog(agent, { name: 'Sedge' });
+    const look = { clock: 12, under: 'strap', grade: 2, sore: null, note: '', photoId: null, at: days(120) };
+    for (const dogId of [dog, bare]) await must(`/api/skin-looks/${uuidv7()}`, { ...look, dogId });
+    const field = FieldPage.parse((await agent.get('/api/field')).body);
+    expect(field.dogs.find(({ id }) => id === dog)!.devices[0]).toMatchObject({ worn: { from: on.at, clock: 9 }, skin: { clock: 12, grade: 2, until: null } });
+    const off = async () =>
+      (await agent.get('/api/today')).body.items.flatMap(({ code, dogId }: { code: string; dogId: string }) => (code === 'skin-off' ? dogId : []));
+    expect(new Set(await off())).toEqual(new Set([dog, bare]));
+    await must(`/api/skin-looks/${uuidv7()}`, { ...look, dogId: bare, grade: 0, at: days(1) });
+    expect(new Set(await off())).toEqual(new Set([dog]));
+  });
+
   it('a phone gets every dog with its device, cap, ceiling, what is usual, and sessions nobody ended', async () => {
     const { sessionId, begin, press, response } = session();
     const presses = [press(10, 11), press(20, 13), press(30, 13), press(40, 60)];

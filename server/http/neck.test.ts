@@ -365,7 +365,7 @@ describe('skin and its photos', () => {
     const page = await neck();
     expect(page.skinLooks).toMatchObject([{ clock: 2.5, grade: 1, personName: 'Tester' }]);
     const kennel = (await agent.get('/api/kennel')).body;
-    expect(dressedDog(page, kennel, Date.now(), contractSpeaker).flags).toMatchObject([{ clock: 2.5, grade: 1 }]);
+    expect(dressedDog(page, kennel, Date.now(), contractSpeaker).skin.flags).toMatchObject([{ clock: 2.5, grade: 1 }]);
     const bad = await agent.put(`/api/skin-looks/${uuidv7()}`).send(look({ clock: 3.3, grade: 4 }));
     expect(bad.body.errors.map(({ path }: { path: string }) => path).sort()).toEqual(['clock', 'grade']);
     expect((await agent.put(`/api/skin-looks/${uuidv7()}`).send(look({ photoId: uuidv7() }))).body.errors[0].path).toBe('photoId');

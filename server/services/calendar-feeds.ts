@@ -15,6 +15,7 @@ import { kennelAnswer, kennelOf } from './kennels.ts';
 import { placeAnswer } from './places.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
+import { latestSkin, skinOfDogs } from './skin-standings.ts';
 import { growthOf } from './today.ts';
 
 /** Calendars elsewhere are told of so many days back and so many to come. */
@@ -51,8 +52,9 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const from = dayOf(now.getTime() - BACK_DAYS * DAY_MS, kennel.timeZone);
   const all = await dogsPage(scope);
   const { dogs } = all;
+  const looks = await latestSkin(scope, now);
   const [field, calendar, upkeep, places] = await Promise.all([
-    fieldPage(scope, now, { page: all }),
+    fieldPage(scope, now, { page: all, skin: looks }),
     calendarPage(scope, { from, days: SHOWN_DAYS }),
     upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
@@ -64,6 +66,12 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const { growth } = await growthOf(scope, cards, kennel, now);
   const entries = feedEntries({
     field: field.dogs,
+    skins: skinOfDogs(
+      looks,
+      cards.map(({ dog }) => dog),
+      kennel,
+      now,
+    ),
     growth,
     rules,
     places: places.map(placeAnswer),

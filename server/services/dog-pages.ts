@@ -88,16 +88,17 @@ export async function growthPage(scope: KennelScope, id: string): Promise<Growth
 export async function growthPages(
   scope: KennelScope,
   dogs: readonly Dog[],
-): Promise<Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings'>[]> {
+): Promise<Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings' | 'madeUp'>[]> {
   if (dogs.length === 0) return [];
   const of = { dogId: In(dogs.map(({ id }) => id)) };
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, endings, weighings] = await Promise.all([
+  const [tapings, plans, checks, endings, weighings, madeUp] = await Promise.all([
     scope.all(TapingEntity, of, byTime).then((rows) => tapingKind.toAnswers(scope, rows)),
     scope.all(PlanEntity, of, byTime).then((rows) => planKind.toAnswers(scope, rows)),
     scope.all(FitCheckEntity, of, byTime).then((rows) => fitCheckKind.toAnswers(scope, rows)),
     scope.all(EndingEntity, of, byTime).then((rows) => endingKind.toAnswers(scope, rows)),
     scope.all(WeighingEntity, of, byTime).then((rows) => keptAnswers(scope, rows)),
+    madeUpNow(scope),
   ]);
   const byDog = <One extends { dogId: string }>(all: readonly One[]) => {
     const found = group(all, ({ dogId }) => dogId);
@@ -111,6 +112,7 @@ export async function growthPages(
     checks: own.checks(dog.id),
     endings: own.endings(dog.id),
     weighings: own.weighings(dog.id),
+    madeUp,
   }));
 }
 

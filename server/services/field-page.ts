@@ -20,23 +20,23 @@ import {
   type DeviceLevels,
   type Kennel,
 } from '@banter/contract';
-import { deviceAt, HOME_SETTING, placesOverlap, runBegins, skinFlags, type SkinLook, DAY_MS, HOUR_MS } from '@banter/core';
+import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, wornStanding, type SkinLook, DAY_MS, HOUR_MS } from '@banter/core';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
-import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { dogsPage } from './dog-pages.ts';
 import { eventAsSent } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { asLevelRecords, levelRows } from './level-records.ts';
+import { openPutOns } from './open-wears.ts';
+import { latestSkin } from './skin-standings.ts';
 
-/** Wears, tries and contact of the last days bear on a press; skin on longer ones. */
+/** Tries and contact of the last days bear on a press. */
 const EVENT_DAYS = 4;
-const SKIN_DAYS = 90;
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
 
@@ -113,7 +113,11 @@ export async function levelsOfDogs(scope: KennelScope, { dogs, collars }: DogsPa
 }
 
 /** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. The dogs are looked up unless they are known. */
-export async function fieldPage(scope: KennelScope, now: Date, known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceLevels[]> }): Promise<FieldPage> {
+export async function fieldPage(
+  scope: KennelScope,
+  now: Date,
+  known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceLevels[]>; skin?: ReadonlyMap<string, SkinLook[]> },
+): Promise<FieldPage> {
   const kennel = kennelAnswer(await kennelOf(scope));
   const page = known?.page ?? (await dogsPage(scope));
   const levels = known?.levels ?? (await levelsOfDogs(scope, page, kennel, now));
@@ -124,9 +128,12 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: { page: D
   const dogIds = [...new Set(devices.map(({ plan }) => plan.dogId))];
   const since = (days: number) => new Date(now.getTime() - days * DAY_MS);
   const of = dogIds.length > 0;
+  // What is on a dog is on it however long ago it was put on.
+  const onSince = (await openPutOns(scope, now)).filter(({ collarId }) => collarIds.includes(collarId!)).map(({ at }) => at.getTime());
+  const toldSince = new Date(Math.min(since(EVENT_DAYS).getTime(), ...onSince));
   const [events, looks, people, open, recent, programmes] = await Promise.all([
-    of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(since(EVENT_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
-    of ? scope.all(SkinLookEntity, { dogId: In(dogIds), at: MoreThanOrEqual(since(SKIN_DAYS)) }, { at: 'ASC', id: 'ASC' }) : [],
+    of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
+    known?.skin ?? latestSkin(scope, now),
     scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(FieldSessionEntity, { endedAt: IsNull(), begunAt: MoreThanOrEqual(since(OPEN_DAYS)) }, { begunAt: 'ASC' }),
     scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * HOUR_MS)) }, { begunAt: 'ASC' }),
@@ -139,7 +146,7 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: { page: D
     if (!collar || !hasContacts(collar)) return [];
     const numbers = ElectronicNumbersShape.parse(collar.numbers);
     const house = houseOf(kennel, dog);
-    const skin = looks.filter(({ dogId }) => dogId === dog.id).map(({ clock, grade, at }): SkinLook => ({ clock, grade, at: at.getTime() }));
+    const skin = looks.get(dog.id) ?? [];
     const fitting = fittingDog(dog, latestGirths(card.girths as Taping[]), { today: dayOf(now.getTime(), kennel.timeZone) });
     const girthMm = fitting.skinGirthMm ?? fitting.hairGirthMm;
     const own = told.filter((event) => 'collarId' in event && event.collarId === collarId);
@@ -147,15 +154,12 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: { page: D
     const wear = dressedWears(dog.id, [...own, ...voids], [collar], { skin, girthMm, house, timeZone: kennel.timeZone, now: now.getTime() }).findLast(
       (one) => one.wear.to === null,
     )?.wear;
-    const place = wear?.places.at(-1) ?? null;
+    const worn = wornStanding(wear ?? null);
     const { device } = wearAndDeviceEvents([...own, ...voids]);
     const state = deviceAt(device, now.getTime());
     const contact = device.findLast((event) => event.event === 'contact');
     const tried = device.findLast((event) => event.event === 'tried');
-    const flags = skinFlags(skin, now.getTime(), house.rules);
-    const flag =
-      flags.find(({ grade }) => grade >= 2) ??
-      (place?.value != null && girthMm !== null ? flags.find(({ clock }) => placesOverlap(clock, place.value!, girthMm, footprintOf(collar)!)) : undefined);
+    const flag = skinAt(skinStanding(skin, now.getTime(), house.rules), worn?.clock ?? null, girthMm, footprintOf(collar)!);
     const standing = levels.get(dog.id)!.find((one) => one.collar.id === collarId)!;
     return [
       {
@@ -166,7 +170,7 @@ export async function fieldPage(scope: KennelScope, now: Date, known?: { page: D
         ceiling: standing.ceiling,
         cap: standing.cap,
         ...levelsOnPhone(standing, settingsOf(kennel)),
-        worn: wear ? { from: iso(wear.from), clock: place?.value ?? null, placeSince: iso(place?.from ?? wear.from) } : null,
+        worn: worn && { from: iso(worn.since), clock: worn.clock, placeSince: iso(worn.placeSince) },
         contact: contact?.event === 'contact' ? { made: contact.made, at: iso(contact.at) } : null,
         triedAt: tried ? iso(tried.at) : null,
         battery: state.percent === null ? null : { percent: state.percent, at: now.toISOString(), on: state.on === true },

@@ -1,4 +1,4 @@
-import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, type NeckPage, type WearingPage } from '@banter/contract';
+import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, skinLooksOf, type NeckPage, type WearingPage } from '@banter/contract';
 import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason, DAY_MS } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -18,6 +18,7 @@ import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { keptAnswers } from './kept.ts';
 import { programmeKind } from './programmes.ts';
+import { openPutOns } from './open-wears.ts';
 import { skinLookKind } from './skin-looks.ts';
 import { tapingKind } from './tapings.ts';
 
@@ -90,16 +91,7 @@ export async function neckPage(scope: KennelScope, id: string, now: Date): Promi
 
 /** What is on which dog of the kennel at an instant, and which rules that breaks; the longest on first. */
 export async function wearingPage(scope: KennelScope, now: Date): Promise<WearingPage> {
-  const open = await scope
-    .query(EventEntity)
-    .andWhere('record.event = :on AND record.at <= :now', { on: 'put-on', now })
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId AND later.dogId = record.dogId
-        AND later.event = 'taken-off' AND (later.at, later.id) > (record.at, record.id) AND later.at <= :now
-        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
-    )
-    .andWhere('NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = record.kennelId AND taken.eventId = record.id)')
-    .getMany();
+  const open = await openPutOns(scope, now);
   if (open.length === 0) return { wearing: [] };
   const dogIds = [...new Set(open.map(({ dogId }) => dogId!))];
   const since = new Date(Math.min(now.getTime() - 2 * DAY_MS, ...open.map(({ at }) => at.getTime())));
@@ -127,7 +119,7 @@ export async function wearingPage(scope: KennelScope, now: Date): Promise<Wearin
     const tapes = latestGirths(girths.filter(({ dogId }) => dogId === dog.id));
     const neck = fittingDog(dog, tapes, { today: dayOf(now.getTime(), kennel.timeZone) });
     const wears = dressedWears(dog.id, told, collars, {
-      skin: looks.filter(({ dogId }) => dogId === dog.id).map(({ clock, grade, at }) => ({ clock, grade, at: at.getTime() })),
+      skin: skinLooksOf(looks.filter(({ dogId }) => dogId === dog.id)),
       girthMm: neck.skinGirthMm ?? neck.hairGirthMm,
       house: houseOf(kennelAnswer(kennel), dog),
       timeZone: kennel.timeZone,

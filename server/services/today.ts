@@ -22,6 +22,7 @@ import { upkeepPage } from './inspections.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { wearingPage } from './neck-page.ts';
+import { latestSkin, skinOfDogs } from './skin-standings.ts';
 import { saidByOwners } from './owner-links.ts';
 import { placeAnswer } from './places.ts';
 
@@ -56,7 +57,7 @@ export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel,
   const growth = (await growthPages(scope, asked)).map((told) => {
     const grown = dogGrowth(told, kennel, { now: now.getTime(), today, speak });
     // Of what is worn now alone: what was set aside is nothing to outgrow.
-    const worn = new Set(currentFits(told.plans, told.checks, told.endings, []).map(({ plan }) => plan.id));
+    const worn = new Set(currentFits(told.plans, told.checks, told.endings, told.madeUp).map(({ plan }) => plan.id));
     return {
       dogId: told.dog.id,
       dogName: told.dog.name,
@@ -75,9 +76,10 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
   const all = await dogsPage(scope);
   const levels = await levelsOfDogs(scope, { ...all, dogs: all.dogs.filter(({ dog }) => dog.archivedAt === null) }, kennel, now);
+  const looks = await latestSkin(scope, now);
   const [wearing, field, calendar, upkeep, places, owners] = await Promise.all([
     wearingPage(scope, now),
-    fieldPage(scope, now, { page: all, levels }),
+    fieldPage(scope, now, { page: all, levels, skin: looks }),
     calendarPage(scope, { from: today, days: 1 }),
     upkeepPage(scope, now, all),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
@@ -106,6 +108,12 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
         const stage = stages.find(({ programme }) => programme.id === programmeId)?.programme.stages.find((one) => one.id === stageId);
         return stage ? [[id, stage.name]] : [];
       }),
+    ),
+    skins: skinOfDogs(
+      looks,
+      cards.map(({ dog }) => dog),
+      kennel,
+      now,
     ),
     levels: levelsUp(cards, levels, now),
     growth,

@@ -1,5 +1,5 @@
-import { collarKind, houseOf, ringAtFor, type CollarKindName, type Dog, type Kennel } from '@banter/contract';
-import { skinFlags, type SkinGrade } from '@banter/core';
+import { collarKind, houseOf, ringAtFor, skinLooksOf, type CollarKindName, type Dog, type Kennel } from '@banter/contract';
+import { skinStanding, type SkinGrade } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { SkinLookEntity, type SkinLookRow } from '../data/entities/skin-look.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -39,10 +39,6 @@ export async function tellSkin(
   await look(clock, teller.id);
   if (grade !== 0 || wear.contacts) return;
   const before = await scope.all(SkinLookEntity, { dogId: dog.id, under: skinUnder }, { at: 'ASC', id: 'ASC' });
-  const flagged = skinFlags(
-    before.map((one) => ({ clock: one.clock, grade: one.grade, at: one.at.getTime() })),
-    teller.at.getTime(),
-    houseOf(kennel, dog).rules,
-  );
-  for (const one of flagged) if (one.clock % 12 !== clock % 12) await look(one.clock, uuidv7());
+  const { flags } = skinStanding(skinLooksOf(before), teller.at.getTime(), houseOf(kennel, dog).rules);
+  for (const one of flags) if (one.clock % 12 !== clock % 12) await look(one.clock, uuidv7());
 }

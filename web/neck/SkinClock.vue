@@ -1,17 +1,16 @@
 <script setup lang="ts">
 /** The neck from behind the dog with what the skin last looked like at each place; a place is chosen to say how it looks now. */
-import { latestLooks, pointAtClock, type SkinLook } from '@banter/core';
+import { pointAtClock, type SkinLook } from '@banter/core';
 import { computed } from 'vue';
 import SkinMark from './SkinMark.vue';
 
-const props = defineProps<{ looks: readonly SkinLook[]; now: number; name: string }>();
+const props = defineProps<{ looks: readonly SkinLook[]; name: string }>();
 const chosen = defineModel<number | null>({ required: true });
 const R = 60;
-const latest = computed(() => latestLooks(props.looks, props.now));
 const at = (clock: number, radius: number) => pointAtClock(clock, radius);
 /** Whole hours, and in between the half ones that have been looked at. */
-const halves = computed(() => latest.value.filter(({ clock }) => clock % 1 !== 0));
-const stateOf = (clock: number) => latest.value.find((look) => look.clock % 12 === clock % 12) ?? null;
+const halves = computed(() => props.looks.filter(({ clock }) => clock % 1 !== 0));
+const stateOf = (clock: number) => props.looks.find((look) => look.clock % 12 === clock % 12) ?? null;
 const words = (clock: number) => {
   const state = stateOf(clock);
   return `${clock} o’clock${state ? `, grade ${state.grade} last` : ', not looked at'}`;
@@ -24,7 +23,7 @@ const words = (clock: number) => {
     <circle :cy="R * 0.46" :r="R * 0.12" fill="none" stroke="var(--hide-deep)" stroke-width="4.5" opacity="0.8" />
     <text y="14" font-size="9" text-anchor="middle" fill="var(--hide-ink)">windpipe</text>
     <text y="-34" font-size="9" text-anchor="middle" fill="var(--hide-ink)">nape</text>
-    <template v-for="look in latest" :key="look.clock">
+    <template v-for="look in looks" :key="look.clock">
       <SkinMark v-if="look.grade > 0" :x="at(look.clock, R - 1).x" :y="at(look.clock, R - 1).y" :size="9" :grade="look.grade" />
       <circle v-else :cx="at(look.clock, R - 1).x" :cy="at(look.clock, R - 1).y" r="3" fill="var(--good)" />
     </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A collar of any kind but the prong, by the numbers of its kind, as its row of the registry lists them; doubts are asked about. */
-import { Collar, collarKind, CONDITIONS, METALS, RecordId, z, type CollarFacts, type CollarKindName, type NumberField } from '@banter/contract';
+import { Collar, collarKind, METALS, RecordId, z, type CollarFacts, type CollarKindName, type NumberField } from '@banter/contract';
+import { CONDITIONS } from '@banter/core';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { send } from '../../api/request.ts';
@@ -32,7 +33,8 @@ const Form = z.object({
   typed: z.record(z.string(), z.string()),
   several: z.record(z.string(), z.array(z.string())),
   metal: z.enum(METALS).nullable(),
-  condition: z.enum(CONDITIONS),
+  /** Measured and sound counts as looked over: nobody's «sound» is filled in. */
+  condition: z.enum(CONDITIONS).nullable(),
   note: z.string(),
   /** Whether a ruler was laid on it today. Nobody's answer is filled in: null until somebody gives one. */
   measured: z.enum(['today', 'not']).nullable().default(null),
@@ -65,7 +67,7 @@ const begin = (): Form => ({
   name: props.collar?.name ?? '',
   ...fill(props.collar ? readOf(props.collar.numbers) : firstAnswers),
   metal: props.collar?.metal ?? null,
-  condition: props.collar?.condition ?? 'sound',
+  condition: props.collar && props.collar.condition !== 'sound' ? props.collar.condition : null,
   note: props.collar?.note ?? '',
   measured: null,
   lengthUnit: units.length,
@@ -129,6 +131,9 @@ const measuredAnswers = [
 ] as const;
 const faults = computed<Record<string, string>>(() => ({
   ...(numbersAreNew.value && draft.value.measured === null ? { measured: 'Say whether these numbers were measured: typical ones are only about right.' } : {}),
+  ...(draft.value.measured === 'today' && draft.value.condition === null
+    ? { condition: 'Say how it is: a collar that is measured and sound counts as looked over today.' }
+    : {}),
   ...(draft.value.name.trim() === ''
     ? { name: 'A collar needs a name, so that it can be told from the others.' }
     : draft.value.name.length > 60
@@ -151,7 +156,7 @@ async function keep(retire = false) {
     kind: props.kind,
     name: draft.value.name.trim(),
     metal: draft.value.metal,
-    condition: draft.value.condition,
+    condition: draft.value.condition ?? props.collar?.condition ?? 'sound',
     numbers: parsed.value.data as Record<string, unknown>,
     note: draft.value.note.trim(),
     measuredOn: measured ? todayIn(session.kennel!.timeZone) : (props.collar?.measuredOn ?? null),
@@ -231,7 +236,7 @@ const yesNo = [
         />
       </template>
       <ChoiceRow v-model="draft.metal" label="Metal, where it has some" :answers="METALS.map((metal) => ({ value: metal, label: metal }))" />
-      <ChoiceRow v-model="draft.condition" label="Condition" :answers="CONDITION_ANSWERS" />
+      <ChoiceRow v-model="draft.condition" label="Condition" :answers="CONDITION_ANSWERS" :error="tried ? faults.condition : undefined" />
     </div>
     <ul v-if="doubts.length > 0" class="mt-4 rounded bg-mind-wash p-3 text-mind" role="status">
       <li v-for="doubt in doubts" :key="doubt.code">{{ doubt.text }}</li>

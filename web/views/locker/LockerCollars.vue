@@ -1,11 +1,10 @@
 <script setup lang="ts">
 /** The collars by kind, with their numbers, their condition, and whether a ruler has been laid on them. */
 import { COLLAR_KIND_NAMES, collarKind, isHere, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
-import { countOf } from '@banter/core';
+import { countOf, PIECE_WORDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { conditionWord } from '../../parts/condition-words.ts';
 import StockStart from '../../parts/StockStart.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
@@ -52,7 +51,7 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
             {{ collar.name }}
           </RouterLink>
           <span class="min-w-0 grow basis-72 text-soft">{{ described(collar) }}{{ collar.metal ? `, ${collar.metal}` : '' }}</span>
-          <VerdictMark v-if="collar.condition !== 'sound'" class="text-sm" tone="mind" :word="conditionWord(collar.condition)" />
+          <VerdictMark v-if="collar.condition !== 'sound'" class="text-sm" tone="mind" :word="PIECE_WORDS[collar.condition].word" />
           <VerdictMark class="text-sm" :tone="collar.measuredOn ? 'good' : 'open'" :word="collar.measuredOn ? 'Measured' : 'Typical numbers'" />
         </li>
       </ul>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Leads, lines, clips, beds and the rest, with their sizes and condition. */
-import type { CONDITIONS } from '@banter/contract';
 import { GEAR, Gear, type GearFacts, type GearName, type LockerPage } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import { CONDITION_ANSWERS, conditionWord } from '../../parts/condition-words.ts';
+import { PIECE_WORDS, type Condition } from '@banter/core';
+import { CONDITION_ANSWERS } from '../../parts/condition-words.ts';
 import { loadRatedOf, RATED_ANSWERS, ratedOf } from '../../parts/load-rating-words.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
@@ -30,7 +30,7 @@ type Form = {
   width: string;
   colour: string;
   material: string;
-  condition: (typeof CONDITIONS)[number];
+  condition: Condition;
   massG: number | null;
   loadRated: boolean | null;
   note: string;
@@ -127,7 +127,7 @@ const sizeOf = (one: Gear) =>
         <li v-for="one in group.pieces" :key="one.id" class="flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5">
           <span class="w-48 font-semibold">{{ one.name }}</span>
           <span class="grow text-soft">{{ sizeOf(one) }}{{ one.note ? `. ${one.note}` : '' }}</span>
-          <VerdictMark v-if="one.condition !== 'sound'" class="text-sm" tone="mind" :word="conditionWord(one.condition)" />
+          <VerdictMark v-if="one.condition !== 'sound'" class="text-sm" tone="mind" :word="PIECE_WORDS[one.condition].word" />
           <button type="button" class="press press-plain" @click="edit(one)">
             Change
             <span class="sr-only">{{ one.name }}</span>

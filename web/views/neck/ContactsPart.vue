@@ -92,7 +92,7 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
         <section class="sheet self-start" aria-label="The clock of the neck">
           <ContactClock
             :contacts="contacts"
-            :flags="neck.dressed.flags"
+            :flags="neck.dressed.skin.flags"
             :now="neck.now"
             :days="WARM_DAYS"
             :verb="contacts.wear ? 'Moved now to' : 'Put on at'"

@@ -117,10 +117,10 @@ async function keep() {
  * broken is looked at by itself.
  */
 const clearing = ref<{ id: string; clock: number; at: string }[]>([]);
-const mayClearAll = computed(() => props.neck.dressed.flags.every(({ grade: one }) => one < 2));
+const mayClearAll = computed(() => props.neck.dressed.skin.flags.every(({ grade: one }) => one < 2));
 async function clearAll() {
   const contactsAt = props.neck.dressed.contacts.flatMap(({ at }) => (at === null ? [] : [at]));
-  const resting = props.neck.dressed.flags.map(({ clock: one }) => one);
+  const resting = props.neck.dressed.skin.flags.map(({ clock: one }) => one);
   const places = resting.length > 0 ? resting : contactsAt.length > 0 ? contactsAt : [12];
   // The same looks are the same requests, however often they are sent.
   if (clearing.value.length === 0) clearing.value = places.map((one) => ({ id: uuidv7(), clock: one, at: new Date().toISOString() }));
@@ -132,9 +132,9 @@ async function clearAll() {
   await props.neck.load();
 }
 
-const flags = computed(() => props.neck.dressed.flags);
+const flags = computed(() => props.neck.dressed.skin.flags);
 const said = computed(() => {
-  const red = flags.value.find(({ untilMs }) => untilMs === null);
+  const red = props.neck.dressed.skin.off;
   if (red)
     return {
       tone: 'stop' as const,
@@ -172,7 +172,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
           <button type="button" class="underline" @click="settle(begin())">Start afresh</button>
         </p>
         <div class="mx-auto max-w-80">
-          <SkinClock v-model="draft.clock" :looks="neck.dressed.skin" :now="neck.now" :name="dog.name" />
+          <SkinClock v-model="draft.clock" :looks="neck.dressed.skin.looks" :name="dog.name" />
         </div>
         <label v-if="draft.clock !== null" class="flex min-h-11 items-center gap-2">
           <input v-model="draft.half" type="checkbox" class="size-5" />

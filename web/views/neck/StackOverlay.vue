@@ -31,7 +31,7 @@ const receivers = computed(() =>
 );
 /** A flag lies at the height of what was over it, as well as that can be said. */
 const marks = computed(() =>
-  props.dressed.flags.map((flag) => {
+  props.dressed.skin.flags.map((flag) => {
     const receiver = props.collars.find(({ kind }) => isDevice(kind));
     const y = (receiver ?? props.collars[0])?.topMm ?? 10;
     return { ...flag, ...placeOnNeck(props.map, flag.clock, y + 17) };

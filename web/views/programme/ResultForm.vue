@@ -30,7 +30,7 @@ watch(
 const { now } = useNow();
 const replaces = computed(() => {
   const last = props.results.at(-1);
-  return last && now.value - Date.parse(last.at) < props.stage.minutes * MINUTE_MS ? last : null;
+  return last && now.value - last.at < props.stage.minutes * MINUTE_MS ? last : null;
 });
 const single = computed(() => props.stage.pass.of === 1);
 async function keep() {

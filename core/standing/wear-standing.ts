@@ -1,4 +1,4 @@
-import type { WearState } from './wear-states.ts';
+import type { WearState } from '../wear/wear-states.ts';
 
 /** What happens to a collar on a dog; `at` in ms since 1970, UTC. Ids decide the order of what happened at the same instant. */
 export type WearEvent = { id: string; at: number; collarId: string; dogId: string } & (
@@ -103,4 +103,14 @@ export function wearsOf(events: readonly WearEvent[]): { wears: Wear[]; strays: 
     else nextSpan(own.states, event.state, at);
   }
   return { wears, strays };
+}
+
+/** How a collar sits on a dog now: since when, at which place since when (null: nobody has said), and how the dog is looked after; times ms. */
+export type WornStanding = { since: number; clock: number | null; placeSince: number; state: WearState };
+
+/** How a wear stands; null for one that has ended, or none: the collar is off the dog. */
+export function wornStanding(wear: Wear | null): WornStanding | null {
+  if (wear === null || wear.to !== null) return null;
+  const place = wear.places.at(-1);
+  return { since: wear.from, clock: place?.value ?? null, placeSince: place?.from ?? wear.from, state: wear.states.at(-1)!.value };
 }

@@ -1,0 +1,16 @@
+import { EventEntity, type EventRow } from '../data/entities/event.ts';
+import type { KennelScope } from './kennel-scope.ts';
+
+/** When what is on a dog of the kennel at an instant was put on, however long ago. */
+export async function openPutOns(scope: KennelScope, now: Date): Promise<EventRow[]> {
+  return await scope
+    .query(EventEntity)
+    .andWhere('record.event = :on AND record.at <= :now', { on: 'put-on', now })
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId AND later.dogId = record.dogId
+        AND later.event = 'taken-off' AND (later.at, later.id) > (record.at, record.id) AND later.at <= :now
+        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
+    )
+    .andWhere('NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = record.kennelId AND taken.eventId = record.id)')
+    .getMany();
+}
