@@ -1,6 +1,6 @@
 import { houseRules, houseSchools, USUAL_FINGER, type FittingDog, type House } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { GEAR, RIG_CATALOGUE, tapeAsked, type CollarKindName, type StockByKind } from '../index.ts';
+import { GEAR, readAgain, RIG_CATALOGUE, tapeAsked, type CollarKindName, type StockByKind } from '../index.ts';
 
 const house: House = { rules: houseRules(), schools: houseSchools(), headCollarChart: [] };
 const dog = {
@@ -63,5 +63,21 @@ describe('what is taped (common practice: ask only what can change the answer)',
     const named = Object.values(RIG_CATALOGUE.parts).flatMap(({ gear }) => gear ?? []);
     expect(named.length).toBeGreaterThan(0);
     expect(named.filter((what) => !(GEAR as readonly string[]).includes(what))).toEqual([]);
+  });
+
+  it('asks for another reading only where the doubt of those so far could change what the collar comes to', () => {
+    // At 408 mm round the slack is 8 mm, in the middle of the window: 2 mm of doubt change nothing, a link’s width of it does.
+    const again = (insideGirthMm: number, plusMinusMm: number) =>
+      readAgain({
+        kinds: ['prong'],
+        dog: { ...dog, headGirthMm: 520 },
+        sure: { high: { mm: 400, plusMinusMm, from: 'one-reading' }, head: { mm: 520, plusMinusMm: 4, from: 'taped' } },
+        stock: { prong: [prong(insideGirthMm)] },
+        wornWidthsMm: [],
+        house,
+      });
+    expect(again(408, 2)).toEqual([]);
+    expect(again(408, 30)).toEqual(['high']);
+    expect(readAgain({ kinds: ['prong'], dog, sure: null, stock: {}, wornWidthsMm: [], house })).toEqual(['high', 'head']);
   });
 });

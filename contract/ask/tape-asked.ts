@@ -30,17 +30,23 @@ type Asking = {
   house: House;
 };
 
-/** Whether the head could change what the best collar of a kind comes to; unknown, and so yes, while there is nothing to go by. */
-function headDecides(name: CollarKindName, { dog, sure, stock, house }: Asking): boolean {
+/** The collar of a kind that would be taken for a dog: of the locker, else of what is usually sold. */
+function bestOf(name: CollarKindName, dog: FittingDog, { stock, house }: Asking) {
   const kind = collarKind(name);
-  if (!kind.helps.includes('head')) return false;
   const owned = stock[name] ?? [];
   const offered = owned.length > 0 ? owned : kind.usual.map(({ name: called, numbers }) => ({ id: called, name: called, numbers }));
+  const { choice, all } = kind.suggest(dog, offered, house);
+  return offered.find(({ id }) => id === (choice?.collarId ?? all[0]?.collarId)) ?? null;
+}
+
+/** Whether the head could change what the best collar of a kind comes to; unknown, and so yes, while there is nothing to go by. */
+function headDecides(name: CollarKindName, asking: Asking): boolean {
+  const { dog, sure, house } = asking;
+  const kind = collarKind(name);
+  if (!kind.helps.includes('head')) return false;
   const unmeasured = { ...dog, headGirthMm: null };
   if (!sure || kind.missing(unmeasured).length > 0) return true;
-  const { choice, all } = kind.suggest(unmeasured, offered, house);
-  const best = choice?.collarId ?? all[0]?.collarId;
-  const collar = offered.find(({ id }) => id === best);
+  const collar = bestOf(name, unmeasured, asking);
   if (!collar) return true;
   const { rules } = house;
   const guessed = { high: { ...sure.high, plusMinusMm: 0 }, head: guessedGirth(sure.high.mm * HEAD_TO_HIGH[dog.neckBuild], rules) };
@@ -72,4 +78,23 @@ export function tapeAsked(asking: Asking): TapeAsk[] {
     if (site === 'neck-length' && neckLengthDecides(asking)) return [{ site, decides: DECIDES[site] }];
     return [];
   });
+}
+
+/** Sites of which another reading can change an answer. */
+export type ReadAgain = 'high' | 'head';
+
+/**
+ * Of which sites another reading could still change what the best collar of a kind comes to, by how far the readings so far may be
+ * off; both while there is nothing to size by. Common practice: one reading is enough where a surer one decides nothing.
+ */
+export function readAgain(asking: Asking): ReadAgain[] {
+  const { kinds, dog, sure, house } = asking;
+  const asks = new Set(
+    kinds.flatMap((name): readonly string[] => {
+      if (!sure || collarKind(name).missing(dog).length > 0) return ['high', 'head'];
+      const collar = bestOf(name, dog, asking);
+      return collar ? fitSureness(name, dog, sure, { ...collar, measured: true }, house).asks.map(({ by }) => by) : ['high', 'head'];
+    }),
+  );
+  return (['high', 'head'] as const).filter((site) => asks.has(site));
 }

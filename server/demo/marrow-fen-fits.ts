@@ -12,7 +12,8 @@ export type ToldCollar = {
   insideGirthMm: number;
   links: number;
   closingMm: number;
-  measuredDaysAgo: number;
+  /** Null: nobody has laid a ruler on it, and its numbers are typical ones. */
+  measuredDaysAgo: number | null;
   note: string;
 };
 
@@ -65,6 +66,18 @@ export const TOLD_COLLARS: readonly ToldCollar[] = [
     closingMm: 28,
     measuredDaysAgo: 60,
     note: 'For the big necks.',
+  },
+  {
+    key: 'brought',
+    name: 'Thistle',
+    metal: 'chrome-plated',
+    gaugeMm: 3,
+    pitchMm: 31,
+    insideGirthMm: 558.8,
+    links: 15,
+    closingMm: 25,
+    measuredDaysAgo: null,
+    note: 'Brought along by Teasel’s owner; nobody has measured it.',
   },
 ];
 
@@ -206,5 +219,33 @@ export const TOLD_FITS: readonly ToldFit[] = [
     note: '',
     choices: { options: {}, on: { neckMm: 606, noseMm: 318 } },
     checks: [],
+  },
+  {
+    // «About»: its numbers are typical ones, and the spread of these reaches further than the window.
+    dog: 'teasel',
+    collar: 'brought',
+    daysAgo: 3,
+    by: 1,
+    note: 'Its own collar, for now.',
+    choices: { ...house, split: { left: 8, right: 7 } },
+    checks: [],
+  },
+  {
+    dog: 'linnet',
+    collar: 'remote-small',
+    kind: 'remote',
+    daysAgo: 6,
+    by: 0,
+    note: '',
+    choices: { options: { placement: 'upper-half' }, on: { strapMm: 386, postMm: 12, clock: 3 } },
+    checks: [
+      {
+        minutesAfter: 8,
+        by: 0,
+        on: { strapMm: 386, postMm: 12, clock: 3 },
+        answers: { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'clear' },
+        note: '',
+      },
+    ],
   },
 ];

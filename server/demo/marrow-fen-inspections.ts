@@ -13,7 +13,7 @@ const FOUND: Record<string, { daysAgo: number; answers?: Record<string, string>;
   Curlew: { daysAgo: 18, answers: { posts: 'bad' }, note: 'One post was loose; tightened on the spot.' },
 };
 /** Nobody has looked at these whole. */
-const NEVER = new Set(['Rush', 'Blue thirty']);
+const NEVER = new Set(['Rush', 'Blue thirty', 'Thistle']);
 
 /** The gear as it was looked at. */
 export async function seedInspections(

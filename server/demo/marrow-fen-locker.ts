@@ -109,6 +109,7 @@ export const TOLD_OTHERS: readonly ToldOther[] = [
   head('head-middle', 'Thimble', 330, 470, 190, 260),
   head('head-large', 'Bellpull', 430, 620, 240, 340),
   receiver('remote', 'remote', 'Curlew', 92, 62, [12, 16, 20], 100),
+  receiver('remote-small', 'remote', 'Whimbrel', 68, 54, [12, 16], 60),
   receiver('fence', 'fence', 'Lapwing', 175, 78, [15, 20, 25], 10),
 ];
 

@@ -77,6 +77,7 @@ const TOLD_PROGRAMMES: readonly ToldProgramme[] = [
   { dog: 'barnaby', template: 'nose-first', daysAgo: 6, results: [[5, 'beside', 10, 10], [4, 'beside', 9, 10], [3, 'through', 4, 10]], moves: [[4, 'through', '']] }, // prettier-ignore
   { dog: 'hale', template: 'loose-to-fitted', daysAgo: 2, results: [[1, 'two-long', 7, 10]], moves: [] },
   { dog: 'bramble', template: 'no-tell-tale', daysAgo: NO_TELL_TALE_DAYS, results: [], moves: [] },
+  { dog: 'linnet', template: 'level-finding', daysAgo: 5, results: [[4, 'worn', 1, 1], [3, 'worn', 1, 1], [2, 'worn', 1, 1]], moves: [] }, // prettier-ignore
   { dog: 'sorrel', template: 'boundary', daysAgo: 1, results: [], moves: [] },
 ];
 

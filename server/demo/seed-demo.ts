@@ -39,6 +39,7 @@ import { MARROW_FEN_SETTINGS, toldSessions } from './marrow-fen-field.ts';
 import { TOLD_DRESSINGS, TOLD_SKIN, toldWears } from './marrow-fen-neck.ts';
 import { seedInspections } from './marrow-fen-inspections.ts';
 import { seedWeighings } from './marrow-fen-weighings.ts';
+import { seedOwnerWords } from './marrow-fen-owners.ts';
 import { seedProgrammes } from './marrow-fen-programmes.ts';
 import { TOLD_GEAR, TOLD_OTHERS, TOLD_PLACES } from './marrow-fen-locker.ts';
 import { RIGHT_ANSWERS, TOLD_COLLARS, TOLD_FITS } from './marrow-fen-fits.ts';
@@ -134,10 +135,10 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
 
   const collarIds = new Map<string, string>();
   for (const { key, name, metal, measuredDaysAgo, note, ...numbers } of TOLD_COLLARS) {
-    const at = make.ago(measuredDaysAgo);
+    const at = make.ago(measuredDaysAgo ?? 20);
     const id = make.id(at);
     collarIds.set(key, id);
-    const measuredOn = DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
+    const measuredOn = measuredDaysAgo === null ? null : DateTime.fromJSDate(at, { zone: KENNEL_ZONE }).toISODate();
     await putVersioned(
       scopes[0]!,
       collarKindOfRecord,
@@ -317,6 +318,7 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     if (odd) throw new Error(`the demo kennel’s sessions cannot be told: ${odd.message}`);
   }
   const kennel = kennelAnswer(await kennelOf(scopes[0]!));
+  await seedOwnerWords(scopes[0]!, dogIds, kennel, now, make);
   await seedInspections(scopes, make);
   await seedProgrammes({ scopes, dogIds, kennel, now }, make);
   await putVersioned(

@@ -3,6 +3,7 @@ import {
   currentFits,
   dayOf,
   OWNER_LINK_DAYS,
+  type Kennel,
   type OwnerLink,
   type OwnerLinkFacts,
   type OwnerPage,
@@ -123,30 +124,32 @@ export async function tickDaily(dataSource: DataSource, { key, id, item, done }:
   return scope;
 }
 
+/** Keeps what an owner says of a day, or takes back. Pink is a look at the skin wherever it is said: that place rests; taken back, it is clear again. */
+export async function keepSaying(
+  within: KennelScope,
+  link: OwnerLinkRow,
+  { id, says, done }: Pick<OwnerSays, 'id' | 'says' | 'done'>,
+  kennel: Kennel,
+  now: Date,
+): Promise<void> {
+  await noteVisit(within, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), kennel.timeZone), at: now });
+  if (says !== 'pink') return;
+  const { dog, plans, checks, endings, madeUp } = await dogPage(within, link.dogId);
+  const fits = currentFits(plans, checks, endings, madeUp);
+  const fit = fits.find(({ plan }) => collarKind(plan.kind).traits.wear.contacts) ?? fits[0];
+  if (!fit) return;
+  const { kind, collarId, choices } = fit.plan;
+  const teller = { id, linkId: link.id, personId: null, at: now, recordedAt: now };
+  const under = { kind, collarId, choices, on: fit.check?.on };
+  await tellSkin(within, teller, dog, kennel, under, { grade: done ? 1 : 0, skinAt: null, note: done ? '' : 'Undone by the owner.' });
+}
+
 /** Says something of today, or takes it back; the same again is the same. */
 export async function sayToKennel(dataSource: DataSource, { key, id, says, done }: OwnerSays, now: Date): Promise<KennelScope> {
   const { link, scope } = await ownerOf(dataSource, key);
   if (await scope.find(OwnerVisitEntity, id)) return scope;
   const kennel = kennelAnswer(await kennelOf(scope));
-  await scope.inOne(async (within) => {
-    await noteVisit(within, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), kennel.timeZone), at: now });
-    // Pink is a look at the skin wherever it is said: that place rests. Undone, it is clear again.
-    if (says !== 'pink') return;
-    const { dog, plans, checks, endings, madeUp } = await dogPage(within, link.dogId);
-    const fits = currentFits(plans, checks, endings, madeUp);
-    const fit = fits.find(({ plan }) => collarKind(plan.kind).traits.wear.contacts) ?? fits[0];
-    if (!fit) return;
-    const { kind, collarId, choices } = fit.plan;
-    const teller = { id, linkId: link.id, personId: null, at: now, recordedAt: now };
-    await tellSkin(
-      within,
-      teller,
-      dog,
-      kennel,
-      { kind, collarId, choices, on: fit.check?.on },
-      { grade: done ? 1 : 0, skinAt: null, note: done ? '' : 'Undone by the owner.' },
-    );
-  });
+  await scope.inOne((within) => keepSaying(within, link, { id, says, done }, kennel, now));
   return scope;
 }
 

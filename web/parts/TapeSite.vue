@@ -1,6 +1,7 @@
 <script lang="ts">
 /** What a site's readings come to while they are being typed. */
-export type SiteReading = { readingsMm: number[]; girthMm: number | null; plusMinusMm: number | null; repeat: boolean; lower: boolean; unsure: boolean };
+/** `wide`: the readings lie further apart than the house allows. */
+export type SiteReading = { readingsMm: number[]; girthMm: number | null; plusMinusMm: number | null; wide: boolean; lower: boolean; unsure: boolean };
 </script>
 
 <script setup lang="ts">
@@ -32,6 +33,8 @@ const props = defineProps<{
   site: TapeSite;
   /** What it decides, in a sentence; empty where it decides nothing now. */
   decides: string;
+  /** Whether another reading could still change an answer. */
+  again: boolean;
   rules: HouseRules;
   coatDepthMm: number | null;
   onSkin: boolean;
@@ -46,6 +49,8 @@ const readings = defineModel<string[]>({ required: true });
 const settled = defineModel<boolean>('settled', { required: true });
 const emit = defineEmits<{ read: [reading: SiteReading] }>();
 const MOST = 10;
+/** Readings that a median is made of. */
+const ENOUGH = 3;
 
 const session = useSession();
 const units = useUnits();
@@ -83,21 +88,22 @@ const reasons = computed(() =>
   (result.value?.reasons ?? []).map((reason) => wordReason(TAPE_REASON_WORDS, settled.value ? settledDoubt(reason) : reason, units.speak)),
 );
 const lower = computed(() => reasons.value.some((reason) => reason.code === 'taken-lower'));
+const wide = computed(() => result.value?.reasons.some(({ code }) => code === 'spread-too-large') ?? false);
 const oddField = computed(() => (result.value?.oddIndex == null ? null : fieldOf.value[result.value.oddIndex]));
 const verdict = computed(() => {
   if (!result.value) return null;
   if (lower.value) return { tone: 'mind', word: 'Taken lower down?' } as const;
-  if (good.value.length === 1) return { tone: 'mind', word: 'One reading' } as const;
-  return result.value.repeat ? ({ tone: 'mind', word: 'Another reading' } as const) : ({ tone: 'good', word: 'Taped' } as const);
+  if (wide.value || (good.value.length < ENOUGH && props.again)) return { tone: 'mind', word: 'Another reading' } as const;
+  return good.value.length === 1 ? ({ tone: 'good', word: 'One reading' } as const) : ({ tone: 'good', word: 'Taped' } as const);
 });
 watch(
-  [good, result, unsure, lower],
+  [good, result, unsure, lower, wide],
   () =>
     emit('read', {
       readingsMm: good.value,
       girthMm: result.value?.girthMm ?? null,
       plusMinusMm: result.value?.plusMinusMm ?? null,
-      repeat: result.value?.repeat ?? false,
+      wide: wide.value,
       lower: lower.value,
       unsure: unsure.value,
     }),

@@ -84,8 +84,11 @@ const depth = computed(() => (draft.value.overCoat === 'over' ? coatDepthMm.valu
 const onSkin = computed(() => draft.value.overCoat === 'parted' || depth.value !== null);
 
 const isTyped = (site: SiteName) => draft.value.sites[site].readings.some((text) => text.trim() !== '');
-const asks = useTapeAsks(bench, { kinds, girths, fits, weightG, typedHigh: () => read.high });
-const decides = (site: SiteName) => asks.value.find((one) => one.site === site)?.decides ?? '';
+const asks = useTapeAsks(bench, { kinds, girths, fits, weightG, typed: (site) => read[site] });
+/** One reading is enough where a surer one decides nothing. */
+const ENOUGH = 3;
+const againDecides = (site: SiteName) => asks.value.again.some((one) => one === site);
+const decides = (site: SiteName) => asks.value.asks.find((one) => one.site === site)?.decides ?? '';
 const asked = computed<readonly SiteName[]>(() => {
   if (corrected.value) return [corrected.value.site];
   // Over the coat its depth is asked for beside the hair. What was typed is never taken away again.
@@ -118,7 +121,7 @@ const headline = computed(() => {
   if (correctsId) return `Tape the ${nameOf(asked.value[0]!)} again.`;
   if (ready.value.length === 0)
     return asked.value[0] === 'high' ? `Tape ${data.value!.dog.name}’s neck, high girth first.` : `Tape ${data.value!.dog.name}’s ${nameOf(asked.value[0]!)}.`;
-  const again = ready.value.filter((site) => read[site]!.repeat);
+  const again = ready.value.filter((site) => read[site]!.wide || (read[site]!.readingsMm.length < ENOUGH && againDecides(site)));
   const lower = read.high?.lower;
   if (lower) return 'Was the high girth taken lower down?';
   if (again.length > 0) return `Another reading of the ${again.map(nameOf).join(' and the ')}.`;
@@ -240,6 +243,7 @@ async function keep() {
             v-model:settled="draft.sites[site].settled"
             :site="site"
             :decides="decides(site)"
+            :again="againDecides(site)"
             :rules="rules"
             :coat-depth-mm="depth"
             :on-skin="onSkin"

@@ -30,6 +30,8 @@ const props = defineProps<{
   facts: PressFacts;
   story: SessionStory;
   usual: UsualLevel | null;
+  /** Where nothing is known here: home's level, else the lowest that does anything. */
+  begins: number;
   settingName: string;
   rules: HouseRules;
   tell: (told: FieldEventToLog, more?: { id?: string; at?: number }) => string;
@@ -39,12 +41,12 @@ const here = computed(() => props.device.levels[props.story.settings.at(-1) ?? '
 const scale = computed(() => props.device.scale);
 const mode = ref<StimulationMode>(props.device.modes[0]!);
 const pressed = computed(() => props.story.presses.filter(({ collarId }) => collarId === props.device.collarId));
-/** Where the hand left it; at first what is usual here, else the lowest. */
-const level = ref(pressed.value.at(-1)?.level ?? props.usual?.level ?? scale.value.min);
+/** Where the hand left it; at first what is usual here, else where a run would begin. */
+const level = ref(pressed.value.at(-1)?.level ?? props.usual?.level ?? props.begins);
 const touched = ref(pressed.value.length > 0);
 /** What is usual may be heard of late, or another setting be chosen: the level falls to it by itself, and rises only by a tap. */
 watch(
-  () => props.usual?.level ?? scale.value.min,
+  () => props.usual?.level ?? props.begins,
   (now) => {
     if (!touched.value && now < level.value) level.value = now;
   },

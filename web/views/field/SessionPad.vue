@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A session as it runs: the remote, what the dog does, corrections, tension, rewards; each with one tap, each taken back with one. */
 import { pressFacts, usualHere, type FieldDog } from '@banter/contract';
-import { houseRules, sessionTally, type SessionStory } from '@banter/core';
+import { houseRules, lowestFelt, sessionTally, type SessionStory } from '@banter/core';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useFieldLog, type FieldEventToLog } from '../../stores/field-log.ts';
@@ -46,6 +46,8 @@ const facts = computed(() =>
       })
     : null,
 );
+/** What a phone knew before it was told where runs begin is the lowest that does anything. */
+const begins = computed(() => (device.value ? (device.value.runBegins[setting.value] ?? lowestFelt(device.value.scale)) : 0));
 const usual = computed(() => (device.value ? usualHere(device.value, setting.value, earlier.value) : null));
 const tally = computed(() => sessionTally(props.story));
 const lasted = computed(() => spanWords((props.story.endedAt ?? now.value) - props.story.begunAt));
@@ -120,7 +122,7 @@ useScreenKeys('Field log', [
         :device="device"
         :facts="facts"
         :story="story"
-        :begins="device.runBegins[setting] ?? device.scale.min"
+        :begins="begins"
         :rules="rules"
         :tell="tell"
       />
@@ -131,6 +133,7 @@ useScreenKeys('Field log', [
         :facts="facts"
         :story="story"
         :usual="usual"
+        :begins="begins"
         :setting-name="settingName"
         :rules="rules"
         :tell="tell"
