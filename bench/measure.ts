@@ -30,13 +30,26 @@ export async function p95Of(work: (run: number) => Promise<unknown>, { runs = 60
 }
 
 /** The same of two that are to be compared, in turns, so that what else the machine does weighs on both alike. */
-export async function p95OfBoth(one: () => Promise<unknown>, other: () => Promise<unknown>, { runs = 60, warmUp = 10 } = {}): Promise<[number, number]> {
+export async function p95OfBoth(
+  one: () => Promise<unknown>,
+  other: () => Promise<unknown>,
+  options: { runs?: number; warmUp?: number } = {},
+): Promise<[number, number]> {
+  return (await timesOfBoth(one, other, options)).p95s;
+}
+
+/** Medians and 95th percentiles of two that are to be compared, in turns. */
+export async function timesOfBoth(
+  one: () => Promise<unknown>,
+  other: () => Promise<unknown>,
+  { runs = 60, warmUp = 10 } = {},
+): Promise<{ medians: [number, number]; p95s: [number, number] }> {
   const times: [number[], number[]] = [[], []];
   for (let run = 0; run < runs + warmUp; run += 1) {
     const pair = [await timed(one, run), await timed(other, run)] as const;
     if (run >= warmUp) pair.forEach((ms, which) => times[which]!.push(ms));
   }
-  return [p95(times[0]), p95(times[1])];
+  return { medians: [median(times[0]), median(times[1])], p95s: [p95(times[0]), p95(times[1])] };
 }
 
 /** A fixed piece of arithmetic that has nothing to do with Banter. */

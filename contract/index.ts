@@ -157,6 +157,7 @@ export {
 } from './records/field-log.ts';
 export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
 export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
+export { deviceStanding, type DeviceStanding } from './levels/device-standing.ts';
 export { dogLevels, settingsOf, type DeviceLevels, type LevelRecordsOfDog, type SettingLevels } from './levels/dog-levels.ts';
 export {
   NewStageMove,

@@ -84,7 +84,7 @@ export const RUN_BEGINS_UNDER_STEPS = 3;
  * the level known at home; else at the lowest that does anything. Never at or above a ceiling, never above the cap. Common practice.
  */
 export function runBegins(
-  here: Pick<LevelStanding, 'lastNeeded' | 'offered'> | null,
+  here: (Pick<LevelStanding, 'offered'> & { lastNeeded: Pick<NeededLevel, 'atEnd'> | null }) | null,
   home: Pick<LevelStanding, 'offered'> | null,
   { scale, ceiling, cap }: LevelLimits,
 ): number {

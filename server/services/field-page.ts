@@ -15,9 +15,8 @@ import {
   type Taping,
   type DogsPage,
   isDevice,
-  dogLevels,
   settingsOf,
-  type DeviceLevels,
+  type DeviceStanding,
   type Kennel,
 } from '@banter/contract';
 import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, wornStanding, type SkinLook, DAY_MS, HOUR_MS } from '@banter/core';
@@ -31,7 +30,8 @@ import { eventAsSent } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { asLevelRecords, levelRows } from './level-records.ts';
+import { standingsOf } from '../standings/kept-standings.ts';
+import { LEVELS_STANDING } from '../standings/levels-standing.ts';
 import { openPutOns } from './open-wears.ts';
 import { latestSkin } from './skin-standings.ts';
 
@@ -42,16 +42,16 @@ const RECENT_HOURS = 12;
 
 const iso = (ms: number) => new Date(ms).toISOString();
 /** What stands of a dog's device, by setting, as a phone keeps it. */
-function levelsOnPhone({ settings, ...limits }: DeviceLevels, names: readonly { id: string }[]): Pick<FieldDevice, 'levels' | 'runBegins'> {
+function levelsOnPhone({ settings, ...limits }: DeviceStanding, names: readonly { id: string }[]): Pick<FieldDevice, 'levels' | 'runBegins'> {
   const home = settings.find(({ id }) => id === HOME_SETTING) ?? null;
   return {
     levels: Object.fromEntries(
-      settings.map(({ id, offered, lastNeeded, drift, alarmFeltAt, reason }) => [
+      settings.map(({ id, offered, lastNeeded, alarmAt, alarmFeltAt, reason }) => [
         id,
         {
           offered,
           lastNeeded: lastNeeded?.atEnd ?? null,
-          alarm: reason.code === 'needs-more' && alarmFeltAt === null ? { by: reason.by, since: reason.since, at: iso(drift.alarm!.firstAt) } : null,
+          alarm: reason.code === 'needs-more' && alarmFeltAt === null ? { by: reason.by, since: reason.since, at: iso(alarmAt!) } : null,
         },
       ]),
     ),
@@ -92,31 +92,22 @@ async function runningProgrammes(
   });
 }
 
-/** What stands of the levels of dogs that are fitted with a device, by dog. */
-export async function levelsOfDogs(scope: KennelScope, { dogs, collars }: DogsPage, kennel: Kennel, now: Date): Promise<Map<string, DeviceLevels[]>> {
-  const devices = dogs
-    .map(({ dog, fits }) => ({ dog, ids: fits.flatMap(({ plan }) => (isDevice(plan.kind) ? [plan.collarId] : [])) }))
-    .filter(({ ids }) => ids.length > 0);
-  const rows = await levelRows(
-    scope,
-    devices.map(({ dog }) => dog.id),
-    [...new Set(devices.flatMap(({ ids }) => ids))],
-    now,
+/** What stands of the levels of dogs that are fitted with a device, by dog: of those devices. */
+export async function levelsOfDogs(scope: KennelScope, { dogs }: Pick<DogsPage, 'dogs'>, kennel: Kennel, now: Date): Promise<Map<string, DeviceStanding[]>> {
+  const fitted = new Map(
+    dogs
+      .map(({ dog, fits }) => [dog.id, new Set(fits.flatMap(({ plan }) => (isDevice(plan.kind) ? [plan.collarId] : [])))] as const)
+      .filter(([, ids]) => ids.size > 0),
   );
-  const dayWords = (at: number) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: kennel.timeZone }).format(at);
-  return new Map(
-    devices.map(({ dog, ids }) => {
-      const own = collars.filter(({ id }) => ids.includes(id)).filter(hasContacts);
-      return [dog.id, dogLevels(asLevelRecords(rows.get(dog.id)!, own), kennel, houseOf(kennel, dog), dayWords)];
-    }),
-  );
+  const kept = await standingsOf(scope, LEVELS_STANDING, [...fitted.keys()], kennel, now);
+  return new Map([...fitted].map(([id, ids]) => [id, (kept.get(id) ?? []).filter(({ collarId }) => ids.has(collarId))]));
 }
 
 /** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. The dogs are looked up unless they are known. */
 export async function fieldPage(
   scope: KennelScope,
   now: Date,
-  known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceLevels[]>; skin?: ReadonlyMap<string, SkinLook[]> },
+  known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceStanding[]>; skin?: ReadonlyMap<string, SkinLook[]> },
 ): Promise<FieldPage> {
   const kennel = kennelAnswer(await kennelOf(scope));
   const page = known?.page ?? (await dogsPage(scope));
@@ -160,7 +151,7 @@ export async function fieldPage(
     const contact = device.findLast((event) => event.event === 'contact');
     const tried = device.findLast((event) => event.event === 'tried');
     const flag = skinAt(skinStanding(skin, now.getTime(), house.rules), worn?.clock ?? null, girthMm, footprintOf(collar)!);
-    const standing = levels.get(dog.id)!.find((one) => one.collar.id === collarId)!;
+    const standing = levels.get(dog.id)!.find((one) => one.collarId === collarId)!;
     return [
       {
         collarId,

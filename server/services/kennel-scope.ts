@@ -3,6 +3,7 @@ import type { Role } from '@banter/contract';
 import { setTimeout as pause } from 'node:timers/promises';
 import { isDatabaseAway, isUndoneForAnother } from '../data/database-away.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
 /** How often a transaction that the database undid for another's sake is done in all, and one that it was away for. */
@@ -143,17 +144,20 @@ export class KennelScope {
 
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {
     await this.manager.insert(entity, { ...row, kennelId: this.kennelId } as unknown as QueryDeepPartialEntity<T>);
+    await this.touch(entity, [row]);
   }
 
   async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
     for (const part of parts(rows))
       await this.manager.insert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
+    await this.touch(entity, rows);
   }
 
   /** Makes rows that are worked out from others what they now are. */
   async putMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
     for (const part of parts(rows))
       await this.manager.upsert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[], ['id']);
+    await this.touch(entity, rows);
   }
 
   /** Takes rows away that are worked out from others and no longer follow from them. */
@@ -167,7 +171,13 @@ export class KennelScope {
       ...change,
       version: version + 1,
     } as unknown as QueryDeepPartialEntity<T>);
+    if (done.affected === 1) await this.touch(entity, [{ ...change, id }]);
     return done.affected === 1;
+  }
+
+  /** What stands of the dogs that written rows bear on is to be worked out anew. */
+  private async touch<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly object[]): Promise<void> {
+    await touchStandings(this.manager, this.kennelId, entity.options.tableName!, rows);
   }
 
   /** Changes what has no version: what a person is. */

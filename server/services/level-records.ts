@@ -1,5 +1,6 @@
 import type { LevelRecordsOfDog, LevelsPage } from '@banter/contract';
 import { askedUpTo, DAY_MS, type MoreCause } from '@banter/core';
+import { group } from 'd3-array';
 import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type FieldSessionRow, type LevelCapRow } from '../data/entities/field-log.ts';
@@ -18,11 +19,12 @@ export type LevelRows = {
   causesAsked: LevelsPage['causesAsked'];
 };
 
-/** The records that levels are worked out from, of several dogs by a query a kind; `collarIds` are those whose contact counts. */
-export async function levelRows(scope: KennelScope, dogIds: readonly string[], collarIds: readonly string[], now: Date): Promise<Map<string, LevelRows>> {
+/** The records that levels are worked out from, of several dogs by a query a kind; each with the collars whose contact counts for it. */
+export async function levelRows(scope: KennelScope, collarsOf: ReadonlyMap<string, readonly string[]>, now: Date): Promise<Map<string, LevelRows>> {
+  const dogIds = [...collarsOf.keys()];
   if (dogIds.length === 0) return new Map();
   const since = MoreThanOrEqual(new Date(now.getTime() - LEVEL_DAYS * DAY_MS));
-  const dogId = In([...dogIds]);
+  const dogId = In(dogIds);
   const [sessions, caps, findings, ceilings, felt, looked] = await Promise.all([
     scope.all(FieldSessionEntity, { dogId, begunAt: since }, { begunAt: 'ASC', id: 'ASC' }),
     scope.all(LevelCapEntity, { dogId }, { at: 'ASC', id: 'ASC' }),
@@ -33,24 +35,30 @@ export async function levelRows(scope: KennelScope, dogIds: readonly string[], c
                WHERE kennelId = :kennelId AND dogId IN (:dogIds) AND response = 'too-much' GROUP BY dogId, collarId) lowest
            ON lowest.dogId = much.dogId AND lowest.collarId = much.collarId AND lowest.level = much.level
        WHERE much.kennelId = :kennelId AND much.response = 'too-much' GROUP BY much.dogId, much.collarId, much.level`,
-      { dogIds: [...dogIds] },
+      { dogIds },
     ),
-    toldOfDevices(scope, collarIds, since),
+    toldOfDevices(scope, [...new Set([...collarsOf.values()].flat())], since),
     scope.all(FieldEventEntity, { dogId, event: 'looked-into', at: since }, { at: 'ASC' }),
   ]);
+  const byDog = <Row extends { dogId: string | null }>(rows: readonly Row[]) => {
+    const groups = group(rows, (row) => row.dogId);
+    return (id: string) => groups.get(id) ?? [];
+  };
+  const own = { sessions: byDog(sessions), caps: byDog(caps), findings: byDog(findings), ceilings: byDog(ceilings), looked: byDog(looked) };
+  const ofCollar = { contactChecks: group(felt.contactChecks, (one) => one.collarId), causesAsked: group(felt.causesAsked, (one) => one.collarId) };
   return new Map(
     dogIds.map((id) => {
-      const own = <Row extends { dogId: string | null }>(rows: readonly Row[]) => rows.filter((row) => row.dogId === id);
-      const lookedInto = own(looked).map(({ data, at }) => ({
+      const lookedInto = own.looked(id).map(({ data, at }) => ({
         collarId: String(data.collarId),
         at: at.toISOString(),
         found: data.found as MoreCause | 'nothing',
       }));
+      const devices = collarsOf.get(id)!;
       return [
         id,
         {
-          sessions: own(sessions),
-          findings: own(findings).map(({ collarId, setting, level, response, at, sessionId }) => ({
+          sessions: own.sessions(id),
+          findings: own.findings(id).map(({ collarId, setting, level, response, at, sessionId }) => ({
             collarId,
             setting,
             level,
@@ -58,19 +66,27 @@ export async function levelRows(scope: KennelScope, dogIds: readonly string[], c
             at: at.toISOString(),
             sessionId,
           })),
-          ceilings: own(ceilings).map(({ collarId, level, at }) => ({ collarId, level, at: at.toISOString() })),
-          caps: own(caps),
-          contactChecks: [...felt.contactChecks, ...lookedInto.map(({ found, ...one }) => ({ ...one, made: found !== 'contact' }))].sort((a, b) =>
-            a.at < b.at ? -1 : 1,
-          ),
+          ceilings: own.ceilings(id).map(({ collarId, level, at }) => ({ collarId, level, at: at.toISOString() })),
+          caps: own.caps(id),
+          contactChecks: [
+            ...devices.flatMap((collarId) => ofCollar.contactChecks.get(collarId) ?? []),
+            ...lookedInto.map(({ found, ...one }) => ({ ...one, made: found !== 'contact' })),
+          ].sort((a, b) => (a.at < b.at ? -1 : 1)),
           causesAsked: [
-            ...felt.causesAsked,
+            ...devices.flatMap((collarId) => ofCollar.causesAsked.get(collarId) ?? []),
             ...lookedInto.flatMap(({ collarId, at, found }) => askedUpTo(found, 0).map(({ cause, was }) => ({ collarId, at, cause, was }))),
           ],
         },
       ];
     }),
   );
+}
+
+/** The first instant (ms) at which something of these records bears on a level no more; null while there is nothing. */
+export function levelRowsUntil({ sessions, findings, contactChecks, causesAsked }: LevelRows): number | null {
+  const begins = [sessions[0]?.begunAt.getTime(), ...[findings[0], contactChecks[0], causesAsked[0]].map((one) => one && Date.parse(one.at))];
+  const first = Math.min(...begins.flatMap((at) => at ?? []));
+  return Number.isFinite(first) ? first + LEVEL_DAYS * DAY_MS : null;
 }
 
 /** When contact was felt on devices and what was asked of levels that rose, told by a device or a hand, but what was taken back. */

@@ -46,12 +46,7 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
   ]);
   const collarIds = [...new Set([...plans.map(({ collarId }) => collarId), ...presses.map(({ collarId }) => collarId)])];
   const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => isDevice(kind));
-  const rows = await levelRows(
-    scope,
-    [dogId],
-    collars.map(({ id }) => id),
-    now,
-  );
+  const rows = await levelRows(scope, new Map([[dogId, collars.map(({ id }) => id)]]), now);
   const { sessions, caps, ...records } = rows.get(dogId)!;
   const checks = await scope.all(FitCheckEntity, { dogId }, { at: 'ASC' });
   const endings = await scope.all(EndingEntity, { dogId }, { at: 'ASC' });

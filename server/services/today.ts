@@ -11,7 +11,7 @@ import {
   type Kennel,
   type TodayFacts,
   type TodayPage,
-  type DeviceLevels,
+  type DeviceStanding,
 } from '@banter/contract';
 import { benchSpeaker, houseRules, DAY_MS } from '@banter/core';
 import { PlaceEntity } from '../data/entities/place.ts';
@@ -32,16 +32,16 @@ const WORKED_DAYS = 7;
 type Cards = TodayFacts['cards'];
 
 /** Dogs that worked of late and need more than they did. */
-function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceLevels[]>, now: Date): TodayFacts['levels'] {
+function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceStanding[]>, nameOf: (collarId: string) => string, now: Date): TodayFacts['levels'] {
   const lately = now.getTime() - WORKED_DAYS * DAY_MS;
   return cards.flatMap(({ dog }) =>
     (levels.get(dog.id) ?? [])
-      .filter(({ settings }) => settings.some(({ needed }) => (needed.at(-1)?.at ?? 0) >= lately))
-      .flatMap(({ collar, settings }) =>
+      .filter(({ settings }) => settings.some(({ workedAt }) => (workedAt ?? 0) >= lately))
+      .flatMap(({ collarId, settings }) =>
         settings.flatMap(({ name, reason, look }) =>
           // Once the cause is found there is nothing left to ask; contact that was lost is due until it is good.
           reason.code === 'needs-more' && look !== null && (look.found === null || look.found === 'contact')
-            ? [{ dogId: dog.id, dogName: dog.name, device: collar.name, setting: name, reason, look }]
+            ? [{ dogId: dog.id, dogName: dog.name, device: nameOf(collarId), setting: name, reason, look }]
             : [],
         ),
       ),
@@ -87,6 +87,7 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   ]);
   const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
   const { growing, growth } = await growthOf(scope, cards, kennel, now);
+  const names = new Map(all.collars.map(({ id, name }) => [id, name]));
   const here = new Set(cards.map(({ dog }) => dog.id));
   const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) }));
   const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
@@ -115,7 +116,7 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
       kennel,
       now,
     ),
-    levels: levelsUp(cards, levels, now),
+    levels: levelsUp(cards, levels, (id) => names.get(id) ?? '', now),
     growth,
     growing,
     pieces: upkeepPieces(upkeep, now.getTime(), rules),

@@ -9,6 +9,7 @@ import { ownerSaysMigrations } from './owner-says.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
+import { standingMigrations } from './standings.ts';
 import { upkeepMigrations } from './upkeep.ts';
 import { whatSteersMigrations } from './what-steers.ts';
 
@@ -27,4 +28,5 @@ export const migrations = [
   ...whatSteersMigrations,
   ...ownerSaysMigrations,
   ...oneTruthMigrations,
+  ...standingMigrations,
 ];

@@ -1,0 +1,192 @@
+/**
+ * `npm run bench:kennel [COPIES]`: what each screen asks for, in the demo and in a kennel made of the demo's own file so many times over
+ * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
+ * another, the bytes of the answer plain and as the wire carries it, and the same request's ratio between the two kennels.
+ */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import pino from 'pino';
+// @ts-expect-error — plain JavaScript that runs before anything is installed
+import { startMariadb } from '../bin/lib/mariadb.mjs';
+import { makeApp } from '../server/app.ts';
+import { CalculationPool } from '../server/calculations/calculation-pool.ts';
+import { makeDataSource } from '../server/data/data-source.ts';
+import { seedDemo } from '../server/demo/seed-demo.ts';
+import { timesOfBoth } from './measure.ts';
+
+const COPIES = Number(process.argv[2] ?? 42);
+const PRESSES = Math.round((1_000_000 * COPIES) / 42);
+const RUNS = 12;
+
+const scratch = mkdtempSync(join(tmpdir(), 'banter-bench-'));
+const database = await startMariadb({ dir: scratch, password: 'throwaway', testSchemas: true });
+const dataSource = makeDataSource(database.url);
+await dataSource.initialize();
+await dataSource.runMigrations();
+await seedDemo(dataSource, new Date());
+const calculations = new CalculationPool();
+const app = makeApp({
+  dataSource,
+  calculations,
+  log: pino({ level: 'silent' }),
+  sessionSecret: 'bench',
+  version: '0',
+  demo: true,
+  drawHandover: () => Promise.resolve({ neck: null, side: null, letter: null, clock: null }),
+  pagesDir: join(import.meta.dirname, '..', 'dist'),
+});
+const server = createServer(app).listen(0, '127.0.0.1');
+await new Promise((resolve) => server.once('listening', resolve));
+const { port } = server.address() as AddressInfo;
+
+type Answer = { status: number; headers: IncomingHttpHeaders; wire: Buffer };
+/** One request as a browser sends it. The body is read whole; it is not unpacked, which is the reader's work. */
+function ask(method: string, path: string, { cookie = '', body }: { cookie?: string; body?: string } = {}): Promise<Answer> {
+  return new Promise((resolve, reject) => {
+    const headers = {
+      cookie,
+      'accept-encoding': 'gzip',
+      ...(body === undefined ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }),
+    };
+    const sent = httpRequest({ host: '127.0.0.1', port, method, path, headers }, (response) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => resolve({ status: response.statusCode!, headers: response.headers, wire: Buffer.concat(parts) }));
+    });
+    sent.on('error', reject);
+    sent.end(body);
+  });
+}
+const plain = ({ headers, wire }: Answer) => (headers['content-encoding'] === 'gzip' ? gunzipSync(wire) : wire);
+const json = <Body>(answer: Answer): Body => JSON.parse(plain(answer).toString()) as Body;
+const cookieOf = ({ headers }: Answer) => (headers['set-cookie'] ?? []).map((one) => one.split(';')[0]).join('; ');
+
+/** The demo's file so many times over: every id but those of people is another in each copy, and dogs and collars are told apart by a number. */
+function manyTimesOver(file: string, copies: number): string {
+  const parts = JSON.parse(file) as Record<string, unknown>;
+  const people = new Set((parts.people as { id: string }[]).map(({ id }) => id));
+  const OF_ALL = new Set(['format', 'version', 'exportedAt', 'kennel', 'people', 'hours']);
+  const inCopy = (copy: number) => (id: string) =>
+    people.has(id) || copy === 0
+      ? id
+      : id.slice(0, 24) + ((BigInt(`0x${id.slice(24)}`) + BigInt(copy) * 0x100_0000_0007n) & 0xffff_ffff_ffffn).toString(16).padStart(12, '0');
+  const id = /[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/g;
+  const many = Object.entries(parts).map(([name, rows]): [string, unknown] => {
+    if (OF_ALL.has(name)) return [name, rows];
+    const text = JSON.stringify(rows);
+    const numbered = name === 'dogs' || name === 'collars' ? (copy: number) => text.replaceAll(/"name":"([^"]*)"/g, `"name":"$1 ${copy + 1}"`) : () => text;
+    return [name, Array.from({ length: copies }, (_none, copy) => JSON.parse(numbered(copy).replaceAll(id, inCopy(copy))) as unknown[]).flat()];
+  });
+  return JSON.stringify(Object.fromEntries(many));
+}
+
+try {
+  const demo = cookieOf(await ask('POST', '/api/sign-in/demo'));
+  const file = plain(await ask('GET', '/api/kennel.json', { cookie: demo })).toString();
+  const large = manyTimesOver(file, COPIES);
+  const account = {
+    kennelName: 'Many times over',
+    name: 'Bench',
+    email: 'bench@example.org',
+    password: 'a long password',
+    timeZone: 'Europe/London',
+    lengthUnit: 'cm',
+    massUnit: 'kg',
+  };
+  const signedUp = await ask('POST', '/api/sign-up', { body: JSON.stringify(account) });
+  if (signedUp.status !== 201) throw new Error(plain(signedUp).toString());
+  const own = cookieOf(signedUp);
+  const begun = performance.now();
+  const taken = await ask('POST', '/api/imports', { cookie: own, body: large });
+  type View = { id: string; state: string; faults: unknown[]; faultCount: number };
+  const view = async (id: string) => json<View>(await ask('GET', `/api/imports/${id}`, { cookie: own }));
+  const until = async (id: string, states: string[]) => {
+    for (;;) {
+      const now = await view(id);
+      if (states.includes(now.state)) return now;
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+  };
+  const looked = await until(json<View>(taken).id, ['ready', 'refused', 'failed']);
+  if (looked.state !== 'ready') throw new Error(JSON.stringify(looked).slice(0, 2000));
+  const lookedFor = performance.now() - begun;
+  await ask('POST', `/api/imports/${looked.id}/keep`, { cookie: own, body: JSON.stringify({ conflicts: 'ours' }) });
+  const kept = await until(looked.id, ['kept', 'failed']);
+  if (kept.state !== 'kept') throw new Error(JSON.stringify(kept).slice(0, 2000));
+  console.log(
+    `brought in: ${(large.length / 1e6).toFixed(0)} MB, looked through in ${(lookedFor / 1000).toFixed(1)} s, kept in ${((performance.now() - begun - lookedFor) / 1000).toFixed(1)} s`,
+  );
+
+  // Topped up with presses of one dog in each copy, whose sessions stay as they are.
+  const [[kennel], [had]] = (await Promise.all([
+    dataSource.query("SELECT id FROM kennels WHERE NOT demo"),
+    dataSource.query("SELECT COUNT(*) AS count FROM presses WHERE kennelId = (SELECT id FROM kennels WHERE NOT demo)"),
+  ])) as [{ id: string }[], { count: string }[]];
+  await dataSource.query(
+    `INSERT INTO presses (id, kennelId, sessionId, dogId, collarId, setting, purpose, level, mode, response, latencyMs, at)
+     SELECT UUID(), some.kennelId, some.sessionId, some.dogId, some.collarId, some.setting, 'work', 8 + FLOOR(RAND(seq) * 9), 'momentary', ELT(1 + FLOOR(RAND(seq + 7) * 3), 'none', 'small', 'did'), 800,
+       DATE_SUB(NOW(3), INTERVAL FLOOR(RAND(seq + 3) * 7776000) SECOND)
+     FROM (SELECT *, ROW_NUMBER() OVER (PARTITION BY dogId ORDER BY at) AS place FROM presses WHERE kennelId = ? AND purpose = 'work') some
+     JOIN seq_1_to_${Math.ceil((PRESSES - Number(had!.count)) / COPIES)} WHERE some.place = 1`,
+    [kennel!.id],
+  );
+  await dataSource.query('ANALYZE TABLE presses, events, field_events, field_sessions, plans, fit_checks, tapings');
+  const [sums] = (await dataSource.query('SELECT COUNT(*) AS presses, (SELECT COUNT(*) FROM dogs WHERE kennelId = ?) AS dogs FROM presses WHERE kennelId = ?', [
+    kennel!.id,
+    kennel!.id,
+  ])) as { presses: string; dogs: string }[];
+  console.log(
+    `${sums!.dogs} dogs, ${Number(sums!.presses).toLocaleString('en')} presses; medians and 95th percentiles of ${RUNS} requests one after another, in turns\n`,
+  );
+
+  const today = new Date().toISOString().slice(0, 10);
+  const bramble = ((await dataSource.query("SELECT id FROM dogs WHERE name = 'Bramble'")) as { id: string }[])[0]!.id;
+  const SCREENS: readonly [name: string, path: (dog: string) => string][] = [
+    ['health', () => '/api/health'],
+    ['Today', () => '/api/today'],
+    ['dogs', () => '/api/dogs'],
+    ['field log', () => '/api/field'],
+    ['wearing', () => '/api/wearing'],
+    ['upkeep', () => '/api/upkeep'],
+    ['class', () => '/api/class'],
+    ['locker', () => '/api/locker'],
+    ['calendar, a week', () => `/api/calendar?from=${today}&days=7`],
+    ['record of a dog', (dog) => `/api/dogs/${dog}/page`],
+    ['neck of a dog', (dog) => `/api/dogs/${dog}/neck`],
+    ['levels of a dog', (dog) => `/api/dogs/${dog}/levels`],
+    ['growth of a dog', (dog) => `/api/dogs/${dog}/growth`],
+    ['programmes of a dog', (dog) => `/api/dogs/${dog}/programmes`],
+    ['handovers of a dog', (dog) => `/api/dogs/${dog}/handovers`],
+    ['log of who did what', () => '/api/deeds'],
+  ];
+  console.log(
+    `${'screen'.padEnd(22)}${'demo'.padStart(10)}${'large'.padStart(10)}${'p95'.padStart(10)}${'ratio'.padStart(8)}${'plain kB'.padStart(10)}${'wire kB'.padStart(9)}`,
+  );
+  for (const [name, path] of SCREENS) {
+    // Bramble of the first copy keeps its id, so that the two kennels are asked for the same dog.
+    const both = [demo, own].map((cookie) => () => ask('GET', path(bramble), { cookie })) as [() => Promise<Answer>, () => Promise<Answer>];
+    const answer = await both[1]();
+    if (answer.status !== 200) throw new Error(`${name} answered ${answer.status}: ${plain(answer).toString().slice(0, 300)}`);
+    const { medians, p95s } = await timesOfBoth(both[0], both[1], { runs: RUNS, warmUp: 1 });
+    console.log(
+      name.padEnd(22) +
+        `${medians[0].toFixed(0)} ms`.padStart(10) +
+        `${medians[1].toFixed(0)} ms`.padStart(10) +
+        `${p95s[1].toFixed(0)} ms`.padStart(10) +
+        (medians[1] / medians[0]).toFixed(1).padStart(8) +
+        (plain(answer).length / 1000).toFixed(0).padStart(10) +
+        (answer.wire.length / 1000).toFixed(0).padStart(9),
+    );
+  }
+} finally {
+  server.closeAllConnections();
+  server.close();
+  await calculations.end();
+  await dataSource.destroy();
+  await database.stop();
+  rmSync(scratch, { recursive: true, force: true });
+}
