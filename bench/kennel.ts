@@ -52,7 +52,7 @@ function ask(method: string, path: string, { cookie = '', body }: { cookie?: str
       'accept-encoding': 'gzip',
       ...(body === undefined ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }),
     };
-    const sent = httpRequest({ host: '127.0.0.1', port, method, path, headers }, (response) => {
+    const sent = httpRequest({ host: '127.0.0.1', port, method, path, headers, agent: false }, (response) => {
       const parts: Buffer[] = [];
       response.on('data', (part: Buffer) => parts.push(part));
       response.on('end', () => resolve({ status: response.statusCode!, headers: response.headers, wire: Buffer.concat(parts) }));
@@ -123,8 +123,8 @@ try {
 
   // Topped up with presses of one dog in each copy, whose sessions stay as they are.
   const [[kennel], [had]] = (await Promise.all([
-    dataSource.query("SELECT id FROM kennels WHERE NOT demo"),
-    dataSource.query("SELECT COUNT(*) AS count FROM presses WHERE kennelId = (SELECT id FROM kennels WHERE NOT demo)"),
+    dataSource.query('SELECT id FROM kennels WHERE NOT demo'),
+    dataSource.query('SELECT COUNT(*) AS count FROM presses WHERE kennelId = (SELECT id FROM kennels WHERE NOT demo)'),
   ])) as [{ id: string }[], { count: string }[]];
   await dataSource.query(
     `INSERT INTO presses (id, kennelId, sessionId, dogId, collarId, setting, purpose, level, mode, response, latencyMs, at)

@@ -4,6 +4,7 @@ import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { Listeners } from '../services/listeners.ts';
+import { SharedToday } from '../services/shared-today.ts';
 import { todayPage } from '../services/today.ts';
 import { signedIn } from './guards.ts';
 import { scopeOf } from './scope-of.ts';
@@ -12,6 +13,8 @@ import { scopeOf } from './scope-of.ts';
 const GATHER_MS = 250;
 /** What the clock alone makes due is looked for so often; it keeps a quiet line open, too. */
 const LOOK_MS = 30_000;
+/** By the clock, a page that another screen had worked out so lately is as good. */
+const CLOCK_LATELY_MS = 10_000;
 /** Screens that somebody may have listening at a time, on all servers together; in the demo everybody is one person. */
 export const MOST_LISTENERS = 20;
 const MOST_DEMO_LISTENERS = 200;
@@ -37,6 +40,7 @@ const comparable = ({ asOf: _asOf, ...page }: TodayPage) => JSON.stringify(page)
 export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
   const routes = Router();
   const listeners = new Listeners(dataSource);
+  const shared = new SharedToday();
   routes.use('/today', signedIn);
   routes.get('/today', async (request, response) => {
     const scope = scopeOf(request, dataSource);
@@ -57,11 +61,13 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
     let gathering: NodeJS.Timeout | undefined;
     // Until the whole has been told, what changes meanwhile waits for its turn.
     let looking = true;
+    /** A page that was begun at this time (ms) or later tells all that this screen has heard of. */
+    let since = 0;
     const look = async () => {
       gathering = undefined;
       // Whoever has gone is told nothing.
       if (response.writableEnded || response.destroyed) return;
-      if (looking) return gather();
+      if (looking) return gather(since);
       looking = true;
       try {
         // Whoever was signed out elsewhere hears no more.
@@ -70,7 +76,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
           response.end();
           return;
         }
-        const page = await todayPage(scope, new Date());
+        const page = await shared.page(scope, since);
         const now = comparable(page);
         if (response.destroyed) return;
         if (now === sent) response.write(': still\n\n');
@@ -85,17 +91,19 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
         looking = false;
       }
     };
-    const gather = () => {
+    const gather = (changedAt = Date.now()) => {
+      since = Math.max(since, changedAt);
       gathering ??= setTimeout(() => void look(), GATHER_MS);
     };
-    const deaf = bus.listen(scope.kennelId, gather);
-    const clock = setInterval(gather, LOOK_MS);
+    const deaf = bus.listen(scope.kennelId, () => gather());
+    const clock = setInterval(() => gather(Date.now() - CLOCK_LATELY_MS), LOOK_MS);
     response.on('close', () => {
       deaf();
+      if (!bus.isHeard(scope.kennelId)) shared.forget(scope.kennelId);
       clearInterval(clock);
       clearTimeout(gathering);
     });
-    const page = await todayPage(scope, new Date());
+    const page = await shared.page(scope, Date.now());
     // Whoever left while it was worked out is not listening any more.
     if (response.destroyed) return;
     sent = comparable(page);

@@ -6,6 +6,11 @@ export class KennelBus {
     for (const listener of this.listeners.get(kennelId) ?? []) listener();
   }
 
+  /** Whether anybody of a kennel listens. */
+  isHeard(kennelId: string): boolean {
+    return this.listeners.has(kennelId);
+  }
+
   /** Answers what ends the listening. */
   listen(kennelId: string, listener: () => void): () => void {
     const all = this.listeners.get(kennelId) ?? new Set();
