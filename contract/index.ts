@@ -102,7 +102,8 @@ export { GEAR_INSPECTIONS, Inspection, inspectionFaults, inspectionOf, NewInspec
 export { UpkeepPage } from './records/upkeep-page.ts';
 export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
 export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
-export type { TodayFacts } from './today/today-facts.ts';
+export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts';
+export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
 export { todayItems, wornToday } from './today/today-items.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';

@@ -1,6 +1,6 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
-import type { TodayFacts } from '../today/today-facts.ts';
+import type { DogDueFacts, TodayFacts } from '../today/today-facts.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 import { DAY_MS, MINUTE_MS } from '@banter/core';
 
@@ -12,19 +12,20 @@ export type FeedEntry =
   | { uid: string; sequence: number; summary: string; description: string; begins: number; ends: number }
   | { uid: string; sequence: number; summary: string; description: string; day: string };
 
-export type FeedFacts = Pick<TodayFacts, 'field' | 'skins' | 'growth' | 'rules' | 'places'> & {
-  /** Planned sessions with their first instant (ms). */
-  planned: readonly (PlannedSession & { at: number })[];
-  stageNames: TodayFacts['stageNames'];
-  dogNames: ReadonlyMap<string, string>;
-  people: TodayFacts['people'];
-  pieces: readonly UpkeepPiece[];
-  /** The day of an instant in the kennel’s zone. */
-  dayOf: (at: number) => string;
-  now: number;
-  /** Whose sessions; null: everybody’s. */
-  personId: string | null;
-};
+export type FeedFacts = Pick<TodayFacts, 'field' | 'rules' | 'places'> &
+  Pick<DogDueFacts, 'skins' | 'growth'> & {
+    /** Planned sessions with their first instant (ms). */
+    planned: readonly (PlannedSession & { at: number })[];
+    stageNames: TodayFacts['stageNames'];
+    dogNames: ReadonlyMap<string, string>;
+    people: TodayFacts['people'];
+    pieces: readonly UpkeepPiece[];
+    /** The day of an instant in the kennel’s zone. */
+    dayOf: (at: number) => string;
+    now: number;
+    /** Whose sessions; null: everybody’s. */
+    personId: string | null;
+  };
 
 const allDay = (uid: string, at: string, summary: string, description: string): FeedEntry => ({ uid, sequence: 0, summary, description, day: at });
 

@@ -3,15 +3,15 @@ import { collarKind } from '../collars/collar-kinds.ts';
 import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
 import { namesCollar, nextStep } from '../records/next-step.ts';
-import { type TodayFacts, type TodayFound } from './today-facts.ts';
+import { type DogDueFacts, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** Skin whose rest is over within so long is looked at today. From memory. */
-const SKIN_AHEAD_MS = 12 * HOUR_MS;
+export const SKIN_AHEAD_MS = 12 * HOUR_MS;
 
 const STEPS = { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' } as const;
 
 /** What each dog's fits ask for next, and looks at what a growing dog wears. */
-export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFacts): TodayFound[] {
+export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFacts): TodayFound[] {
   return cards.flatMap((card): TodayFound[] => {
     const { dog, fits: worn } = card;
     const step = nextStep(card, { kennel, today }, speak);
@@ -58,7 +58,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: TodayFact
 }
 
 /** Skin that keeps everything off the neck, and pink that is looked at again when its rest is over. */
-export function skinDue({ skins, now, kennel }: TodayFacts): TodayFound[] {
+export function skinDue({ skins, now, kennel }: DogDueFacts): TodayFound[] {
   return skins.flatMap(({ dogId, dogName, skin: { off, flags } }): TodayFound[] => {
     const own = { dogId, dogName, to: `/dogs/${dogId}/neck/skin` };
     if (off)

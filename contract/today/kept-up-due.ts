@@ -1,6 +1,9 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import { countOf, MORE_STEPS, pieceStanding, NEEDED_REASON_WORDS, wordReason, DAY_MS, capital } from '@banter/core';
-import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { countOf, MORE_STEPS, pieceStanding, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital } from '@banter/core';
+import { collarKind } from '../collars/collar-kinds.ts';
+import { dayStart } from '../neck/kennel-days.ts';
+import { fitsDue, SKIN_AHEAD_MS, skinDue } from './dogs-due.ts';
+import { noDog, type DogDueFacts, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** What growth will need within so long comes up today, days. From memory. */
 const GROWTH_AHEAD_DAYS = 14;
@@ -13,9 +16,9 @@ const UNFIT_TITLES = {
   scrapped: (dog: string, name: string) => `${dog}: «${name}» is scrapped. Take another.`,
 } as const;
 
-/** What keeps: levels that rose, links that growth will need, gear, law and screenings. */
-export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak, now, today }: TodayFacts): TodayFound[] {
-  const up = levels.map((one): TodayFound => ({
+/** Levels that rose, with the question of the alarm that is next. */
+function levelsDue({ levels, speak }: DogDueFacts): TodayFound[] {
+  return levels.map((one): TodayFound => ({
     ...dogOf(one),
     code: 'level-up',
     tone: 'mind',
@@ -25,14 +28,19 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
     does: 'See why',
     key: `${one.device} ${one.setting}`,
   }));
-  const outgrown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
+}
+
+/** What growth will need: by the day, since a curve of weighings knows no hours. */
+function growthDue({ growth, now, kennel }: DogDueFacts): TodayFound[] {
+  const day = dayStart(now, kennel.timeZone);
+  return growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
     outgrows.flatMap((one): TodayFound[] => {
       const { planId, change, outgrown: end } = one;
       const next = change ?? end;
       if (!next || next.when.likely === null) return [];
-      const at = Date.parse(bornOn) + next.when.likely * DAY_MS;
-      if (at - now > GROWTH_AHEAD_DAYS * DAY_MS) return [];
-      const days = Math.max(0, Math.round((at - now) / DAY_MS));
+      const due = Date.parse(bornOn) + next.when.likely * DAY_MS;
+      if (due - day > GROWTH_AHEAD_DAYS * DAY_MS) return [];
+      const days = Math.max(0, Math.floor((due - day) / DAY_MS));
       return [
         {
           dogId,
@@ -43,12 +51,66 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
           why: change ? `Then ${change.says}.` : `Then ${end!.wanted}.`,
           to: `/dogs/${dogId}/growth`,
           does: 'See when',
-          at,
+          at: days === 0 ? null : due,
           key: planId,
         },
       ];
     }),
   );
+}
+
+function screensDue({ cards, now, rules }: DogDueFacts): TodayFound[] {
+  return cards.flatMap(({ dog, screenings }): TodayFound[] => {
+    const last = screenings.at(-1);
+    if (!last || now - Date.parse(last.at) < rules.screenDays * DAY_MS) return [];
+    return [
+      {
+        dogId: dog.id,
+        dogName: dog.name,
+        code: 'screen-again',
+        tone: 'open',
+        title: `Screen ${dog.name} again.`,
+        why: `Last screened ${countOf(Math.floor((now - Date.parse(last.at)) / DAY_MS), 'day')} ago; it holds for ${rules.screenDays}.`,
+        to: `/dogs/${dog.id}/screen`,
+        does: 'Screen',
+        key: 'screen',
+      },
+    ];
+  });
+}
+
+/** All that is due of dogs, of each by itself. */
+export const dogDues = (facts: DogDueFacts): TodayFound[] => [
+  ...fitsDue(facts),
+  ...skinDue(facts),
+  ...levelsDue(facts),
+  ...growthDue(facts),
+  ...screensDue(facts),
+];
+
+/** The next instant (ms) at which time alone may make something else due of these dogs; at the latest the end of the day in the kennel's zone. */
+export function dogDuesUntil({ cards, growing, skins, rules, now, kennel }: DogDueFacts): number {
+  const looks = cards.flatMap(({ dog, fits }) =>
+    growing.has(dog.id)
+      ? fits.flatMap(({ plan, check }) => {
+          const { growing: look } = collarKind(plan.kind).traits;
+          return look ? [Date.parse(check?.at ?? plan.at) + look.everyDays * DAY_MS] : [];
+        })
+      : [],
+  );
+  const rests = skins.flatMap(({ skin: { flags } }) => flags.flatMap(({ untilMs }) => (untilMs === null ? [] : [untilMs - SKIN_AHEAD_MS, untilMs])));
+  const screenings = cards.flatMap(({ screenings: all }) => {
+    const last = all.at(-1);
+    if (!last) return [];
+    const at = Date.parse(last.at);
+    return [at + (Math.max(rules.screenDays - 1, Math.floor((now - at) / DAY_MS)) + 1) * DAY_MS];
+  });
+  const midnight = dayStart(dayStart(now, kennel.timeZone) + 36 * HOUR_MS, kennel.timeZone);
+  return Math.min(midnight, ...[...looks, ...rests, ...screenings].filter((at) => at > now));
+}
+
+/** What keeps: gear and law. */
+export function keptUpDue({ pieces, places, rules, today }: TodayFacts): TodayFound[] {
   /** What a dog wears and is to be mended comes before all that is only to be looked at. */
   const mend = pieces
     .flatMap((piece) => {
@@ -104,22 +166,5 @@ export function keptUpDue({ levels, growth, pieces, places, cards, rules, speak,
       does: 'See it',
       key: id,
     }));
-  const screens = cards.flatMap(({ dog, screenings }): TodayFound[] => {
-    const last = screenings.at(-1);
-    if (!last || now - Date.parse(last.at) < rules.screenDays * DAY_MS) return [];
-    return [
-      {
-        dogId: dog.id,
-        dogName: dog.name,
-        code: 'screen-again',
-        tone: 'open',
-        title: `Screen ${dog.name} again.`,
-        why: `Last screened ${countOf(Math.floor((now - Date.parse(last.at)) / DAY_MS), 'day')} ago; it holds for ${rules.screenDays}.`,
-        to: `/dogs/${dog.id}/screen`,
-        does: 'Screen',
-        key: 'screen',
-      },
-    ];
-  });
-  return [...up, ...mend, ...outgrown, ...upkeep, ...law, ...screens];
+  return [...mend, ...upkeep, ...law];
 }

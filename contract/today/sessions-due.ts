@@ -5,10 +5,9 @@ import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
 const MISSED_SHOWN = 2;
 
 /** Today's sessions that were not held yet, by the clock. */
-export function sessionsDue({ planned, held, people, stageNames, cards, now }: TodayFacts): TodayFound[] {
+export function sessionsDue({ planned, held, people, stageNames, dogs, now }: TodayFacts): TodayFound[] {
   const was = heldSessions(planned, held);
   const name = (id: string, of: readonly { id: string; name: string }[]) => of.find((one) => one.id === id)?.name ?? '';
-  const dogs = cards.map(({ dog }) => dog);
   const open = planned.filter(({ id }) => !was.has(id)).sort((a, b) => a.at - b.at);
   const missed = open.filter((one) => now > one.at + one.minutes * MINUTE_MS);
   const each = (missed.length > MISSED_SHOWN ? open.slice(missed.length) : open).map((one): TodayFound => {

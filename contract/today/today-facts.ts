@@ -9,13 +9,26 @@ import type { Place } from '../records/place.ts';
 import type { TodayItem } from '../records/today-page.ts';
 import type { UpkeepPiece } from '../upkeep/pieces.ts';
 
-/** What is known of a kennel at an instant (ms), for Today to be made of. */
-export type TodayFacts = NextStepToday & {
-  now: number;
-  rules: HouseRules;
-  speak: Speaker;
+/** By what anything is judged to be due: an instant (ms), the house, and the reader's units. */
+type DueBy = NextStepToday & { now: number; rules: HouseRules; speak: Speaker };
+
+/** What is known of some dogs at an instant, for what is due of each of them by itself. */
+export type DogDueFacts = DueBy & {
   cards: readonly DogCard[];
+  growing: ReadonlySet<string>;
+  growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
+  /** The skin of each dog, whatever it wears. */
+  skins: readonly { dogId: string; dogName: string; skin: SkinStanding }[];
+  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
+};
+
+/** What is known of a kennel at an instant, for Today to be made of. */
+export type TodayFacts = DueBy & {
+  /** What is due of each dog by itself. */
+  dues: readonly TodayFound[];
+  dogs: readonly { id: string; name: string }[];
   wearing: readonly WearingNow[];
+  /** Dogs whose devices are on, or told something of late. */
   field: readonly FieldDog[];
   /** Planned sessions of today with their first instant (ms), and those that were held. */
   planned: readonly (PlannedSession & { at: number })[];
@@ -23,11 +36,6 @@ export type TodayFacts = NextStepToday & {
   people: readonly { id: string; name: string }[];
   /** What each planned session is for, by its id. */
   stageNames: Readonly<Record<string, string>>;
-  /** The skin of each dog, whatever it wears. */
-  skins: readonly { dogId: string; dogName: string; skin: SkinStanding }[];
-  levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
-  growth: readonly { dogId: string; dogName: string; bornOn: string; outgrows: readonly Outgrowth[] }[];
-  growing: ReadonlySet<string>;
   pieces: readonly UpkeepPiece[];
   places: readonly Place[];
   /** What owners said of late that nobody has looked into yet; `at` ms. */

@@ -1,18 +1,20 @@
 import { contractSpeaker, houseRules, skinStanding } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { FIRST_SETTINGS, todayItems, wornToday, type TodayFacts } from '../index.ts';
+import { dogDues, FIRST_SETTINGS, todayItems as itemsOf, wornToday, type DogDueFacts, type TodayFacts } from '../index.ts';
 
 const NOON = Date.UTC(2026, 4, 4, 12);
 const HOUR = 3_600_000;
 const iso = (ms: number) => new Date(ms).toISOString();
 const kennel = { ...FIRST_SETTINGS, id: 'k', name: 'K', version: 1, lengthUnit: 'cm', massUnit: 'kg', timeZone: 'UTC', moreSettings: [] } as never;
-const nothing: TodayFacts = {
+const nothing: TodayFacts & DogDueFacts = {
   kennel,
   today: '2026-05-04',
   now: NOON,
   rules: houseRules({}),
   speak: contractSpeaker,
   cards: [],
+  dues: [],
+  dogs: [],
   wearing: [],
   field: [],
   planned: [],
@@ -60,7 +62,10 @@ const session = (id: string, hour: number) =>
     at: Date.UTC(2026, 4, 4, hour),
   }) as never;
 const dog = { dog: { id: 'd', name: 'Moss', bornOn: '2020-01-01', weightG: 30_000 }, girths: [], fits: [], screenings: [], lifts: [] } as never;
-const codes = (facts: Partial<TodayFacts>) => todayItems({ ...nothing, ...facts }).map(({ code }) => code);
+/** What is due of dogs and of the kennel together, as Today puts it. */
+const todayItems = (facts: TodayFacts & DogDueFacts) =>
+  itemsOf({ ...facts, dogs: facts.cards.map(({ dog: { id, name } }) => ({ id, name })), dues: dogDues(facts) });
+const codes = (facts: Partial<TodayFacts & DogDueFacts>) => todayItems({ ...nothing, ...facts }).map(({ code }) => code);
 
 describe('what is due today', () => {
   it('is nothing when all is well', () => {

@@ -1,6 +1,6 @@
 import { HOUR_MS } from '@banter/core';
 import { TODAY_CODES, type TodayItem, type TodayPage } from '../records/today-page.ts';
-import { devicesDue, fitsDue, ownersDue, skinDue } from './dogs-due.ts';
+import { devicesDue, ownersDue } from './dogs-due.ts';
 import { keptUpDue } from './kept-up-due.ts';
 import { sessionsDue } from './sessions-due.ts';
 import { type TodayFacts } from './today-facts.ts';
@@ -13,15 +13,7 @@ const TONES = { stop: 0, mind: 1, open: 2, good: 3 } as const;
  * reason and where it is done. The same facts make the same list on every screen. Common practice; the order is our own.
  */
 export function todayItems(facts: TodayFacts): TodayItem[] {
-  const found = [
-    ...wornDue(facts),
-    ...ownersDue(facts),
-    ...sessionsDue(facts),
-    ...fitsDue(facts),
-    ...skinDue(facts),
-    ...devicesDue(facts),
-    ...keptUpDue(facts),
-  ];
+  const found = [...wornDue(facts), ...ownersDue(facts), ...sessionsDue(facts), ...facts.dues, ...devicesDue(facts), ...keptUpDue(facts)];
   const items = found.map(({ key, at = null, ...rest }): TodayItem => ({
     ...rest,
     id: `${rest.code} ${rest.dogId ?? ''} ${key}`,

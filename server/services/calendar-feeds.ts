@@ -9,14 +9,14 @@ import { calendarPage } from './calendar.ts';
 import { dogsPage } from './dog-pages.ts';
 import { badField } from './failure.ts';
 import { fieldPage } from './field-page.ts';
-import { upkeepPage } from './inspections.ts';
+import { dogWears, upkeepPage } from './inspections.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { placeAnswer } from './places.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
 import { latestSkin, skinOfDogs } from './skin-standings.ts';
-import { growthOf } from './today.ts';
+import { growthOf } from './growth-of.ts';
 
 /** Calendars elsewhere are told of so many days back and so many to come. */
 const BACK_DAYS = 20;
@@ -56,7 +56,7 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const [field, calendar, upkeep, places] = await Promise.all([
     fieldPage(scope, now, { page: all, skin: looks }),
     calendarPage(scope, { from, days: SHOWN_DAYS }),
-    upkeepPage(scope, now, all),
+    upkeepPage(scope, now, all.dogs.filter(({ dog }) => dog.archivedAt === null).map(dogWears)),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const cards = dogs.filter(({ dog }) => dog.archivedAt === null);

@@ -30,11 +30,16 @@ import { weighingAnswers } from './weighings.ts';
 /** A taping that corrects the one under this alias, so that the corrected one no longer counts. */
 const correctionOf = (alias: string) => `SELECT 1 FROM tapings fix WHERE fix.kennelId = ${alias}.kennelId AND fix.correctsId = ${alias}.id`;
 
-/** All dogs of a kennel, by name, with the latest of each that their cards show. */
-export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
-  const dogs = await scope.all(DogEntity, {}, { name: 'ASC', id: 'ASC' });
+/** All dogs of a kennel, or some of them, by name, with the latest of each that their cards show. */
+export async function dogsPage(scope: KennelScope, only?: readonly string[]): Promise<DogsPage> {
+  const ofSome = only === undefined ? {} : { id: In([...only]) };
+  const dogId = only === undefined ? {} : { dogId: In([...only]) };
+  // A list in a query is never empty.
+  const [ofThese, ids] = only === undefined ? ['TRUE', {}] : ['record.dogId IN (:...only)', { only: only.length === 0 ? [''] : [...only] }];
+  const dogs = await scope.all(DogEntity, ofSome, { name: 'ASC', id: 'ASC' });
   const tapings = await scope
     .query(TapingEntity)
+    .andWhere(ofThese, ids)
     .andWhere(`NOT EXISTS (${correctionOf('record')})`)
     .andWhere(
       `NOT EXISTS (SELECT 1 FROM tapings later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId
@@ -44,6 +49,7 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
   // The latest plan of each kind, unless it has been set aside.
   const plans = await scope
     .query(PlanEntity)
+    .andWhere(ofThese, ids)
     .andWhere(
       'NOT EXISTS (SELECT 1 FROM plans later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId AND later.kind = record.kind AND (later.at, later.id) > (record.at, record.id))',
     )
@@ -60,22 +66,28 @@ export async function dogsPage(scope: KennelScope): Promise<DogsPage> {
   const planAnswers = await planKind.toAnswers(scope, plans);
   const checkAnswers = await fitCheckKind.toAnswers(scope, checks);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, {}, byTime));
-  const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, {}, byTime));
+  const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, dogId, byTime));
+  const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, dogId, byTime));
   const collars = await scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' });
   const madeUp = await madeUpNow(scope);
+  const plansOf = group(planAnswers, (one) => one.dogId);
+  const checksOf = group(checkAnswers, (one) => one.dogId);
+  const screeningsOf = group(screenings, (one) => one.dogId);
+  const liftsOf = group(lifts, (one) => one.dogId);
   return {
     collars: collars.map(collarAnswer),
-    dogs: dogs.map((dog) => {
-      const own = planAnswers.filter((plan) => plan.dogId === dog.id);
-      return {
-        dog: dogAnswer(dog),
-        girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
-        fits: currentFits(own, checkAnswers, [], madeUp).map(({ plan, check, elsewhere, felt }) => ({ plan, check, elsewhere, felt })),
-        screenings: screenings.filter((one) => one.dogId === dog.id),
-        lifts: lifts.filter((one) => one.dogId === dog.id),
-      };
-    }),
+    dogs: dogs.map((dog) => ({
+      dog: dogAnswer(dog),
+      girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
+      fits: currentFits(plansOf.get(dog.id) ?? [], checksOf.get(dog.id) ?? [], [], madeUp).map(({ plan, check, elsewhere, felt }) => ({
+        plan,
+        check,
+        elsewhere,
+        felt,
+      })),
+      screenings: screeningsOf.get(dog.id) ?? [],
+      lifts: liftsOf.get(dog.id) ?? [],
+    })),
   };
 }
 

@@ -37,6 +37,7 @@ import { latestSkin } from './skin-standings.ts';
 
 /** Tries and contact of the last days bear on a press. */
 const EVENT_DAYS = 4;
+export const DEVICE_EVENT_MS = EVENT_DAYS * DAY_MS;
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
 

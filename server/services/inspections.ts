@@ -7,6 +7,7 @@ import {
   type Inspection,
   type NewInspection,
   type UpkeepPage,
+  type Dog,
   type DogsPage,
 } from '@banter/contract';
 import { inspect, DAY_MS } from '@banter/core';
@@ -64,10 +65,17 @@ export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspecti
   toAnswers: keptAnswers,
 };
 
-/** Everything that is kept up. */
-export async function upkeepPage(scope: KennelScope, now: Date, known?: DogsPage): Promise<UpkeepPage> {
+/** A dog with the collars that were decided for it, and when each was checked last. */
+export type DogWears = { dog: Pick<Dog, 'id' | 'name' | 'bornOn'>; worn: readonly { collarId: string; lookedAt: string | null }[] };
+export const dogWears = ({ dog, fits }: Pick<DogsPage['dogs'][number], 'dog' | 'fits'>): DogWears => ({
+  dog,
+  worn: fits.map(({ plan, check }) => ({ collarId: plan.collarId, lookedAt: check?.at ?? null })),
+});
+
+/** Everything that is kept up; what the dogs here wear is looked up unless it is known. */
+export async function upkeepPage(scope: KennelScope, now: Date, known?: readonly DogWears[]): Promise<UpkeepPage> {
   const byName = { name: 'ASC', id: 'ASC' } as const;
-  const [kennel, collars, gear, inspections, dressings, wears, { dogs }] = await Promise.all([
+  const [kennel, collars, gear, inspections, dressings, wears, here] = await Promise.all([
     kennelOf(scope),
     scope.all(CollarEntity, {}, byName),
     scope.all(GearEntity, {}, byName),
@@ -83,21 +91,21 @@ export async function upkeepPage(scope: KennelScope, now: Date, known?: DogsPage
           AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
         GROUP BY worn.collarId`,
     ),
-    known ?? dogsPage(scope),
+    known ?? dogsPage(scope).then(({ dogs }) => dogs.filter(({ dog }) => dog.archivedAt === null).map(dogWears)),
   ]);
   const today = Date.parse(dayOf(now.getTime(), kennel.timeZone));
   const pieces = gear.map(gearAnswer);
-  const here = dogs.filter(({ dog }) => dog.archivedAt === null);
+  const dressingOf = new Map(dressings.map((one) => [one.id, one]));
   return {
     collars: collars.map(collarAnswer),
     gear: pieces,
     inspections: await keptAnswers(scope, inspections),
     wears: wears.map(({ collarId, count }) => ({ collarId, count: Number(count) })),
-    worn: here.flatMap(({ dog, fits }) => {
+    worn: here.flatMap(({ dog, worn }) => {
       const on = { dogId: dog.id, dogName: dog.name, ageDays: dog.bornOn === null ? null : Math.round((today - Date.parse(dog.bornOn)) / DAY_MS) };
       return [
-        ...fits.map(({ plan, check }) => ({ ...on, pieceId: plan.collarId, lookedAt: check?.at ?? null })),
-        ...rigPieces(dressings.find(({ id }) => id === dog.id) ?? null, pieces).map(({ piece }) => ({ ...on, pieceId: piece.id, lookedAt: null })),
+        ...worn.map(({ collarId, lookedAt }) => ({ ...on, pieceId: collarId, lookedAt })),
+        ...rigPieces(dressingOf.get(dog.id) ?? null, pieces).map(({ piece }) => ({ ...on, pieceId: piece.id, lookedAt: null })),
       ];
     }),
   };

@@ -1,71 +1,39 @@
 import {
-  currentFits,
   dayOf,
-  isGrowing,
-  timeOn,
-  dogGrowth,
+  isDevice,
+  COLLAR_KIND_NAMES,
   stagesPlanned,
+  timeOn,
   todayItems,
   upkeepPieces,
   wornToday,
-  type Kennel,
   type TodayFacts,
   type TodayPage,
-  type DeviceStanding,
 } from '@banter/contract';
-import { benchSpeaker, houseRules, DAY_MS } from '@banter/core';
+import { benchSpeaker, houseRules } from '@banter/core';
 import { PlaceEntity } from '../data/entities/place.ts';
+import { DAY_STANDING } from '../standings/day-standing.ts';
+import { standingsOf } from '../standings/kept-standings.ts';
 import { calendarPage } from './calendar.ts';
-import { dogsPage, growthPages } from './dog-pages.ts';
-import { fieldPage, levelsOfDogs } from './field-page.ts';
+import { dogsPage } from './dog-pages.ts';
+import { DEVICE_EVENT_MS, fieldPage } from './field-page.ts';
 import { upkeepPage } from './inspections.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { wearingPage } from './neck-page.ts';
-import { latestSkin, skinOfDogs } from './skin-standings.ts';
 import { saidByOwners } from './owner-links.ts';
 import { placeAnswer } from './places.ts';
 
-/** Levels speak of dogs that worked of late. */
-const WORKED_DAYS = 7;
+const DEVICE_KINDS = COLLAR_KIND_NAMES.filter(isDevice);
 
-type Cards = TodayFacts['cards'];
-
-/** Dogs that worked of late and need more than they did. */
-function levelsUp(cards: Cards, levels: ReadonlyMap<string, DeviceStanding[]>, nameOf: (collarId: string) => string, now: Date): TodayFacts['levels'] {
-  const lately = now.getTime() - WORKED_DAYS * DAY_MS;
-  return cards.flatMap(({ dog }) =>
-    (levels.get(dog.id) ?? [])
-      .filter(({ settings }) => settings.some(({ workedAt }) => (workedAt ?? 0) >= lately))
-      .flatMap(({ collarId, settings }) =>
-        settings.flatMap(({ name, reason, look }) =>
-          // Once the cause is found there is nothing left to ask; contact that was lost is due until it is good.
-          reason.code === 'needs-more' && look !== null && (look.found === null || look.found === 'contact')
-            ? [{ dogId: dog.id, dogName: dog.name, device: nameOf(collarId), setting: name, reason, look }]
-            : [],
-        ),
-      ),
+/** Dogs whose devices told something of late: what is charged and what is to be moved is told of these and of those that wear something. */
+async function withDevicesOfLate(scope: KennelScope, now: Date): Promise<string[]> {
+  const rows = await scope.raw<{ dogId: string }>(
+    `SELECT DISTINCT plans.dogId FROM events JOIN plans ON plans.kennelId = events.kennelId AND plans.collarId = events.collarId AND plans.kind IN (:kinds)
+      WHERE events.kennelId = :kennelId AND events.at >= :since`,
+    { kinds: DEVICE_KINDS, since: new Date(now.getTime() - DEVICE_EVENT_MS) },
   );
-}
-
-/** What growth will do to what dogs wear now. */
-export async function growthOf(scope: KennelScope, cards: Cards, kennel: Kennel, now: Date): Promise<{ growing: Set<string>; growth: TodayFacts['growth'] }> {
-  const today = dayOf(now.getTime(), kennel.timeZone);
-  const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
-  const growing = new Set(cards.flatMap(({ dog }) => (isGrowing(dog, today) ? [dog.id] : [])));
-  const asked = cards.filter(({ dog, fits }) => growing.has(dog.id) && fits.length > 0).map(({ dog }) => dog);
-  const growth = (await growthPages(scope, asked)).map((told) => {
-    const grown = dogGrowth(told, kennel, { now: now.getTime(), today, speak });
-    // Of what is worn now alone: what was set aside is nothing to outgrow.
-    const worn = new Set(currentFits(told.plans, told.checks, told.endings, told.madeUp).map(({ plan }) => plan.id));
-    return {
-      dogId: told.dog.id,
-      dogName: told.dog.name,
-      bornOn: told.dog.bornOn!,
-      outgrows: grown.missing === null ? grown.outgrows.filter(({ planId }) => worn.has(planId)) : [],
-    };
-  });
-  return { growing, growth };
+  return rows.map(({ dogId }) => dogId);
 }
 
 /** Everything that Today shows of a kennel at an instant. */
@@ -73,52 +41,49 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
   const kennel = kennelAnswer(await kennelOf(scope));
   const today = dayOf(now.getTime(), kennel.timeZone);
   const rules = houseRules(kennel.rules);
-  const speak = benchSpeaker(kennel.lengthUnit, kennel.massUnit);
-  const all = await dogsPage(scope);
-  const levels = await levelsOfDogs(scope, { ...all, dogs: all.dogs.filter(({ dog }) => dog.archivedAt === null) }, kennel, now);
-  const looks = await latestSkin(scope, now);
-  const [wearing, field, calendar, upkeep, places, owners] = await Promise.all([
-    wearingPage(scope, now),
-    fieldPage(scope, now, { page: all, levels, skin: looks }),
+  const dogs = await scope.raw<{ id: string; name: string; bornOn: string | null }>(
+    "SELECT id, name, DATE_FORMAT(bornOn, '%Y-%m-%d') AS bornOn FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id",
+  );
+  const days = await standingsOf(
+    scope,
+    DAY_STANDING,
+    dogs.map(({ id }) => id),
+    kennel,
+    now,
+  );
+  const worn = dogs.map((dog) => ({ dog, worn: days.get(dog.id)?.worn ?? [] }));
+  const wearing = (await wearingPage(scope, now)).wearing;
+  const here = new Set(dogs.map(({ id }) => id));
+  const atWork = [...new Set([...wearing.map(({ dogId }) => dogId), ...(await withDevicesOfLate(scope, now))])].filter((id) => here.has(id));
+  const [field, calendar, upkeep, places, owners] = await Promise.all([
+    atWork.length === 0 ? { dogs: [] } : fieldPage(scope, now, { page: await dogsPage(scope, atWork) }),
     calendarPage(scope, { from: today, days: 1 }),
-    upkeepPage(scope, now, all),
+    upkeepPage(scope, now, worn),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
     saidByOwners(scope, now),
   ]);
-  const cards = all.dogs.filter(({ dog }) => dog.archivedAt === null);
-  const { growing, growth } = await growthOf(scope, cards, kennel, now);
-  const names = new Map(all.collars.map(({ id, name }) => [id, name]));
-  const here = new Set(cards.map(({ dog }) => dog.id));
   const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) }));
   const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
-  const stages = stagesPlanned(calendar, kennel, now.getTime());
+  const stages = new Map(stagesPlanned(calendar, kennel, now.getTime()).map(({ programme }) => [programme.id, programme.stages]));
   const facts: TodayFacts = {
     kennel,
     today,
     now: now.getTime(),
     rules,
-    speak,
-    cards,
-    wearing: wearing.wearing,
+    speak: benchSpeaker(kennel.lengthUnit, kennel.massUnit),
+    dues: dogs.flatMap(({ id }) => days.get(id)?.dues ?? []),
+    dogs,
+    wearing,
     field: field.dogs,
     planned,
     held,
     people: calendar.people,
     stageNames: Object.fromEntries(
       planned.flatMap(({ id, programmeId, stageId }) => {
-        const stage = stages.find(({ programme }) => programme.id === programmeId)?.programme.stages.find((one) => one.id === stageId);
+        const stage = programmeId === null ? undefined : stages.get(programmeId)?.find((one) => one.id === stageId);
         return stage ? [[id, stage.name]] : [];
       }),
     ),
-    skins: skinOfDogs(
-      looks,
-      cards.map(({ dog }) => dog),
-      kennel,
-      now,
-    ),
-    levels: levelsUp(cards, levels, (id) => names.get(id) ?? '', now),
-    growth,
-    growing,
     pieces: upkeepPieces(upkeep, now.getTime(), rules),
     places: places.map(placeAnswer),
     owners,

@@ -1,8 +1,18 @@
 import type { EntityManager } from 'typeorm';
 import { standingsTouchedBy } from './standing-kind.ts';
 
-type Written = { id?: unknown; dogId?: unknown; collarId?: unknown };
+type Written = { id?: unknown; dogId?: unknown; collarId?: unknown; planId?: unknown; from?: unknown; to?: unknown };
 const texts = (values: readonly unknown[]) => [...new Set(values.filter((value): value is string => typeof value === 'string'))];
+
+/** Collars that written rows speak of without a dog, or that other dogs' fits stand or fall with: by id, and by the plans that checks are of. */
+function collarsOf(table: string, rows: readonly Written[]): { collarIds: string[]; planIds: string[] } {
+  const ofAccounts = (account: unknown) => (typeof account === 'string' && account.startsWith('collar:') ? [account.slice('collar:'.length)] : []);
+  if (table === 'collars') return { collarIds: texts(rows.map(({ id }) => id)), planIds: [] };
+  // A collar that is made up for one dog is so for no other.
+  if (table === 'fit_checks') return { collarIds: [], planIds: texts(rows.map(({ planId }) => planId)) };
+  if (table === 'link_moves') return { collarIds: [...new Set(rows.flatMap(({ from, to }) => [...ofAccounts(from), ...ofAccounts(to)]))], planIds: [] };
+  return { collarIds: texts(rows.filter(({ dogId }) => dogId == null).map(({ collarId }) => collarId)), planIds: [] };
+}
 
 /**
  * Notes, in the transaction that writes rows of a table, that what stands of their dogs has to be worked out anew: of the dog a row is
@@ -13,14 +23,15 @@ export async function touchStandings(manager: EntityManager, kennelId: string, t
   if (kinds.length === 0 || rows.length === 0) return;
   const written = rows as readonly Written[];
   const dogIds = texts(table === 'dogs' ? written.map(({ id }) => id) : written.map(({ dogId }) => dogId));
-  // A row that names its dog bears on that one; a collar, and what a device told of itself, on whichever dog it was fitted to.
-  const ofCollars = texts(table === 'collars' ? written.map(({ id }) => id) : written.filter(({ dogId }) => dogId == null).map(({ collarId }) => collarId));
+  const { collarIds, planIds } = collarsOf(table, written);
+  const list = (ids: readonly string[]) => (ids.length === 0 ? 'NULL' : ids.map(() => '?').join(', '));
   const fitted =
-    ofCollars.length === 0
+    collarIds.length + planIds.length === 0
       ? []
       : await manager.query<{ dogId: string }[]>(
-          `SELECT DISTINCT dogId FROM plans WHERE kennelId = ? AND collarId IN (${ofCollars.map(() => '?').join(', ')})`,
-          [kennelId, ...ofCollars],
+          `SELECT DISTINCT dogId FROM plans WHERE kennelId = ?
+             AND (collarId IN (${list(collarIds)}) OR collarId IN (SELECT collarId FROM plans WHERE kennelId = ? AND id IN (${list(planIds)})))`,
+          [kennelId, ...collarIds, kennelId, ...planIds],
         );
   // In one order, so that two who touch the same dogs do not wait for each other.
   const touched = [...new Set([...dogIds, ...fitted.map(({ dogId }) => dogId)])].sort();

@@ -1,0 +1,50 @@
+import { dayOf, dayStart, dogDues, dogDuesUntil, type TodayFound } from '@banter/contract';
+import { benchSpeaker, houseRules, DAY_MS } from '@banter/core';
+import { dogsPage } from '../services/dog-pages.ts';
+import { levelsOfDogs } from '../services/field-page.ts';
+import { growthOf } from '../services/growth-of.ts';
+import { dogWears, type DogWears } from '../services/inspections.ts';
+import { levelsUp, WORKED_DAYS } from '../services/levels-up.ts';
+import { latestSkin, skinOfDogs } from '../services/skin-standings.ts';
+import type { StandingKind } from './standing-kind.ts';
+
+/** What is due of a dog by itself, and what it wears. */
+export type DogDay = { dues: TodayFound[]; worn: DogWears['worn'] };
+
+/** What is due of each dog on a day of the kennel: Today reads it, and works out nothing of a dog itself. */
+export const DAY_STANDING: StandingKind<DogDay> = {
+  name: 'day',
+  version: 1,
+  work: async (scope, dogIds, kennel, now) => {
+    const page = await dogsPage(scope, dogIds);
+    const [looks, levels] = [await latestSkin(scope, now, dogIds), await levelsOfDogs(scope, page, kennel, now)];
+    // A curve of weighings knows no hours: it is read at the beginning of the day.
+    const { growing, growth } = await growthOf(scope, page.dogs, kennel, new Date(dayStart(now.getTime(), kennel.timeZone)));
+    const names = new Map(page.collars.map(({ id, name }) => [id, name]));
+    const by = {
+      kennel,
+      today: dayOf(now.getTime(), kennel.timeZone),
+      now: now.getTime(),
+      rules: houseRules(kennel.rules),
+      speak: benchSpeaker(kennel.lengthUnit, kennel.massUnit),
+    };
+    return new Map(
+      page.dogs.map((card) => {
+        const { id } = card.dog;
+        const facts = {
+          ...by,
+          cards: [card],
+          growing,
+          growth: growth.filter(({ dogId }) => dogId === id),
+          skins: skinOfDogs(looks, [card.dog], kennel, now),
+          levels: levelsUp([card], levels, (collarId) => names.get(collarId) ?? '', now),
+        };
+        const works = (levels.get(id) ?? []).flatMap(({ settings }) =>
+          settings.flatMap(({ workedAt }) => (workedAt === null ? [] : [workedAt + WORKED_DAYS * DAY_MS])),
+        );
+        const until = Math.min(dogDuesUntil(facts), ...works.filter((at) => at > by.now));
+        return [id, { data: { dues: dogDues(facts), worn: dogWears(card).worn }, until }];
+      }),
+    );
+  },
+};
