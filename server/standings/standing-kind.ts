@@ -14,11 +14,3 @@ export type StandingKind<Data> = {
   version: number;
   work: (scope: KennelScope, dogIds: readonly string[], kennel: Kennel, now: Date) => Promise<ReadonlyMap<string, Stands<Data>>>;
 };
-
-/** Which tables bear on each kind, by its name. What writes a row knows no more of standings than this. */
-const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'field_events', 'events', 'level_caps'];
-const BEARS_ON: Readonly<Record<string, ReadonlySet<string>>> = {
-  levels: new Set(LEVELS),
-  day: new Set([...LEVELS, 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves', 'skin_looks']),
-};
-export const standingsTouchedBy = (table: string): string[] => Object.keys(BEARS_ON).filter((name) => BEARS_ON[name]!.has(table));

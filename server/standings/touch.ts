@@ -1,5 +1,12 @@
 import type { EntityManager } from 'typeorm';
-import { standingsTouchedBy } from './standing-kind.ts';
+
+/** Which tables bear on each kind, by its name. What writes a row knows no more of standings than this. */
+const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'field_events', 'events', 'level_caps'];
+const BEARS_ON: Readonly<Record<string, ReadonlySet<string>>> = {
+  levels: new Set(LEVELS),
+  day: new Set([...LEVELS, 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves', 'skin_looks']),
+};
+const standingsTouchedBy = (table: string): string[] => Object.keys(BEARS_ON).filter((name) => BEARS_ON[name]!.has(table));
 
 type Written = { id?: unknown; dogId?: unknown; collarId?: unknown; planId?: unknown; from?: unknown; to?: unknown };
 const texts = (values: readonly unknown[]) => [...new Set(values.filter((value): value is string => typeof value === 'string'))];
