@@ -20,6 +20,12 @@ export const DAY_STANDING: StandingKind<DogDay> = {
     const [looks, levels] = [await latestSkin(scope, now, dogIds), await levelsOfDogs(scope, page, kennel, now)];
     // A curve of weighings knows no hours: it is read at the beginning of the day.
     const { growing, growth } = await growthOf(scope, page.dogs, kennel, new Date(dayStart(now.getTime(), kennel.timeZone)));
+    // A phone's clock may run ahead: a look from a moment that is still to come counts from then, and not only from tomorrow.
+    const ahead = await scope.raw<{ dogId: string; at: Date }>(
+      'SELECT dogId, MIN(at) AS at FROM skin_looks WHERE kennelId = :kennelId AND dogId IN (:dogIds) AND at > :now GROUP BY dogId',
+      { dogIds, now },
+    );
+    const lookAhead = new Map(ahead.map(({ dogId, at }) => [dogId, at.getTime()]));
     const names = new Map(page.collars.map(({ id, name }) => [id, name]));
     const by = {
       kennel,
@@ -42,7 +48,7 @@ export const DAY_STANDING: StandingKind<DogDay> = {
         const works = (levels.get(id) ?? []).flatMap(({ settings }) =>
           settings.flatMap(({ workedAt }) => (workedAt === null ? [] : [workedAt + WORKED_DAYS * DAY_MS])),
         );
-        const until = Math.min(dogDuesUntil(facts), ...works.filter((at) => at > by.now));
+        const until = Math.min(dogDuesUntil(facts), lookAhead.get(id) ?? Infinity, ...works.filter((at) => at > by.now));
         return [id, { data: { dues: dogDues(facts), worn: dogWears(card).worn }, until }];
       }),
     );

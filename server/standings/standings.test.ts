@@ -159,4 +159,17 @@ describe('what stands of a dog is kept', () => {
     await agent.get('/api/today');
     expect(await rebuilt()).toEqual({ looked: 2, differ: [] });
   });
+
+  it('until time makes it another: a look of a phone whose clock runs ahead counts from its own time', async () => {
+    const at = new Date(Date.now() + 90_000).toISOString();
+    const look = { dogId: dog, clock: 12, under: 'strap', grade: 2, sore: null, note: '', photoId: null, at };
+    await must(`/api/skin-looks/${uuidv7()}`, look);
+    await agent.get('/api/today');
+    const [row] = (await banter.dataSource.query('SELECT untilAt FROM standings WHERE kind = ? AND kennelId = ? AND dogId = ?', [
+      'day',
+      (await kennelRow()).id,
+      dog,
+    ])) as { untilAt: Date }[];
+    expect(row!.untilAt.toISOString()).toBe(at);
+  });
 });
