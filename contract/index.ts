@@ -99,12 +99,39 @@ export { broughtUp } from './records/brought-up.ts';
 export type { RecordStep } from './records/record-step.ts';
 export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
 export { GEAR_INSPECTIONS, Inspection, inspectionFaults, inspectionOf, NewInspection } from './records/inspection.ts';
-export { UpkeepPage } from './records/upkeep-page.ts';
-export { upkeepPieces, type UpkeepPiece } from './upkeep/pieces.ts';
-export { TODAY_CODES, TodayItem, TodayPage, type TodayCode } from './records/today-page.ts';
+export { UPKEEP_LISTS, UpkeepAsked, UpkeepPage, type UpkeepList } from './records/upkeep-page.ts';
+export {
+  collarPiece,
+  DUE_BY_TIME_RANK,
+  gearPiece,
+  pieceDue,
+  pieceInspection,
+  pieceLinkGaugeMm,
+  pieceOrder,
+  pieceWord,
+  SCRAPPED_RANK,
+  UpkeepPiece,
+  type PieceAlone,
+} from './upkeep/pieces.ts';
+export {
+  TODAY_CODES,
+  TODAY_PART_NAMES,
+  TodayItem,
+  TodayItems,
+  TodayItemsAsked,
+  TodayChange,
+  todayChange,
+  todayChanged,
+  todayPart,
+  TodayPage,
+  type TodayCode,
+  type TodayPart,
+} from './records/today-page.ts';
+export { Cursor } from './records/list-page.ts';
 export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts';
 export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
-export { todayItems, wornToday } from './today/today-items.ts';
+export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './today/today-items.ts';
+export { wearDues, wearingAt, wornThen, type BatteryThen, type WornThen } from './standing/wear-day.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
 export { atLeast, neededRole, needsRoleWords, notInTheDemo, Role, ROLE_WORDS, ROLES } from './people/roles.ts';

@@ -80,7 +80,7 @@ export { askWhetherOff, WEAR_MARK_TONES, WEAR_MARK_WORDS, wearMarks, type WearCo
 export { askOffAfterHours, mayBeOn, type WearRule, type WornWhere } from './wear/wear-rule.ts';
 export { WEAR_STATE_WORDS, WEAR_STATES, type WearState } from './wear/wear-states.ts';
 export { DEVICE_EVENT_NAMES, type DeviceEvent } from './device/device-event.ts';
-export { deviceAt, deviceLater, DRAIN_PERCENT_PER_HOUR, UNKNOWN_DEVICE, type DeviceState } from './device/device-state.ts';
+export { deviceAt, deviceLater, DRAIN_PERCENT_PER_HOUR, lowBatteryFrom, UNKNOWN_DEVICE, type DeviceState } from './device/device-state.ts';
 export {
   contactQuality,
   LOCK_OUT_SECONDS,

@@ -21,7 +21,7 @@ try {
     const scope = new KennelScope(dataSource, { kennelId: kennel.id, personId: kennel.id, role: 'reader' });
     const rebuilt = await rebuildStandings(scope, STANDING_KINDS, kennelAnswer(kennel), now);
     totals.looked += rebuilt.looked;
-    for (const { kind, dogId } of rebuilt.differ) differ.push(`${kennel.name}, ${kind} of ${dogId}`);
+    for (const { kind, subjectId } of rebuilt.differ) differ.push(`${kennel.name}, ${kind} of ${subjectId}`);
   }
   console.log(
     `${totals.looked} kept standings of ${totals.kennels} kennels were worked out anew: ${differ.length === 0 ? 'none differed' : `${differ.length} differed`}.`,

@@ -1,5 +1,6 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import type { UpkeepPiece } from '../upkeep/pieces.ts';
+import type { WearingNow } from '../records/pages.ts';
+import { pieceDue, type PieceAlone } from '../upkeep/pieces.ts';
 import type { DogDueFacts, TodayFacts } from '../today/today-facts.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 import { DAY_MS, MINUTE_MS } from '@banter/core';
@@ -12,14 +13,16 @@ export type FeedEntry =
   | { uid: string; sequence: number; summary: string; description: string; begins: number; ends: number }
   | { uid: string; sequence: number; summary: string; description: string; day: string };
 
-export type FeedFacts = Pick<TodayFacts, 'field' | 'rules' | 'places'> &
+export type FeedFacts = Pick<TodayFacts, 'rules' | 'places'> &
   Pick<DogDueFacts, 'skins' | 'growth'> & {
     /** Planned sessions with their first instant (ms). */
     planned: readonly (PlannedSession & { at: number })[];
     stageNames: TodayFacts['stageNames'];
     dogNames: ReadonlyMap<string, string>;
     people: TodayFacts['people'];
-    pieces: readonly UpkeepPiece[];
+    pieces: readonly PieceAlone[];
+    /** What is on a dog now. */
+    wearing: readonly WearingNow[];
     /** The day of an instant in the kennel’s zone. */
     dayOf: (at: number) => string;
     now: number;
@@ -34,7 +37,7 @@ const allDay = (uid: string, at: string, summary: string, description: string): 
  * looks at the law that run out. Each has an id that stays the same while the thing is the same. RFC 5545 asks for that (§3.8.4.7).
  */
 export function feedEntries(facts: FeedFacts): FeedEntry[] {
-  const { planned, stageNames, dogNames, people, field, skins, growth, pieces, places, rules, dayOf, now, personId } = facts;
+  const { planned, stageNames, dogNames, people, wearing, skins, growth, pieces, places, rules, dayOf, now, personId } = facts;
   const name = (id: string) => people.find((one) => one.id === id)?.name ?? '';
   const sessions = planned
     .filter((one) => personId === null || one.personId === personId)
@@ -50,22 +53,12 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
         ends: one.at + one.minutes * MINUTE_MS,
       };
     });
-  const moves = field.flatMap((dog) =>
-    dog.devices.flatMap(({ worn, collarId, name: collar }): FeedEntry[] => {
-      if (!worn || worn.clock === null) return [];
-      const due = Date.parse(worn.placeSince) + dog.moveByHours * 60 * MINUTE_MS;
-      return [
-        {
-          uid: `move-${collarId}-${Date.parse(worn.placeSince)}`,
-          sequence: 0,
-          summary: `Move «${collar}» on ${dog.name}`,
-          description: `A place is moved after ${dog.moveByHours} h.`,
-          begins: due,
-          ends: due + MOMENT_MS,
-        },
-      ];
-    }),
-  );
+  const moves = wearing.flatMap(({ dogName, collarId, collarName, moveBy }): FeedEntry[] => {
+    if (moveBy === null) return [];
+    const due = Date.parse(moveBy);
+    const description = 'Its contacts have been in one place for long enough by then.';
+    return [{ uid: `move-${collarId}-${due}`, sequence: 0, summary: `Move «${collarName}» on ${dogName}`, description, begins: due, ends: due + MOMENT_MS }];
+  });
   const skin = skins.flatMap(({ dogId, dogName, skin: { flags } }) =>
     flags.flatMap(({ clock, untilMs }): FeedEntry[] => {
       if (untilMs === null) return [];
@@ -83,9 +76,10 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
   );
   const checks = pieces
     .filter(({ scrapped }) => !scrapped)
-    .map(({ id, name: piece, due }) =>
-      allDay(`inspect-${id}-${due.why === 'never' ? 'first' : dayOf(due.at)}`, dayOf(Math.max(due.at, now)), `Look at «${piece}»`, 'Looked at whole.'),
-    );
+    .map((piece) => {
+      const { why, at } = pieceDue(piece, now, rules);
+      return allDay(`inspect-${piece.id}-${why === 'never' ? 'first' : dayOf(at)}`, dayOf(Math.max(at, now)), `Look at «${piece.name}»`, 'Looked at whole.');
+    });
   const grown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
     outgrows.flatMap((one): FeedEntry[] => {
       const { planId, change, outgrown } = one;

@@ -23,7 +23,7 @@ import { Lift, NewLift, NewScreening, Screening } from '../records/screening.ts'
 import { NewSkinLook, Photo, SkinLook } from '../records/skin-look.ts';
 import { NewTaping, Taping } from '../records/taping.ts';
 import { ClassPage } from '../kit-up/class-page.ts';
-import { UpkeepPage } from '../records/upkeep-page.ts';
+import { UpkeepAsked, UpkeepPage } from '../records/upkeep-page.ts';
 import { NewWeighing, Weighing } from '../records/weighing.ts';
 import { record, type Endpoint } from './endpoint.ts';
 
@@ -109,7 +109,14 @@ export const RECORD_ENDPOINTS: readonly Endpoint[] = [
     gives: 'pdf',
   },
   { method: 'get', path: '/api/class', summary: 'What tomorrow’s class is kitted up from.', signIn: true, answer: ClassPage },
-  { method: 'get', path: '/api/upkeep', summary: 'Everything that is kept up, how it was found last, and who wears it.', signIn: true, answer: UpkeepPage },
+  {
+    method: 'get',
+    path: '/api/upkeep',
+    summary: 'What is kept up, how it was found last, and who wears it: a part of one list, or one piece.',
+    signIn: true,
+    asks: UpkeepAsked,
+    answer: UpkeepPage,
+  },
   ...record('inspections', 'look at a piece of gear', NewInspection, Inspection, false),
   ...record('weighings', 'weighing', NewWeighing, Weighing, false),
   ...record('tapings', 'taping', NewTaping, Taping, false),

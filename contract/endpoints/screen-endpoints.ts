@@ -7,7 +7,7 @@ import { FieldBatch, FieldBatchKept, FieldSessionPage, SessionAsked } from '../r
 import { FieldPage } from '../records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
 import { DogPage, DogsPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
-import { TodayPage } from '../records/today-page.ts';
+import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
 
 /** What the screens show, each in one answer; and what hands, phones and bridges tell. */
@@ -37,6 +37,14 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     summary: 'What is due, in the order in which it matters; asked for as text/event-stream it goes on with each change.',
     signIn: true,
     answer: TodayPage,
+  },
+  {
+    method: 'get',
+    path: '/api/today/items',
+    summary: 'What else is due today, from where the list went on.',
+    signIn: true,
+    asks: TodayItemsAsked,
+    answer: TodayItems,
   },
   { method: 'get', path: '/api/wearing', summary: 'What is on which dog now, and what is wrong with that.', signIn: true, answer: WearingPage },
   { method: 'get', path: '/api/bridges', summary: 'Programs that may tell events of this kennel’s devices.', signIn: true, answer: BridgesPage },

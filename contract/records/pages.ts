@@ -108,6 +108,8 @@ export const WearingNow = z.object({
   from: Instant,
   state: z.enum(WEAR_STATES),
   clock: z.number().nullable(),
+  /** When its contacts are moved at the latest; null: it has none, or nobody has said where they are. */
+  moveBy: Instant.nullable(),
   ask: z.boolean(),
   alarms: z.array(z.object({ code: z.string(), tone: z.enum(['good', 'mind', 'stop', 'open']), text: z.string(), from: Instant })),
 });

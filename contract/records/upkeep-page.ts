@@ -1,18 +1,19 @@
 import { z } from '../plain-words.ts';
-import { Collar } from './collar.ts';
-import { Instant, RecordId } from './common.ts';
-import { Gear } from './gear.ts';
-import { Inspection } from './inspection.ts';
+import { UpkeepPiece } from '../upkeep/pieces.ts';
+import { Cursor } from './list-page.ts';
 
-/** Everything that is kept up: what the kennel owns, how each piece was found, how often it was worn since, and who wears it. */
+/** The lists of Upkeep: what is to be looked at, what later, and what has been scrapped. */
+export const UPKEEP_LISTS = ['due', 'later', 'scrapped'] as const;
+export type UpkeepList = (typeof UPKEEP_LISTS)[number];
+
+/** What is asked of Upkeep: a list and where in it, or one piece by itself. */
+export const UpkeepAsked = z.object({ list: z.enum(UPKEEP_LISTS).default('due'), after: Cursor.optional(), piece: z.string().optional() });
+
+/** What is kept up: how much there is of each list, and so many pieces of one; how everything that is owned is hung, each way once. */
 export const UpkeepPage = z.object({
-  collars: z.array(Collar),
-  gear: z.array(Gear),
-  /** Of each piece its latest ones, newest first. */
-  inspections: z.array(Inspection),
-  /** How often each collar went on since its last inspection, and when it first was known. */
-  wears: z.array(z.object({ collarId: RecordId, count: z.number().int() })),
-  /** Which dog wears a collar, or is led by a piece of its rig. */
-  worn: z.array(z.object({ pieceId: RecordId, dogId: RecordId, dogName: z.string(), ageDays: z.number().nullable(), lookedAt: Instant.nullable() })),
+  counts: z.object({ due: z.number().int(), later: z.number().int(), scrapped: z.number().int() }),
+  rows: z.array(UpkeepPiece),
+  next: Cursor.nullable(),
+  storing: z.array(z.string()),
 });
 export type UpkeepPage = z.infer<typeof UpkeepPage>;

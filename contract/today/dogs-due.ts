@@ -92,29 +92,6 @@ export function skinDue({ skins, now, kennel }: DogDueFacts): TodayFound[] {
   });
 }
 
-/** Batteries of devices. */
-export function devicesDue({ field, rules }: TodayFacts): TodayFound[] {
-  return field.flatMap((dog) =>
-    dog.devices.flatMap(({ collarId, name, battery }): TodayFound[] =>
-      battery && battery.percent <= rules.chargePercent
-        ? [
-            {
-              dogId: dog.id,
-              dogName: dog.name,
-              code: 'charge',
-              tone: 'open',
-              title: `Charge «${name}».`,
-              why: `${Math.round(battery.percent)} % left, at most ${rules.chargePercent} % is charged.`,
-              to: `/dogs/${dog.id}/neck/wear`,
-              does: 'See it',
-              key: `${collarId} charge`,
-            },
-          ]
-        : [],
-    ),
-  );
-}
-
 /** What owners said that nobody has looked into yet. */
 export function ownersDue({ owners }: TodayFacts): TodayFound[] {
   return owners.map(({ dogId, dogName, owner, says, at }) => {

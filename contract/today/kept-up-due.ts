@@ -1,5 +1,5 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import { countOf, MORE_STEPS, pieceStanding, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital } from '@banter/core';
+import { countOf, MORE_STEPS, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital } from '@banter/core';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { dayStart } from '../neck/kennel-days.ts';
 import { fitsDue, SKIN_AHEAD_MS, skinDue } from './dogs-due.ts';
@@ -86,6 +86,7 @@ export const dogDues = (facts: DogDueFacts): TodayFound[] => [
   ...levelsDue(facts),
   ...growthDue(facts),
   ...screensDue(facts),
+  ...unfitDue(facts),
 ];
 
 /** The next instant (ms) at which time alone may make something else due of these dogs; at the latest the end of the day in the kennel's zone. */
@@ -109,46 +110,40 @@ export function dogDuesUntil({ cards, growing, skins, rules, now, kennel }: DogD
   return Math.min(midnight, ...[...looks, ...rests, ...screenings].filter((at) => at > now));
 }
 
+/** Pieces that a dog wears and that are not sound: they come before all that is only to be looked at. */
+const unfitDue = ({ unfit }: DogDueFacts): TodayFound[] =>
+  unfit.map(({ dogId, dogName, pieceId, name, is }) => ({
+    dogId,
+    dogName,
+    code: 'mend',
+    tone: 'stop',
+    title: UNFIT_TITLES[is](dogName, name),
+    why: 'So it was noted when it was inspected, or in the locker.',
+    to: `/upkeep?piece=${pieceId}`,
+    does: 'Inspect',
+    key: pieceId,
+  }));
+
+/** How many pieces a line of many names. */
+const NAMED = 3;
+
 /** What keeps: gear and law. */
-export function keptUpDue({ pieces, places, rules, today }: TodayFacts): TodayFound[] {
-  /** What a dog wears and is to be mended comes before all that is only to be looked at. */
-  const mend = pieces
-    .flatMap((piece) => {
-      const unfit = pieceStanding(piece);
-      return unfit === 'sound' ? [] : [{ ...piece, unfit }];
-    })
-    .flatMap(({ id, name, unfit, worn }) =>
-      worn.map(({ dogId, dogName }): TodayFound => ({
-        dogId,
-        dogName,
-        code: 'mend',
-        tone: 'stop',
-        title: UNFIT_TITLES[unfit](dogName, name),
-        why: 'So it was noted when it was inspected, or in the locker.',
-        to: `/upkeep?piece=${id}`,
-        does: 'Inspect',
-        key: id,
-      })),
-    );
-  const due = pieces.filter(({ id, scrapped, due: { why } }) => !scrapped && why !== null && !mend.some(({ key }) => key === id));
+export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayFacts): TodayFound[] {
   const upkeep: TodayFound[] =
-    due.length === 0
+    due === 0
       ? []
       : [
           {
             ...noDog,
             code: 'upkeep',
             tone: 'open',
-            title:
-              due.length === 1
-                ? `${due[0]!.due.why === 'mend' ? 'Mend' : 'Look at'} «${due[0]!.name}».`
-                : `${capital(countOf(due.length, 'piece'))} of gear to look at.`,
+            title: due === 1 ? `${first[0]!.mend ? 'Mend' : 'Look at'} «${first[0]!.name}».` : `${capital(countOf(due, 'piece'))} of gear to look at.`,
             why:
-              due
-                .slice(0, 3)
+              first
+                .slice(0, NAMED)
                 .map(({ name }) => `«${name}»`)
-                .join(', ') + (due.length > 3 ? ` and ${due.length - 3} more.` : '.'),
-            to: due.length === 1 ? `/upkeep?piece=${due[0]!.id}` : '/upkeep',
+                .join(', ') + (due > NAMED ? ` and ${due - NAMED} more.` : '.'),
+            to: due === 1 ? `/upkeep?piece=${first[0]!.id}` : '/upkeep',
             does: 'Look',
             key: 'upkeep',
           },
@@ -166,5 +161,5 @@ export function keptUpDue({ pieces, places, rules, today }: TodayFacts): TodayFo
       does: 'See it',
       key: id,
     }));
-  return [...mend, ...upkeep, ...law];
+  return [...upkeep, ...law];
 }

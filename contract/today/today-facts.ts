@@ -1,13 +1,11 @@
-import type { AlarmLook, HouseRules, NeededReason, SkinStanding, Speaker } from '@banter/core';
+import type { AlarmLook, HouseRules, NeededReason, PieceStanding, SkinStanding, Speaker } from '@banter/core';
 import type { Outgrowth } from '../growth/outgrows.ts';
 import type { PlannedSession } from '../records/calendar.ts';
 import type { OwnerSaying } from '../records/handover.ts';
-import type { FieldDog } from '../records/field-page.ts';
 import type { NextStepToday } from '../records/next-step.ts';
-import type { DogCard, WearingNow } from '../records/pages.ts';
+import type { DogCard } from '../records/pages.ts';
 import type { Place } from '../records/place.ts';
 import type { TodayItem } from '../records/today-page.ts';
-import type { UpkeepPiece } from '../upkeep/pieces.ts';
 
 /** By what anything is judged to be due: an instant (ms), the house, and the reader's units. */
 type DueBy = NextStepToday & { now: number; rules: HouseRules; speak: Speaker };
@@ -20,6 +18,8 @@ export type DogDueFacts = DueBy & {
   /** The skin of each dog, whatever it wears. */
   skins: readonly { dogId: string; dogName: string; skin: SkinStanding }[];
   levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
+  /** Pieces that dogs wear and that are not sound. */
+  unfit: readonly { dogId: string; dogName: string; pieceId: string; name: string; is: Exclude<PieceStanding, 'sound'> }[];
 };
 
 /** What is known of a kennel at an instant, for Today to be made of. */
@@ -27,23 +27,27 @@ export type TodayFacts = DueBy & {
   /** What is due of each dog by itself. */
   dues: readonly TodayFound[];
   dogs: readonly { id: string; name: string }[];
-  wearing: readonly WearingNow[];
-  /** Dogs whose devices are on, or told something of late. */
-  field: readonly FieldDog[];
   /** Planned sessions of today with their first instant (ms), and those that were held. */
   planned: readonly (PlannedSession & { at: number })[];
   held: readonly { id: string; dogId: string; at: number }[];
   people: readonly { id: string; name: string }[];
   /** What each planned session is for, by its id. */
   stageNames: Readonly<Record<string, string>>;
-  pieces: readonly UpkeepPiece[];
+  /** How many pieces of gear are to be looked at, and the first of them. */
+  gear: { due: number; first: readonly { id: string; name: string; mend: boolean }[] };
   places: readonly Place[];
   /** What owners said of late that nobody has looked into yet; `at` ms. */
   owners: readonly { dogId: string; dogName: string; owner: string; says: OwnerSaying; at: number }[];
 };
 
 /** Something that is due, before it has its place in the list; `key` tells it from others of its code and dog. */
-export type TodayFound = Omit<TodayItem, 'id' | 'at'> & { key: string; at?: number | null };
+export type TodayFound = Omit<TodayItem, 'id' | 'at'> & {
+  key: string;
+  at?: number | null;
+  /** From when until when (ms) it is due, where the clock alone decides that; null or not said: as long as it stands. */
+  dueFrom?: number | null;
+  dueUntil?: number | null;
+};
 
 /** What is of no one dog. */
 export const noDog = { dogId: null, dogName: null };

@@ -1,6 +1,18 @@
 import { contractSpeaker, houseRules, skinStanding } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { dogDues, FIRST_SETTINGS, todayItems as itemsOf, wornToday, type DogDueFacts, type TodayFacts } from '../index.ts';
+import {
+  dogDues,
+  FIRST_SETTINGS,
+  todayChange,
+  todayChanged,
+  todayItems as itemsOf,
+  wearDues,
+  wearingAt,
+  type DogDueFacts,
+  type TodayFacts,
+  type TodayPage,
+  type WornThen,
+} from '../index.ts';
 
 const NOON = Date.UTC(2026, 4, 4, 12);
 const HOUR = 3_600_000;
@@ -15,8 +27,6 @@ const nothing: TodayFacts & DogDueFacts = {
   cards: [],
   dues: [],
   dogs: [],
-  wearing: [],
-  field: [],
   planned: [],
   held: [],
   people: [{ id: 'me', name: 'Corin Haw' }],
@@ -25,26 +35,26 @@ const nothing: TodayFacts & DogDueFacts = {
   levels: [],
   growth: [],
   growing: new Set(),
-  pieces: [],
+  unfit: [],
+  gear: { due: 0, first: [] },
   places: [],
   owners: [],
 };
-const on = (more: object = {}) =>
-  ({
-    dogId: 'd',
-    dogName: 'Moss',
-    collarId: 'c',
-    collarName: 'Grey',
-    kind: 'remote',
-    from: iso(NOON - 5 * HOUR),
-    state: 'supervised',
-    clock: 3,
-    ask: false,
-    alarms: [],
-    ...more,
-  }) as never;
-const device = (more: object = {}) => ({ collarId: 'c', name: 'Grey', worn: null, battery: null, skin: null, ...more });
-const fieldDog = (more: object = {}) => ({ id: 'd', name: 'Moss', moveByHours: 6, devices: [device(more)] }) as never;
+const moss = { dogId: 'd', dogName: 'Moss' };
+const on = (more: Partial<WornThen> = {}): WornThen => ({
+  collarId: 'c',
+  collarName: 'Grey',
+  kind: 'remote',
+  from: NOON - 5 * HOUR,
+  state: 'supervised',
+  clock: 3,
+  moveBy: null,
+  askFrom: null,
+  alarms: [],
+  ...more,
+});
+const day = { from: Date.UTC(2026, 4, 4), to: Date.UTC(2026, 4, 5) };
+const worn = (...all: WornThen[]) => wearDues(moss, { worn: all, batteries: [] }, { day, timeZone: 'UTC', rules: houseRules({}) });
 const session = (id: string, hour: number) =>
   ({
     id,
@@ -64,7 +74,7 @@ const session = (id: string, hour: number) =>
 const dog = { dog: { id: 'd', name: 'Moss', bornOn: '2020-01-01', weightG: 30_000 }, girths: [], fits: [], screenings: [], lifts: [] } as never;
 /** What is due of dogs and of the kennel together, as Today puts it. */
 const todayItems = (facts: TodayFacts & DogDueFacts) =>
-  itemsOf({ ...facts, dogs: facts.cards.map(({ dog: { id, name } }) => ({ id, name })), dues: dogDues(facts) });
+  itemsOf({ ...facts, dogs: facts.cards.map(({ dog: { id, name } }) => ({ id, name })), dues: [...facts.dues, ...dogDues(facts)] });
 const codes = (facts: Partial<TodayFacts & DogDueFacts>) => todayItems({ ...nothing, ...facts }).map(({ code }) => code);
 
 describe('what is due today', () => {
@@ -74,7 +84,10 @@ describe('what is due today', () => {
 
   it('what hurts now stands first, then what the clock says, then what keeps', () => {
     const found = codes({
-      wearing: [on({ alarms: [{ code: 'at-night', tone: 'stop', text: 'Never overnight.', from: iso(NOON - HOUR) }] }), on({ collarId: 'e', ask: true })],
+      dues: worn(
+        on({ alarms: [{ code: 'at-night', tone: 'stop', text: 'Never overnight.', from: NOON - HOUR, to: null }] }),
+        on({ collarId: 'e', askFrom: NOON - HOUR }),
+      ),
       levels: [
         {
           dogId: 'd',
@@ -93,15 +106,12 @@ describe('what is due today', () => {
   });
 
   it('a place is to be moved soon within two hours of its time, and not before', () => {
-    const since = (hours: number) => ({
-      wearing: [on()],
-      field: [fieldDog({ worn: { from: iso(NOON - 9 * HOUR), clock: 3, placeSince: iso(NOON - hours * HOUR) } })],
-    });
-    expect(codes(since(3.5))).toEqual([]);
-    const [soon] = todayItems({ ...nothing, ...since(5) });
+    const since = (hours: number) => on({ moveBy: NOON + (6 - hours) * HOUR });
+    expect(codes({ dues: worn(since(3.5)) })).toEqual([]);
+    const [soon] = todayItems({ ...nothing, dues: worn(since(5)) });
     expect(soon).toMatchObject({ code: 'move-place', tone: 'open', to: '/dogs/d/neck/contacts', at: iso(NOON + HOUR) });
     expect(soon!.title).toContain('13:00');
-    expect(wornToday({ ...nothing, ...since(5) })[0]!.moveBy).toBe(iso(NOON + HOUR));
+    expect(wearingAt(moss, [since(5)], NOON)[0]!.moveBy).toBe(iso(NOON + HOUR));
   });
 
   it('sessions are told by the clock; one that was held is gone, and many that were missed stand together', () => {
@@ -132,8 +142,10 @@ describe('what is due today', () => {
   });
 
   it('a battery, a pink place whose rest is nearly over, and red skin that keeps all off', () => {
-    expect(codes({ field: [fieldDog({ battery: { percent: 41, at: iso(NOON), on: true } })] })).toEqual([]);
-    expect(codes({ field: [fieldDog({ battery: { percent: 40, at: iso(NOON), on: true } })] })).toEqual(['charge']);
+    const low = (lowFrom: number) =>
+      wearDues(moss, { worn: [], batteries: [{ collarId: 'c', name: 'Grey', lowFrom }] }, { day, timeZone: 'UTC', rules: houseRules({}) });
+    expect(codes({ dues: low(NOON + 1) })).toEqual([]);
+    expect(codes({ dues: low(NOON) })).toEqual(['charge']);
     // Whatever the dog wears: a prong rubs as a receiver does. A pink place rests 72 h where the house says so.
     const skin = (grade: 1 | 2 | 3, hoursAgo: number) => ({
       skins: [{ dogId: 'd', dogName: 'Moss', skin: skinStanding([{ clock: 3, grade, at: NOON - hoursAgo * HOUR }], NOON, { restHours: 72 }) }],
@@ -156,10 +168,10 @@ describe('what is due today', () => {
   });
 
   it('gear to be looked at is one line, not twenty', () => {
-    const piece = (name: string) => ({ id: name, of: 'collar', name, scrapped: false, condition: 'sound', due: { why: 'days', at: NOON }, worn: [] }) as never;
-    const items = todayItems({ ...nothing, pieces: ['A', 'B', 'C', 'D'].map(piece) });
+    const piece = (name: string) => ({ id: name, name, mend: false });
+    const items = todayItems({ ...nothing, gear: { due: 4, first: ['A', 'B', 'C'].map(piece) } });
     expect(items).toMatchObject([{ code: 'upkeep', title: 'Four pieces of gear to look at.', why: '«A», «B», «C» and 1 more.', to: '/upkeep' }]);
-    expect(todayItems({ ...nothing, pieces: [piece('A')] })[0]!.to).toBe('/upkeep?piece=A');
+    expect(todayItems({ ...nothing, gear: { due: 1, first: [piece('A')] } })[0]!.to).toBe('/upkeep?piece=A');
   });
 
   it('once the contact was felt, a level that rose asks for skin and place, then the battery, then what distracts', () => {
@@ -177,22 +189,40 @@ describe('what is due today', () => {
   });
 
   it('a piece to be mended that a dog wears comes first, with the dog’s name', () => {
-    const piece = (name: string, condition: string, worn: object[], scrapped = false) =>
-      ({ id: name, of: 'collar', name, scrapped, condition, due: { why: 'days', at: NOON }, worn }) as never;
-    const moss = [{ collarId: 'Hazel', dogId: 'd', dogName: 'Moss' }];
-    const items = todayItems({ ...nothing, pieces: [piece('A', 'sound', []), piece('Hazel', 'mend', moss)] });
+    const unfit = (is: DogDueFacts['unfit'][number]['is']) => [{ ...moss, pieceId: 'Hazel', name: 'Hazel', is }];
+    const items = todayItems({ ...nothing, unfit: unfit('mend'), gear: { due: 1, first: [{ id: 'A', name: 'A', mend: false }] } });
     expect(items.map(({ code }) => code)).toEqual(['mend', 'upkeep']);
     expect(items[0]).toMatchObject({ tone: 'stop', dogId: 'd', title: 'Moss: mend «Hazel» before it goes on.', to: '/upkeep?piece=Hazel' });
     expect(items[1]).toMatchObject({ title: 'Look at «A».' });
-    const title = (condition: string, scrapped = false) => todayItems({ ...nothing, pieces: [piece('Hazel', condition, moss, scrapped)] })[0]!.title;
+    const title = (is: DogDueFacts['unfit'][number]['is']) => todayItems({ ...nothing, unfit: unfit(is) })[0]!.title;
     expect(title('worn')).toBe('Moss: «Hazel» is worn out. Take another.');
-    expect(title('sound', true)).toBe('Moss: «Hazel» is scrapped. Take another.');
-    expect(title('sound')).toBe('Look at «Hazel».');
+    expect(title('scrapped')).toBe('Moss: «Hazel» is scrapped. Take another.');
   });
 
   it('the same facts make the same list, each thing once', () => {
-    const facts = { ...nothing, wearing: [on({ ask: true }), on({ ask: true })] };
+    const facts = { ...nothing, dues: worn(on({ askFrom: NOON }), on({ askFrom: NOON })) };
     expect(todayItems(facts)).toHaveLength(1);
     expect(todayItems(facts)).toEqual(todayItems(facts));
+  });
+});
+
+describe('what a stream of Today tells', () => {
+  const page = (asOf: number, titles: readonly string[]): TodayPage => ({
+    asOf: iso(asOf),
+    day: '2026-05-04',
+    items: titles.map((title) => ({ id: title[0]!, code: 'fit', tone: 'open', ...moss, title, why: '', to: '', does: '', at: null })),
+    next: null,
+    counts: { first: 0, sessions: 0, dogs: titles.length, kept: 0 },
+    wearing: [],
+    sessions: { planned: 0, held: 0 },
+  });
+  it('is what changed, and makes the page that it is of', () => {
+    const [before, now] = [page(NOON, ['A', 'B', 'C']), page(NOON + 1, ['C', 'B new', 'D'])];
+    const change = todayChange(before, now);
+    expect(change.items.map(({ title }) => title)).toEqual(['B new', 'D']);
+    expect(change.wearing).toBeNull();
+    expect(todayChanged(before, change)).toEqual(now);
+    // One that was missed on the way is seen: the whole is asked for.
+    expect(todayChanged(page(NOON - 1, ['A', 'B', 'C']), change)).toBeNull();
   });
 });

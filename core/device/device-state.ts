@@ -61,3 +61,18 @@ export function deviceAt(events: readonly DeviceEvent[], now: number): DeviceSta
     now,
   );
 }
+
+/**
+ * From which instant (ms) on a battery is at or below so many percent, by what has been told of it up to `now` and as it drains since;
+ * null where nothing has been told of it, or it does not get there. `DRAIN_PERCENT_PER_HOUR`.
+ *
+ * @example lowBatteryFrom([{ id: 'e', at: 0, collarId: 'c', event: 'charged', percent: 40 }], 0, 40) // 0
+ */
+export function lowBatteryFrom(events: readonly DeviceEvent[], now: number, percent: number): number | null {
+  const last = Math.max(...events.filter(({ at }) => at <= now).map(({ at }) => at));
+  if (last === -Infinity) return null;
+  const state = deviceAt(events, last);
+  if (state.percent === null) return null;
+  const hours = (state.percent - percent) / (DRAIN_PERCENT_PER_HOUR * (state.on === true ? 1 : 0.01));
+  return hours <= 0 ? last : last + hours * HOUR_MS;
+}

@@ -1,13 +1,12 @@
-import { FieldBatchSent, PressesAsked, SessionAsked, fieldErrors } from '@banter/contract';
+import { FieldBatchSent, PressesAsked, SessionAsked } from '@banter/contract';
 import { Router } from 'express';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
-import { Failure } from '../services/failure.ts';
 import { fieldSessionPage, keepFieldBatch } from '../services/field-log.ts';
 import { fieldPage } from '../services/field-page.ts';
 import { levelsPage, pressesOf } from '../services/levels.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readLargeJson } from './read-request.ts';
+import { idOf, parseBody, parseQuery, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** The field log, and what its numbers say. */
@@ -22,18 +21,16 @@ export function fieldRoutes(dataSource: DataSource, log: Logger): Router {
     response.json(await keepFieldBatch(scopeOf(request, dataSource), parseBody(FieldBatchSent, request), new Date(), failed));
   });
   routes.get('/field-sessions/:id', async (request, response) => {
-    const asked = SessionAsked.safeParse(request.query);
-    if (!asked.success) throw new Failure('bad-input', { errors: fieldErrors(asked.error) });
-    const since = asked.data.since === undefined ? null : new Date(asked.data.since);
+    const asked = parseQuery(SessionAsked, request);
+    const since = asked.since === undefined ? null : new Date(asked.since);
     response.json(await fieldSessionPage(scopeOf(request, dataSource), idOf(request), since));
   });
   routes.get('/dogs/:id/levels', signedIn, async (request, response) => {
     response.json(await levelsPage(scopeOf(request, dataSource), idOf(request), new Date()));
   });
   routes.get('/dogs/:id/presses', signedIn, async (request, response) => {
-    const parsed = PressesAsked.safeParse(request.query);
-    if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
-    response.json(await pressesOf(scopeOf(request, dataSource), idOf(request), parsed.data));
+    const parsed = parseQuery(PressesAsked, request);
+    response.json(await pressesOf(scopeOf(request, dataSource), idOf(request), parsed));
   });
   return routes;
 }

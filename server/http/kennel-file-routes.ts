@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { CSV_TABLES, fieldErrors, ImportAsked, KeepImport, kennelFileSchema } from '@banter/contract';
+import { CSV_TABLES, ImportAsked, KeepImport, kennelFileSchema } from '@banter/contract';
 import { Router, type Response } from 'express';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
@@ -13,7 +13,7 @@ import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readJson } from './read-request.ts';
+import { idOf, parseBody, parseQuery, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** The whole kennel as one open file, out and back in. */
@@ -53,10 +53,9 @@ export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: Kenne
     await stream(response, eventLines(dataSource, scopeOf(request, dataSource)), 'events.ndjson', 'application/x-ndjson');
   });
   routes.post('/imports', async (request, response) => {
-    const asked = ImportAsked.safeParse(request.query);
-    if (!asked.success) throw new Failure('bad-input', { errors: fieldErrors(asked.error) });
+    const asked = parseQuery(ImportAsked, request);
     const length = Number(request.get('content-length'));
-    const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null, asked.data.table ?? null);
+    const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null, asked.table ?? null);
     response.status(201).json(view);
   });
   routes.get('/imports/:id', (request, response) => {

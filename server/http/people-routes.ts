@@ -1,9 +1,8 @@
-import { DeedsAsked, fieldErrors, InvitationAsked, InviteFacts, Join, PersonStanding } from '@banter/contract';
+import { DeedsAsked, InvitationAsked, InviteFacts, Join, PersonStanding } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { hashOf, type SessionStore, type Somebody } from '../data/session-store.ts';
 import { deedsPage } from '../services/deeds-page.ts';
-import { Failure } from '../services/failure.ts';
 import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { peoplePage, setStanding } from '../services/people.ts';
@@ -11,7 +10,7 @@ import { beginSession } from './account-routes.ts';
 import { signedIn } from './guards.ts';
 import { knowDevice } from './known-devices.ts';
 import type { Limits } from './limits.ts';
-import { idOf, parseBody, readJson } from './read-request.ts';
+import { idOf, parseBody, parseQuery, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
@@ -70,9 +69,8 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
   });
   versionedRoutes(routes, dataSource, 'invites', InviteFacts, inviteKind);
   routes.get('/deeds', async (request, response) => {
-    const parsed = DeedsAsked.safeParse(request.query);
-    if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
-    response.json(await deedsPage(scopeOf(request, dataSource), parsed.data));
+    const parsed = parseQuery(DeedsAsked, request);
+    response.json(await deedsPage(scopeOf(request, dataSource), parsed));
   });
   return routes;
 }

@@ -1,5 +1,5 @@
 import { fieldErrors, RecordId, type z } from '@banter/contract';
-import express, { type Request, type RequestHandler } from 'express';
+import express, { type Request, type RequestHandler, type Response } from 'express';
 import { PHOTO_LIMIT } from '../services/photos.ts';
 import { Failure } from '../services/failure.ts';
 
@@ -86,4 +86,19 @@ export function versionOf(request: Request): number | null {
   const found = /^(?:W\/)?"?(\d{1,9})"?$/.exec(header.trim());
   if (!found) throw new Failure('bad-input', { errors: [{ path: 'If-Match', message: 'If-Match must name a version, such as "3".' }] });
   return Number(found[1]);
+}
+
+/** Parses what stands behind the question mark, or fails with the errors at their names. */
+export function parseQuery<Schema extends z.ZodType>(schema: Schema, request: Request): z.output<Schema> {
+  const parsed = schema.safeParse(request.query);
+  if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
+  return parsed.data;
+}
+
+/** Says where a list goes on (RFC 8288): the same address with the cursor of what comes next. */
+export function goesOn(request: Request, response: Response, next: string | null): void {
+  if (next === null) return;
+  const asked = new URLSearchParams(request.query as Record<string, string>);
+  asked.set('after', next);
+  response.set('Link', `<${request.baseUrl}${request.path}?${asked.toString()}>; rel="next"`);
 }

@@ -1,11 +1,11 @@
 import {
   BridgeFacts,
   CalendarAsked,
+  UpkeepAsked,
   CalendarChange,
   CollarFacts,
   DogFacts,
   DressingFacts,
-  fieldErrors,
   GearFacts,
   HoursFacts,
   KennelTemplateFacts,
@@ -41,14 +41,15 @@ import { drillKind, drillsPage } from '../services/drills.ts';
 import { endingKind } from '../services/endings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
-import { Failure } from '../services/failure.ts';
 import { hoursKind } from '../services/hours.ts';
-import { inspectionKind, upkeepPage } from '../services/inspections.ts';
+import { inspectionKind } from '../services/inspections.ts';
+import { upkeepPage } from '../services/upkeep.ts';
 import { kennelTemplateKind, templatesPage } from '../services/kennel-templates.ts';
 import { levelCapKind } from '../services/levels.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { lockerPage } from '../services/locker-page.ts';
-import { neckPage, wearingPage } from '../services/neck-page.ts';
+import { neckPage } from '../services/neck-page.ts';
+import { wearingPage } from '../services/wearing.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
 import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
@@ -60,7 +61,7 @@ import { tapingKind } from '../services/tapings.ts';
 import { weighingKind } from '../services/weighings.ts';
 import { appendedRoutes } from './appended-routes.ts';
 import { signedIn } from './guards.ts';
-import { idOf, parseBody, readLargeJson } from './read-request.ts';
+import { goesOn, idOf, parseBody, parseQuery, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
 
@@ -144,7 +145,9 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(await classPage(scopeOf(request, dataSource), new Date()));
   });
   routes.get('/upkeep', async (request, response) => {
-    response.json(await upkeepPage(scopeOf(request, dataSource), new Date()));
+    const page = await upkeepPage(scopeOf(request, dataSource), new Date(), parseQuery(UpkeepAsked, request));
+    goesOn(request, response, page.next);
+    response.json(page);
   });
   routes.get('/locker', async (request, response) => {
     response.json(await lockerPage(scopeOf(request, dataSource)));
@@ -160,9 +163,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(await templatesPage(scopeOf(request, dataSource)));
   });
   routes.get('/calendar', async (request, response) => {
-    const parsed = CalendarAsked.safeParse(request.query);
-    if (!parsed.success) throw new Failure('bad-input', { errors: fieldErrors(parsed.error) });
-    response.json(await calendarPage(scopeOf(request, dataSource), parsed.data));
+    response.json(await calendarPage(scopeOf(request, dataSource), parseQuery(CalendarAsked, request)));
   });
   routes.post('/calendar-changes', ...readLargeJson, async (request, response) => {
     response.json(await changeCalendar(scopeOf(request, dataSource), parseBody(CalendarChange, request), new Date()));

@@ -1,12 +1,13 @@
-import type { TodayPage } from '@banter/contract';
+import { todayChange, TodayItemsAsked, type TodayChange, type TodayPage } from '@banter/contract';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { Listeners } from '../services/listeners.ts';
 import { SharedToday } from '../services/shared-today.ts';
-import { todayPage } from '../services/today.ts';
+import { moreOfToday, todayPage } from '../services/today.ts';
 import { signedIn } from './guards.ts';
+import { goesOn, parseQuery } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** Changes that come together are told together. */
@@ -42,6 +43,11 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
   const listeners = new Listeners(dataSource);
   const shared = new SharedToday();
   routes.use('/today', signedIn);
+  routes.get('/today/items', async (request, response) => {
+    const page = await moreOfToday(scopeOf(request, dataSource), new Date(), parseQuery(TodayItemsAsked, request).after);
+    goesOn(request, response, page.next);
+    response.json(page);
+  });
   routes.get('/today', async (request, response) => {
     const scope = scopeOf(request, dataSource);
     if (!/\btext\/event-stream\b/.test(request.get('accept') ?? '')) {
@@ -57,7 +63,9 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       await listeners.giveBack(place);
       return;
     }
+    /** What this screen was told last, and the page that it makes of it. */
     let sent = '';
+    let known: TodayPage | null = null;
     let gathering: NodeJS.Timeout | undefined;
     // Until the whole has been told, what changes meanwhile waits for its turn.
     let looking = true;
@@ -82,7 +90,8 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
         if (now === sent) response.write(': still\n\n');
         else {
           sent = now;
-          tell(response, page);
+          tell(response, known === null ? { today: page } : { changed: todayChange(known, page) });
+          known = page;
         }
       } catch {
         // The next look tells it; a database that is away ends no stream.
@@ -113,14 +122,16 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       Connection: 'keep-alive',
       'X-Accel-Buffering': 'no',
     });
-    tell(response, page);
+    tell(response, { today: page });
+    known = page;
     looking = false;
   });
   return routes;
 }
 
-function tell(response: Response, page: TodayPage): void {
-  response.write(`event: today\ndata: ${JSON.stringify(page)}\n\n`);
+/** The whole of Today once, and then what has changed. */
+function tell(response: Response, told: { today: TodayPage } | { changed: TodayChange }): void {
+  for (const [event, data] of Object.entries(told)) response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
 }
 
 const stillSignedIn = (request: Request): Promise<boolean> =>

@@ -1,4 +1,4 @@
-import { TodayPage } from '@banter/contract';
+import { TodayChange, todayChanged, TodayPage } from '@banter/contract';
 import { request as httpRequest, type ClientRequest } from 'node:http';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -36,6 +36,7 @@ const page = async (who = agent) => TodayPage.parse((await who.get('/api/today')
 function listen() {
   const heard: TodayPage[] = [];
   const waiting: ((page: TodayPage) => void)[] = [];
+  let last: TodayPage | null = null;
   const address = server.address() as AddressInfo;
   const asked = httpRequest({ host: '127.0.0.1', port: address.port, path: '/api/today', headers: { accept: 'text/event-stream', cookie } }, (response) => {
     let text = '';
@@ -44,9 +45,12 @@ function listen() {
       text += chunk;
       for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
         const data = /^data: (.*)$/m.exec(text.slice(0, end))?.[1];
+        const changed = /^event: changed$/m.test(text.slice(0, end));
         text = text.slice(end + 2);
         if (data === undefined) continue;
-        const told = TodayPage.parse(JSON.parse(data));
+        // After the whole, what changed alone is told.
+        const told = changed ? todayChanged(last!, TodayChange.parse(JSON.parse(data)))! : TodayPage.parse(JSON.parse(data));
+        last = told;
         const waiter = waiting.shift();
         if (waiter) waiter(told);
         else heard.push(told);

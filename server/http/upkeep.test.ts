@@ -1,6 +1,6 @@
 import { INSPECT_PRONG } from '@banter/core/collars/prong';
 import { INSPECT_LEASH, type InspectionSpec } from '@banter/core';
-import { currentFits, DogPage, fitsSetAside, UpkeepPage, upkeepPieces } from '@banter/contract';
+import { currentFits, DogPage, fitsSetAside, pieceDue, UpkeepPage } from '@banter/contract';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -25,12 +25,12 @@ const look = (answers: object = {}, more: object = {}) =>
   agent
     .put(`/api/inspections/${uuidv7()}`)
     .send({ collarId: collar, gearId: null, answers: { ...allGood(INSPECT_PRONG), ...answers }, note: '', at: ago(0), ...more });
-const page = async () => UpkeepPage.parse((await agent.get('/api/upkeep')).body);
+const page = async (query: string = `piece=${collar}`) => UpkeepPage.parse((await agent.get(`/api/upkeep?${query}`)).body);
 const state = async () => (await agent.get(`/api/collars/${collar}`)).body as { condition: string; retiredAt: string | null };
 
 describe('upkeep', () => {
   it('never looked at is due; sound for a month; to be mended stays due until it is looked at again', async () => {
-    const why = async () => upkeepPieces(await page(), Date.now(), { inspectDays: 30, inspectWears: 60 })[0]!.due.why;
+    const why = async () => pieceDue((await page()).rows[0]!, Date.now(), { inspectDays: 30, inspectWears: 60 }).why;
     // Measured with a ruler that day and called sound, it was inspected that day.
     expect(await why()).toBe('days');
     const { id: _id, version, ...facts } = (await agent.get(`/api/collars/${collar}`)).body as { id: string; version: number };
@@ -63,7 +63,7 @@ describe('upkeep', () => {
     const choices = { gaugeSchool: 'weight-line', betweenSchool: 'finer', split: { left: 6, right: 5 }, start: null, ring: 'live', ringPlace: 'nape' };
     const plan = await agent.put(`/api/plans/${uuidv7()}`).send({ dogId: dog, collarId: collar, kind: 'prong', choices, placeId: place, note: 'For the test.', at: ago(1) }); // prettier-ignore
     expect(plan.status).toBe(201);
-    expect((await page()).worn.map(({ dogName }) => dogName)).toEqual(['Bracken']);
+    expect((await page()).rows[0]!.worn.map(({ dogName }) => dogName)).toEqual(['Bracken']);
 
     const found = await look({ tips: 'worse' });
     expect(found.body).toMatchObject({ outcome: 'scrap', copy: true });
@@ -136,6 +136,7 @@ describe('upkeep', () => {
   it('sees nothing of another kennel', async () => {
     const other = await newKennel(banter.app);
     expect((await other.put(`/api/inspections/${uuidv7()}`).send({ collarId: collar, gearId: null, answers: allGood(INSPECT_PRONG), note: '', at: ago(0) })).status).toBe(422); // prettier-ignore
-    expect(UpkeepPage.parse((await other.get('/api/upkeep')).body).collars).toEqual([]);
+    expect(UpkeepPage.parse((await other.get('/api/upkeep?list=later')).body)).toMatchObject({ rows: [], counts: { due: 0, later: 0, scrapped: 0 } });
+    expect(UpkeepPage.parse((await other.get(`/api/upkeep?piece=${collar}`)).body).rows).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { dayOf, feedEntries, stagesPlanned, timeOn, upkeepPieces, type CalendarFeed, type CalendarFeedFacts, type CalendarFeedsPage } from '@banter/contract';
+import { dayOf, feedEntries, stagesPlanned, timeOn, type CalendarFeed, type CalendarFeedFacts, type CalendarFeedsPage } from '@banter/contract';
 import { houseRules, DAY_MS } from '@banter/core';
 import ical, { ICalCalendarMethod, ICalEventBusyStatus } from 'ical-generator';
 import type { DataSource } from 'typeorm';
@@ -8,11 +8,11 @@ import { PlaceEntity } from '../data/entities/place.ts';
 import { calendarPage } from './calendar.ts';
 import { dogsPage } from './dog-pages.ts';
 import { badField } from './failure.ts';
-import { fieldPage } from './field-page.ts';
-import { dogWears, upkeepPage } from './inspections.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { placeAnswer } from './places.ts';
+import { piecesKeptUp } from './upkeep.ts';
+import { wearingPage } from './wearing.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import type { VersionedKind } from './record-base.ts';
 import { latestSkin, skinOfDogs } from './skin-standings.ts';
@@ -53,10 +53,10 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const all = await dogsPage(scope);
   const { dogs } = all;
   const looks = await latestSkin(scope, now);
-  const [field, calendar, upkeep, places] = await Promise.all([
-    fieldPage(scope, now, { page: all, skin: looks }),
+  const [{ wearing }, calendar, pieces, places] = await Promise.all([
+    wearingPage(scope, now),
     calendarPage(scope, { from, days: SHOWN_DAYS }),
-    upkeepPage(scope, now, all.dogs.filter(({ dog }) => dog.archivedAt === null).map(dogWears)),
+    piecesKeptUp(scope, now),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const cards = dogs.filter(({ dog }) => dog.archivedAt === null);
@@ -65,7 +65,7 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
     stages.find(({ programme }) => programme.id === programmeId)?.programme.stages.find(({ id }) => id === stageId)?.name;
   const { growth } = await growthOf(scope, cards, kennel, now);
   const entries = feedEntries({
-    field: field.dogs,
+    wearing,
     skins: skinOfDogs(
       looks,
       cards.map(({ dog }) => dog),
@@ -84,7 +84,7 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
     ),
     dogNames: new Map(dogs.map(({ dog }) => [dog.id, dog.name])),
     people: calendar.people,
-    pieces: upkeepPieces(upkeep, now.getTime(), rules),
+    pieces,
     dayOf: (at) => dayOf(at, kennel.timeZone),
     now: now.getTime(),
     personId,

@@ -7,7 +7,7 @@ import { EndingEntity } from '../data/entities/ending.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
-import { PlanEntity } from '../data/entities/plan.ts';
+import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { WeighingEntity } from '../data/entities/weighing.ts';
@@ -30,6 +30,22 @@ import { weighingAnswers } from './weighings.ts';
 /** A taping that corrects the one under this alias, so that the corrected one no longer counts. */
 const correctionOf = (alias: string) => `SELECT 1 FROM tapings fix WHERE fix.kennelId = ${alias}.kennelId AND fix.correctsId = ${alias}.id`;
 
+/** The latest plan of each kind of each dog, unless it has been set aside; of all dogs unless some are named. */
+export async function fittedPlans(scope: KennelScope, only?: readonly string[]): Promise<PlanRow[]> {
+  if (only?.length === 0) return [];
+  return await scope
+    .query(PlanEntity)
+    .andWhere(only === undefined ? 'TRUE' : 'record.dogId IN (:...only)', { only })
+    .andWhere(
+      'NOT EXISTS (SELECT 1 FROM plans later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId AND later.kind = record.kind AND (later.at, later.id) > (record.at, record.id))',
+    )
+    .andWhere(
+      `NOT EXISTS (SELECT 1 FROM endings ending WHERE ending.kennelId = record.kennelId AND ending.planId = record.id AND ending.ended
+        AND NOT EXISTS (SELECT 1 FROM endings later WHERE later.kennelId = ending.kennelId AND later.planId = ending.planId AND (later.at, later.id) > (ending.at, ending.id)))`,
+    )
+    .getMany();
+}
+
 /** All dogs of a kennel, or some of them, by name, with the latest of each that their cards show. */
 export async function dogsPage(scope: KennelScope, only?: readonly string[]): Promise<DogsPage> {
   const ofSome = only === undefined ? {} : { id: In([...only]) };
@@ -46,18 +62,7 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
         AND later.site = record.site AND (later.at, later.id) > (record.at, record.id) AND NOT EXISTS (${correctionOf('later')}))`,
     )
     .getMany();
-  // The latest plan of each kind, unless it has been set aside.
-  const plans = await scope
-    .query(PlanEntity)
-    .andWhere(ofThese, ids)
-    .andWhere(
-      'NOT EXISTS (SELECT 1 FROM plans later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId AND later.kind = record.kind AND (later.at, later.id) > (record.at, record.id))',
-    )
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM endings ending WHERE ending.kennelId = record.kennelId AND ending.planId = record.id AND ending.ended
-        AND NOT EXISTS (SELECT 1 FROM endings later WHERE later.kennelId = ending.kennelId AND later.planId = ending.planId AND (later.at, later.id) > (ending.at, ending.id)))`,
-    )
-    .getMany();
+  const plans = await fittedPlans(scope, only);
   const planIds = plans.map((plan) => plan.id);
   const checks = planIds.length === 0 ? [] : await scope.all(FitCheckEntity, { planId: In(planIds) }, { attempt: 'ASC' });
 

@@ -1,26 +1,11 @@
-import {
-  dayOf,
-  rigPieces,
-  GEAR_INSPECTIONS,
-  inspectionFaults,
-  inspectionOf,
-  type Inspection,
-  type NewInspection,
-  type UpkeepPage,
-  type Dog,
-  type DogsPage,
-} from '@banter/contract';
-import { inspect, DAY_MS } from '@banter/core';
+import { GEAR_INSPECTIONS, inspectionFaults, inspectionOf, type Inspection, type NewInspection } from '@banter/contract';
+import { inspect } from '@banter/core';
 import { CollarEntity } from '../data/entities/collar.ts';
-import { DressingEntity } from '../data/entities/dressing.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { InspectionEntity, type InspectionRow } from '../data/entities/inspection.ts';
 import { collarAnswer, collarKindOfRecord } from './collars.ts';
-import { dogsPage } from './dog-pages.ts';
 import { badField, Failure } from './failure.ts';
-import { gearAnswer } from './gear.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 
@@ -64,49 +49,3 @@ export const inspectionKind: AppendedKind<InspectionRow, NewInspection, Inspecti
   sentOf: ({ collarId, gearId, answers, note, at }) => ({ collarId, gearId, answers, note, at: at.toISOString() }),
   toAnswers: keptAnswers,
 };
-
-/** A dog with the collars that were decided for it, and when each was checked last. */
-export type DogWears = { dog: Pick<Dog, 'id' | 'name' | 'bornOn'>; worn: readonly { collarId: string; lookedAt: string | null }[] };
-export const dogWears = ({ dog, fits }: Pick<DogsPage['dogs'][number], 'dog' | 'fits'>): DogWears => ({
-  dog,
-  worn: fits.map(({ plan, check }) => ({ collarId: plan.collarId, lookedAt: check?.at ?? null })),
-});
-
-/** Everything that is kept up; what the dogs here wear is looked up unless it is known. */
-export async function upkeepPage(scope: KennelScope, now: Date, known?: readonly DogWears[]): Promise<UpkeepPage> {
-  const byName = { name: 'ASC', id: 'ASC' } as const;
-  const [kennel, collars, gear, inspections, dressings, wears, here] = await Promise.all([
-    kennelOf(scope),
-    scope.all(CollarEntity, {}, byName),
-    scope.all(GearEntity, {}, byName),
-    scope.all(InspectionEntity, {}, { at: 'DESC', id: 'DESC' }),
-    scope.all(DressingEntity, {}, { id: 'ASC' }),
-    // How often each went on since it was inspected, or measured and called sound: one that was taken back never did.
-    scope.raw<{ collarId: string; count: string }>(
-      `SELECT worn.collarId, COUNT(*) AS count FROM events worn
-        LEFT JOIN collars measured ON measured.kennelId = worn.kennelId AND measured.id = worn.collarId AND measured.\`condition\` = 'sound'
-        WHERE worn.kennelId = :kennelId AND worn.event = 'put-on'
-          AND worn.at > COALESCE((SELECT MAX(looked.at) FROM inspections looked WHERE looked.kennelId = worn.kennelId AND looked.collarId = worn.collarId), '1970-01-01')
-          AND worn.at >= COALESCE(measured.measuredOn, '1970-01-01')
-          AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
-        GROUP BY worn.collarId`,
-    ),
-    known ?? dogsPage(scope).then(({ dogs }) => dogs.filter(({ dog }) => dog.archivedAt === null).map(dogWears)),
-  ]);
-  const today = Date.parse(dayOf(now.getTime(), kennel.timeZone));
-  const pieces = gear.map(gearAnswer);
-  const dressingOf = new Map(dressings.map((one) => [one.id, one]));
-  return {
-    collars: collars.map(collarAnswer),
-    gear: pieces,
-    inspections: await keptAnswers(scope, inspections),
-    wears: wears.map(({ collarId, count }) => ({ collarId, count: Number(count) })),
-    worn: here.flatMap(({ dog, worn }) => {
-      const on = { dogId: dog.id, dogName: dog.name, ageDays: dog.bornOn === null ? null : Math.round((today - Date.parse(dog.bornOn)) / DAY_MS) };
-      return [
-        ...worn.map(({ collarId, lookedAt }) => ({ ...on, pieceId: collarId, lookedAt })),
-        ...rigPieces(dressingOf.get(dog.id) ?? null, pieces).map(({ piece }) => ({ ...on, pieceId: piece.id, lookedAt: null })),
-      ];
-    }),
-  };
-}

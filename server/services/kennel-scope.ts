@@ -3,7 +3,7 @@ import type { Role } from '@banter/contract';
 import { setTimeout as pause } from 'node:timers/promises';
 import { isDatabaseAway, isUndoneForAnother } from '../data/database-away.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
-import { touchStandings } from '../standings/touch.ts';
+import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
 /** How often a transaction that the database undid for another's sake is done in all, and one that it was away for. */
@@ -178,6 +178,11 @@ export class KennelScope {
   /** What stands of the dogs that written rows bear on is to be worked out anew. */
   private async touch<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly object[]): Promise<void> {
     await touchStandings(this.manager, this.kennelId, entity.options.tableName!, rows);
+  }
+
+  /** Whether a dog wears them is another than it was: what stands of these pieces is to be worked out anew. */
+  async touchPieces(pieceIds: readonly string[]): Promise<void> {
+    await touchPieces(this.manager, this.kennelId, pieceIds);
   }
 
   /** Changes what has no version: what a person is. */

@@ -1,26 +1,20 @@
-import { houseOf, latestGirths, dressedWears, fittingDog, dayOf, skinLooksOf, type NeckPage, type WearingPage } from '@banter/contract';
-import { contractSpeaker, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason, DAY_MS } from '@banter/core';
+import type { NeckPage } from '@banter/contract';
+import { DAY_MS } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
-import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
 import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
-import { collarAnswer } from './collars.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
-import { eventAnswers, eventAsSent } from './events.ts';
+import { eventAnswers } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelAnswer, kennelOf } from './kennels.ts';
 import { keptAnswers } from './kept.ts';
 import { programmeKind } from './programmes.ts';
-import { openPutOns } from './open-wears.ts';
 import { skinLookKind } from './skin-looks.ts';
-import { tapingKind } from './tapings.ts';
 
 /** Events of the last sixty days are shown. */
 const SHOWN_DAYS = 60;
@@ -87,69 +81,4 @@ export async function neckPage(scope: KennelScope, id: string, now: Date): Promi
     moves: await keptAnswers(scope, moves),
     dogNames: Object.fromEntries([page.dog, ...dogs].map((dog) => [dog.id, dog.name])),
   };
-}
-
-/** What is on which dog of the kennel at an instant, and which rules that breaks; the longest on first. */
-export async function wearingPage(scope: KennelScope, now: Date): Promise<WearingPage> {
-  const open = await openPutOns(scope, now);
-  if (open.length === 0) return { wearing: [] };
-  const dogIds = [...new Set(open.map(({ dogId }) => dogId!))];
-  const since = new Date(Math.min(now.getTime() - 2 * DAY_MS, ...open.map(({ at }) => at.getTime())));
-  const collarIds = [...new Set(open.map(({ collarId }) => collarId!))];
-  const [kennel, dogs, looks, tapings, events] = await Promise.all([
-    kennelOf(scope),
-    scope.someOf(DogEntity, dogIds),
-    scope.all(SkinLookEntity, { dogId: In(dogIds) }, { at: 'ASC', id: 'ASC' }),
-    scope.all(TapingEntity, { dogId: In(dogIds), site: In(['high', 'coat-depth']) }, { at: 'ASC' }),
-    scope
-      .query(EventEntity)
-      .andWhere('(record.dogId IN (:...dogIds) OR record.collarId IN (:...collarIds)) AND record.at >= :since AND record.at <= :now', {
-        dogIds,
-        collarIds,
-        since,
-        now,
-      })
-      .andWhere('record.event IN (:...names)', { names: WEAR_EVENTS })
-      .getMany(),
-  ]);
-  const told = events.map(eventAsSent);
-  const collars = (await scope.someOf(CollarEntity, [...new Set(events.flatMap(({ collarId }) => collarId ?? []))])).map(collarAnswer);
-  const girths = await tapingKind.toAnswers(scope, tapings);
-  const wearing = dogs.flatMap((dog) => {
-    const tapes = latestGirths(girths.filter(({ dogId }) => dogId === dog.id));
-    const neck = fittingDog(dog, tapes, { today: dayOf(now.getTime(), kennel.timeZone) });
-    const wears = dressedWears(dog.id, told, collars, {
-      skin: skinLooksOf(looks.filter(({ dogId }) => dogId === dog.id)),
-      girthMm: neck.skinGirthMm ?? neck.hairGirthMm,
-      house: houseOf(kennelAnswer(kennel), dog),
-      timeZone: kennel.timeZone,
-      now: now.getTime(),
-    });
-    return wears.flatMap(({ wear, collar, marks, ask }) =>
-      wear.to !== null || !collar
-        ? []
-        : [
-            {
-              dogId: dog.id,
-              dogName: dog.name,
-              collarId: collar.id,
-              collarName: collar.name,
-              kind: collar.kind,
-              from: new Date(wear.from).toISOString(),
-              state: wear.states.at(-1)!.value,
-              clock: wear.places.at(-1)?.value ?? null,
-              ask,
-              alarms: marks
-                .filter(({ to }) => to === null)
-                .map((mark) => ({
-                  code: mark.code,
-                  tone: WEAR_MARK_TONES[mark.code],
-                  text: wordReason(WEAR_MARK_WORDS, mark, contractSpeaker).text,
-                  from: new Date(mark.from).toISOString(),
-                })),
-            },
-          ],
-    );
-  });
-  return { wearing: wearing.sort((a, b) => (a.from < b.from ? -1 : 1)) };
 }

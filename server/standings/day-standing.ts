@@ -1,22 +1,22 @@
-import { dayOf, dayStart, dogDues, dogDuesUntil, type TodayFound } from '@banter/contract';
-import { benchSpeaker, houseRules, DAY_MS } from '@banter/core';
+import { dayOf, dayStart, dogDues, dogDuesUntil } from '@banter/contract';
+import { benchSpeaker, houseRules, pieceStanding, DAY_MS } from '@banter/core';
 import { dogsPage } from '../services/dog-pages.ts';
 import { levelsOfDogs } from '../services/field-page.ts';
 import { growthOf } from '../services/growth-of.ts';
-import { dogWears, type DogWears } from '../services/inspections.ts';
+import { piecesOf, wornByDogs } from '../services/worn-pieces.ts';
 import { levelsUp, WORKED_DAYS } from '../services/levels-up.ts';
 import { latestSkin, skinOfDogs } from '../services/skin-standings.ts';
 import type { StandingKind } from './standing-kind.ts';
 
-/** What is due of a dog by itself, and what it wears. */
-export type DogDay = { dues: TodayFound[]; worn: DogWears['worn'] };
-
-/** What is due of each dog on a day of the kennel: Today reads it, and works out nothing of a dog itself. */
-export const DAY_STANDING: StandingKind<DogDay> = {
+/** What is due of each dog by itself on a day of the kennel, and what it wears: Today and Upkeep read it, and work out nothing of a dog themselves. */
+export const DAY_STANDING: StandingKind<null> = {
   name: 'day',
-  version: 1,
+  of: 'dog',
+  version: 2,
   work: async (scope, dogIds, kennel, now) => {
     const page = await dogsPage(scope, dogIds);
+    const worn = await wornByDogs(scope, page.dogs);
+    const pieces = await piecesOf(scope, worn);
     const [looks, levels] = [await latestSkin(scope, now, dogIds), await levelsOfDogs(scope, page, kennel, now)];
     // A curve of weighings knows no hours: it is read at the beginning of the day.
     const { growing, growth } = await growthOf(scope, page.dogs, kennel, new Date(dayStart(now.getTime(), kennel.timeZone)));
@@ -44,12 +44,18 @@ export const DAY_STANDING: StandingKind<DogDay> = {
           growth: growth.filter(({ dogId }) => dogId === id),
           skins: skinOfDogs(looks, [card.dog], kennel, now),
           levels: levelsUp([card], levels, (collarId) => names.get(collarId) ?? '', now),
+          unfit: (worn.get(id) ?? []).flatMap(({ pieceId }) => {
+            const piece = pieces.get(pieceId);
+            const is = piece ? pieceStanding(piece) : 'sound';
+            return piece && is !== 'sound' ? [{ dogId: id, dogName: card.dog.name, pieceId, name: piece.name, is }] : [];
+          }),
         };
+        const here = card.dog.archivedAt === null;
         const works = (levels.get(id) ?? []).flatMap(({ settings }) =>
           settings.flatMap(({ workedAt }) => (workedAt === null ? [] : [workedAt + WORKED_DAYS * DAY_MS])),
         );
         const until = Math.min(dogDuesUntil(facts), lookAhead.get(id) ?? Infinity, ...works.filter((at) => at > by.now));
-        return [id, { data: { dues: dogDues(facts), worn: dogWears(card).worn }, until }];
+        return [id, { data: null, until, dues: here ? dogDues(facts) : [], wears: here ? worn.get(id)! : [] }];
       }),
     );
   },

@@ -9,6 +9,7 @@ import type { StandingKind } from './standing-kind.ts';
 /** What stands of the levels of every device that a dog was ever fitted with. */
 export const LEVELS_STANDING: StandingKind<DeviceStanding[]> = {
   name: 'levels',
+  of: 'dog',
   version: 1,
   work: async (scope, dogIds, kennel, now) => {
     const plans = await scope.raw<{ dogId: string; collarId: string }>(

@@ -1,6 +1,8 @@
 import { DAY_STANDING } from './day-standing.ts';
 import { LEVELS_STANDING } from './levels-standing.ts';
+import { PIECE_STANDING } from './piece-standing.ts';
 import type { StandingKind } from './standing-kind.ts';
+import { WEAR_STANDING } from './wear-standing.ts';
 
-/** Every standing that is kept. */
-export const STANDING_KINDS: readonly StandingKind<unknown>[] = [LEVELS_STANDING, DAY_STANDING];
+/** Every standing that is kept; what another reads comes before it. */
+export const STANDING_KINDS: readonly StandingKind<unknown>[] = [LEVELS_STANDING, WEAR_STANDING, DAY_STANDING, PIECE_STANDING];

@@ -106,7 +106,7 @@ describe('what stands of a dog is kept', () => {
   it('once: what nobody touched is read as it was kept', async () => {
     await tell(session(60, [9, 9, 9]).events);
     await device();
-    const [row] = (await banter.dataSource.query('SELECT touched, worked FROM standings WHERE kind = ? AND kennelId = ? AND dogId = ?', [
+    const [row] = (await banter.dataSource.query('SELECT touched, worked FROM standings WHERE kind = ? AND kennelId = ? AND subjectId = ?', [
       'levels',
       (await kennelRow()).id,
       dog,
@@ -116,12 +116,12 @@ describe('what stands of a dog is kept', () => {
     }[];
     expect(row!.worked).toBe(row!.touched);
     // Told by what is kept alone: another number in it is answered as it stands there, and found by the rebuild.
-    await banter.dataSource.query(`UPDATE standings SET data = REPLACE(data, '"atEnd":9', '"atEnd":7') WHERE kennelId = ? AND dogId = ?`, [
+    await banter.dataSource.query(`UPDATE standings SET data = REPLACE(data, '"atEnd":9', '"atEnd":7') WHERE kennelId = ? AND subjectId = ?`, [
       (await kennelRow()).id,
       dog,
     ]);
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 7 });
-    expect(await rebuilt()).toEqual({ looked: 1, differ: [{ kind: 'levels', dogId: dog }] });
+    expect(await rebuilt()).toEqual({ looked: 1, differ: [{ kind: 'levels', subjectId: dog }] });
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 9 });
   });
 
@@ -157,7 +157,8 @@ describe('what stands of a dog is kept', () => {
     }
     await device();
     await agent.get('/api/today');
-    expect(await rebuilt()).toEqual({ looked: 2, differ: [] });
+    // Its levels, what it wears and what is due of it; and its two collars.
+    expect(await rebuilt()).toEqual({ looked: 5, differ: [] });
   });
 
   it('until time makes it another: a look of a phone whose clock runs ahead counts from its own time', async () => {
@@ -165,7 +166,7 @@ describe('what stands of a dog is kept', () => {
     const look = { dogId: dog, clock: 12, under: 'strap', grade: 2, sore: null, note: '', photoId: null, at };
     await must(`/api/skin-looks/${uuidv7()}`, look);
     await agent.get('/api/today');
-    const [row] = (await banter.dataSource.query('SELECT untilAt FROM standings WHERE kind = ? AND kennelId = ? AND dogId = ?', [
+    const [row] = (await banter.dataSource.query('SELECT untilAt FROM standings WHERE kind = ? AND kennelId = ? AND subjectId = ?', [
       'day',
       (await kennelRow()).id,
       dog,

@@ -2,14 +2,21 @@ import type { EntityManager } from 'typeorm';
 
 /** Which tables bear on each kind, by its name. What writes a row knows no more of standings than this. */
 const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'field_events', 'events', 'level_caps'];
-const BEARS_ON: Readonly<Record<string, ReadonlySet<string>>> = {
+const FITS = ['dogs', 'collars', 'plans', 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves'];
+const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
   levels: new Set(LEVELS),
-  day: new Set([...LEVELS, 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves', 'skin_looks']),
+  day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear']),
+  wear: new Set(['dogs', 'collars', 'plans', 'endings', 'events', 'skin_looks', 'tapings']),
 };
-const standingsTouchedBy = (table: string): string[] => Object.keys(BEARS_ON).filter((name) => BEARS_ON[name]!.has(table));
+const OF_PIECES: Readonly<Record<string, ReadonlySet<string>>> = {
+  piece: new Set(['collars', 'gear', 'inspections', 'events']),
+};
+const touchedBy = (kinds: Readonly<Record<string, ReadonlySet<string>>>, table: string): string[] =>
+  Object.keys(kinds).filter((name) => kinds[name]!.has(table));
 
-type Written = { id?: unknown; dogId?: unknown; collarId?: unknown; planId?: unknown; from?: unknown; to?: unknown };
+type Written = { id?: unknown; dogId?: unknown; collarId?: unknown; gearId?: unknown; planId?: unknown; from?: unknown; to?: unknown };
 const texts = (values: readonly unknown[]) => [...new Set(values.filter((value): value is string => typeof value === 'string'))];
+const list = (ids: readonly string[]) => (ids.length === 0 ? 'NULL' : ids.map(() => '?').join(', '));
 
 /** Collars that written rows speak of without a dog, or that other dogs' fits stand or fall with: by id, and by the plans that checks are of. */
 function collarsOf(table: string, rows: readonly Written[]): { collarIds: string[]; planIds: string[] } {
@@ -21,31 +28,57 @@ function collarsOf(table: string, rows: readonly Written[]): { collarIds: string
   return { collarIds: texts(rows.filter(({ dogId }) => dogId == null).map(({ collarId }) => collarId)), planIds: [] };
 }
 
-/**
- * Notes, in the transaction that writes rows of a table, that what stands of their dogs has to be worked out anew: of the dog a row is
- * of, and of every dog that a row's collar was ever fitted to.
- */
-export async function touchStandings(manager: EntityManager, kennelId: string, table: string, rows: readonly object[]): Promise<void> {
-  const kinds = standingsTouchedBy(table);
-  if (kinds.length === 0 || rows.length === 0) return;
-  const written = rows as readonly Written[];
-  const dogIds = texts(table === 'dogs' ? written.map(({ id }) => id) : written.map(({ dogId }) => dogId));
-  const { collarIds, planIds } = collarsOf(table, written);
-  const list = (ids: readonly string[]) => (ids.length === 0 ? 'NULL' : ids.map(() => '?').join(', '));
-  const fitted =
-    collarIds.length + planIds.length === 0
+/** The dogs that written rows bear on: of which a row is, to which its collar was ever fitted or put on, and in whose rig its piece hangs. */
+async function dogsTouched(manager: EntityManager, kennelId: string, table: string, rows: readonly Written[]): Promise<string[]> {
+  // How a dog is dressed is kept under the dog's own id.
+  const dogIds = texts(table === 'dogs' || table === 'dressings' ? rows.map(({ id }) => id) : rows.map(({ dogId }) => dogId));
+  const ids = async (sql: string, values: readonly string[]) => (await manager.query<{ dogId: string }[]>(sql, [...values])).map(({ dogId }) => dogId);
+  if (table === 'gear') {
+    const gearIds = texts(rows.map(({ id }) => id));
+    return gearIds.length === 0
       ? []
-      : await manager.query<{ dogId: string }[]>(
-          `SELECT DISTINCT dogId FROM plans WHERE kennelId = ?
-             AND (collarId IN (${list(collarIds)}) OR collarId IN (SELECT collarId FROM plans WHERE kennelId = ? AND id IN (${list(planIds)})))`,
-          [kennelId, ...collarIds, kennelId, ...planIds],
-        );
-  // In one order, so that two who touch the same dogs do not wait for each other.
-  const touched = [...new Set([...dogIds, ...fitted.map(({ dogId }) => dogId)])].sort();
-  if (touched.length === 0) return;
-  const values = kinds.sort().flatMap((kind) => touched.map((dogId) => [kennelId, kind, dogId]));
+      : await ids(`SELECT DISTINCT dogId FROM worn_pieces WHERE kennelId = ? AND pieceId IN (${list(gearIds)})`, [kennelId, ...gearIds]);
+  }
+  const { collarIds, planIds } = collarsOf(table, rows);
+  if (collarIds.length + planIds.length === 0) return dogIds;
+  const fitted = await ids(
+    `SELECT DISTINCT dogId FROM plans WHERE kennelId = ?
+       AND (collarId IN (${list(collarIds)}) OR collarId IN (SELECT collarId FROM plans WHERE kennelId = ? AND id IN (${list(planIds)})))`,
+    [kennelId, ...collarIds, kennelId, ...planIds],
+  );
+  // What is on a dog without having been fitted to it is called by its collar's name, too.
+  const putOn =
+    table === 'collars'
+      ? await ids(`SELECT DISTINCT dogId FROM events WHERE kennelId = ? AND collarId IN (${list(collarIds)}) AND dogId IS NOT NULL`, [kennelId, ...collarIds])
+      : [];
+  return [...dogIds, ...fitted, ...putOn];
+}
+
+/** The pieces of gear that written rows bear on. */
+const piecesTouched = (table: string, rows: readonly Written[]): string[] =>
+  texts(table === 'collars' || table === 'gear' ? rows.map(({ id }) => id) : rows.flatMap(({ collarId, gearId }) => [collarId, gearId]));
+
+/** Notes, in the transaction that writes rows of a table, that what stands of their dogs and pieces has to be worked out anew. */
+export async function touchStandings(manager: EntityManager, kennelId: string, table: string, rows: readonly object[]): Promise<void> {
+  const [ofDogs, ofPieces] = [touchedBy(OF_DOGS, table), touchedBy(OF_PIECES, table)];
+  if (rows.length === 0 || ofDogs.length + ofPieces.length === 0) return;
+  const dogs = ofDogs.length === 0 ? [] : await dogsTouched(manager, kennelId, table, rows);
+  const pieces = ofPieces.length === 0 ? [] : piecesTouched(table, rows);
+  await touch(manager, kennelId, [...pairs(ofDogs, dogs), ...pairs(ofPieces, pieces)]);
+}
+
+/** Notes that what stands of pieces has to be worked out anew: of those that exist, whoever wears them. */
+export const touchPieces = (manager: EntityManager, kennelId: string, pieceIds: readonly string[]): Promise<void> =>
+  touch(manager, kennelId, pairs(Object.keys(OF_PIECES), pieceIds));
+
+/** In one order, so that two who touch the same do not wait for each other. */
+const pairs = (kinds: readonly string[], ids: readonly string[]) =>
+  [...kinds].sort().flatMap((kind) => [...new Set(ids)].sort().map((id) => [kind, id] as const));
+
+async function touch(manager: EntityManager, kennelId: string, subjects: readonly (readonly [kind: string, id: string])[]): Promise<void> {
+  if (subjects.length === 0) return;
   await manager.query(
-    `INSERT INTO standings (kennelId, kind, dogId, touched) VALUES ${values.map(() => '(?, ?, ?, 1)').join(', ')} ON DUPLICATE KEY UPDATE touched = touched + 1`,
-    values.flat(),
+    `INSERT INTO standings (kennelId, kind, subjectId, touched) VALUES ${subjects.map(() => '(?, ?, ?, 1)').join(', ')} ON DUPLICATE KEY UPDATE touched = touched + 1`,
+    subjects.flatMap((one) => [kennelId, ...one]),
   );
 }

@@ -1,4 +1,4 @@
-import { TodayPage } from '@banter/contract';
+import { TodayChange, todayChanged, TodayItems, TodayPage, type TodayItem } from '@banter/contract';
 import { useEventListener, useEventSource, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence } from '../api/failure.ts';
@@ -19,14 +19,14 @@ export function useToday() {
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
   let wait = FIRST_WAIT_MS;
-  const { data, error, status, open, close } = useEventSource('/api/today', ['today'] as const);
+  const { data, event, error, status, open, close } = useEventSource('/api/today', ['today', 'changed'] as const);
   const live = computed(() => status.value === 'OPEN');
   const later = useTimeoutFn(open, () => wait, { immediate: false });
 
   watch(data, (text) => {
-    const parsed = text === null ? null : TodayPage.safeParse(JSON.parse(text));
-    if (!parsed?.success) return;
-    page.value = parsed.data;
+    const now = text === null ? null : heard(event.value, text);
+    if (now === null) return;
+    page.value = now;
     state.value = 'ready';
     wait = FIRST_WAIT_MS;
     connection.reached();
@@ -38,6 +38,46 @@ export function useToday() {
     later.start();
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   });
+
+  /** What the stream says, as a page; null where it cannot be read. What goes on from a page that is not here is asked for whole. */
+  function heard(name: string | null, text: string): TodayPage | null {
+    const told: unknown = JSON.parse(text);
+    if (name === 'today') return TodayPage.safeParse(told).data ?? null;
+    const change = TodayChange.safeParse(told).data;
+    const now = change && page.value ? todayChanged(page.value, change) : null;
+    if (now === null) void once();
+    return now;
+  }
+
+  /** What else is due, beyond what a page shows, as far as somebody has asked for it. */
+  const others = shallowRef<readonly TodayItem[]>([]);
+  const next = ref<string | null>(null);
+  const fetching = ref(false);
+  watch(page, async (now) => {
+    const had = others.value.length;
+    next.value = now?.next ?? null;
+    const fresh: TodayItem[] = [];
+    // As far as somebody has read, it is there again.
+    while (fresh.length < had && next.value !== null && page.value === now) {
+      const part = await partAfter(next.value);
+      if (part === null) break;
+      fresh.push(...part.items);
+      next.value = part.next;
+    }
+    if (page.value === now) others.value = fresh;
+  });
+  const partAfter = (after: string) => send('GET', `/api/today/items?after=${encodeURIComponent(after)}`, TodayItems).catch(() => null);
+  async function more() {
+    const [after, of] = [next.value, page.value];
+    if (after === null || fetching.value) return;
+    fetching.value = true;
+    const part = await partAfter(after);
+    fetching.value = false;
+    if (part === null || page.value !== of) return;
+    others.value = [...others.value, ...part.items];
+    next.value = part.next;
+  }
+  const items = computed(() => [...(page.value?.items ?? []), ...others.value]);
 
   /** Without a stream, in one plain request: it also says what is wrong. */
   async function once() {
@@ -55,5 +95,5 @@ export function useToday() {
   // A page that was put away may have lost its stream without a word.
   useEventListener(document, 'visibilitychange', () => !document.hidden && !live.value && open());
   useEventListener('online', open);
-  return { page, state, sentence, live, again: open };
+  return { page, items, goesOn: computed(() => next.value !== null), fetching, more, state, sentence, live, again: open };
 }

@@ -12,9 +12,9 @@ import { todayParts, todaySentence } from './today/today-words.ts';
 
 const session = useSession();
 const { now } = useNow(15_000);
-const { page, state, sentence, live, again } = useToday();
+const { page, items, goesOn, fetching, more, state, sentence, live, again } = useToday();
 const zone = computed(() => session.kennel!.timeZone);
-const parts = computed(() => todayParts(page.value?.items ?? []));
+const parts = computed(() => (page.value ? todayParts(items.value, page.value.counts) : []));
 const first = computed(() => page.value?.items[0] ?? null);
 const tone = computed(() => first.value?.tone ?? 'good');
 const word = computed(() => ({ stop: 'At once', mind: 'Look', open: 'To do', good: 'All is well' })[tone.value]);
@@ -40,8 +40,11 @@ const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
         <section v-if="parts.length === 0" class="sheet">
           <p>Nothing is due: no collar sits too long, no skin waits, no gear is to be looked at. It comes up here by itself.</p>
         </section>
-        <section v-for="part in parts" :key="part.name" :aria-label="part.name">
-          <h2>{{ part.name }}</h2>
+        <section v-for="part in parts" :key="part.part" :aria-label="part.name">
+          <h2>
+            {{ part.name }}
+            <span v-if="part.count > part.items.length" class="font-sans text-base font-normal text-soft">{{ part.items.length }} of {{ part.count }}</span>
+          </h2>
           <ul class="mt-1 divide-y divide-line border-y border-line">
             <li v-for="item in part.items" :key="item.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :data-tone="item.tone">
               <div class="min-w-0 grow basis-72">
@@ -57,6 +60,9 @@ const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
             </li>
           </ul>
         </section>
+        <button v-if="goesOn" type="button" class="press press-plain" :disabled="fetching" @click="more">
+          {{ fetching ? 'Fetching more …' : 'Show more' }}
+        </button>
       </div>
       <section class="self-start" aria-labelledby="worn-now">
         <h2 id="worn-now">On a dog now</h2>

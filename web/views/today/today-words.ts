@@ -1,20 +1,13 @@
-import type { TodayCode, TodayItem, TodayPage } from '@banter/contract';
+import { TODAY_PART_NAMES, todayPart, type TodayItem, type TodayPage, type TodayPart } from '@banter/contract';
 import { countOf } from '@banter/core';
 
-/** The parts of the list, in the order in which they matter. */
-const PARTS: { name: string; codes: readonly TodayCode[] }[] = [
-  { name: 'First', codes: ['worn-wrong', 'skin-off', 'mend', 'owner-says', 'level-up', 'move-place', 'still-on'] },
-  { name: 'Sessions', codes: ['session-now', 'session-missed', 'session-ahead'] },
-  { name: 'Dogs', codes: ['fit', 'growing-look', 'skin-again', 'outgrows', 'screen-again'] },
-  { name: 'Gear and law', codes: ['charge', 'upkeep', 'law'] },
-];
+const PART_WORDS: Record<TodayPart, string> = { first: 'First', sessions: 'Sessions', dogs: 'Dogs', kept: 'Gear and law' };
 
-/** The list in its parts, as it came, whatever must not go on first; parts with nothing in them are left out. */
-export const todayParts = (items: readonly TodayItem[]): { name: string; items: TodayItem[] }[] =>
-  PARTS.map(({ name, codes }, index) => ({
-    name,
-    items: items.filter(({ code, tone }) => (tone === 'stop' ? index === 0 : codes.includes(code))),
-  })).filter((part) => part.items.length > 0);
+/** The list in its parts, as it came, whatever must not go on first, each with how much is due in it; parts with nothing in them are left out. */
+export const todayParts = (items: readonly TodayItem[], counts: TodayPage['counts']): { part: TodayPart; name: string; count: number; items: TodayItem[] }[] =>
+  TODAY_PART_NAMES.map((part) => ({ part, name: PART_WORDS[part], count: counts[part], items: items.filter((item) => todayPart(item) === part) })).filter(
+    (one) => one.items.length > 0,
+  );
 
 /** The one sentence at the top: what to do first, or that all is well. */
 export function todaySentence({ items, sessions }: Pick<TodayPage, 'items' | 'sessions'>): string {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One piece looked at whole: each thing with what good and bad look like, one tap each, and what that comes to as it goes. */
-import { Inspection, LinkMove, z, type UpkeepPiece } from '@banter/contract';
+import { Inspection, LinkMove, pieceInspection, pieceLinkGaugeMm, pieceWord, z, type UpkeepPiece } from '@banter/contract';
 import { inspect } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
@@ -16,14 +16,15 @@ const keeping = useKeep();
 const Link = z.object({ id: z.string(), wanted: z.boolean(), at: z.string().nullable(), scrapped: z.boolean() });
 const noLink = (): z.infer<typeof Link> => ({ id: uuidv7(), wanted: false, at: null, scrapped: false });
 const { draft, discard } = useDraft(
-  `inspection.${props.piece.of}.${props.piece.id}`,
+  `inspection.${props.piece.is.of}.${props.piece.id}`,
   z.object({ id: z.string(), answers: z.record(z.string(), z.string()), note: z.string(), link: Link.default(noLink) }),
   () => ({ id: uuidv7(), answers: {}, note: '', link: noLink() }),
 );
 const answers = computed({ get: () => draft.value.answers, set: (now) => (draft.value = { ...draft.value, answers: now }) });
 const note = computed({ get: () => draft.value.note, set: (now) => (draft.value = { ...draft.value, note: now }) });
-const items = computed(() => props.piece.inspection.items);
-const found = computed(() => inspect(props.piece.inspection, answers.value));
+const inspection = computed(() => pieceInspection(props.piece));
+const items = computed(() => inspection.value.items);
+const found = computed(() => inspect(inspection.value, answers.value));
 const done = computed(() => found.value.open.length === 0);
 const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
 const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
@@ -33,7 +34,7 @@ const weakLinkMm = computed(() => {
   const isWeak = items.value.some(({ id, finds }) =>
     finds.some(({ value, outcome }) => value === 'link' && outcome === 'scrap' && answers.value[id] === value),
   );
-  return isWeak ? props.piece.linkGaugeMm : null;
+  return isWeak ? pieceLinkGaugeMm(props.piece) : null;
 });
 /** One link to the scrap, once: the same move however often it is sent. */
 async function scrapLink(gaugeMm: number): Promise<boolean> {
@@ -48,8 +49,8 @@ async function scrapLink(gaugeMm: number): Promise<boolean> {
 async function keep() {
   if (draft.value.link.wanted && weakLinkMm.value !== null && !(await scrapLink(weakLinkMm.value))) return;
   const sent = {
-    collarId: props.piece.of === 'collar' ? props.piece.id : null,
-    gearId: props.piece.of === 'gear' ? props.piece.id : null,
+    collarId: props.piece.is.of === 'collar' ? props.piece.id : null,
+    gearId: props.piece.is.of === 'gear' ? props.piece.id : null,
     answers: answers.value,
     note: note.value.trim(),
     at: new Date().toISOString(),
@@ -70,7 +71,7 @@ function allGood() {
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
       <h2>«{{ piece.name }}»</h2>
       <p class="text-soft">
-        {{ piece.what }}<template v-if="affected.length > 0">, worn by {{ affected.join(', ') }}</template>
+        {{ pieceWord(piece) }}<template v-if="affected.length > 0">, worn by {{ affected.join(', ') }}</template>
       </p>
       <button type="button" class="press press-quiet ml-auto" @click="emit('close')">Close</button>
     </div>
@@ -127,7 +128,7 @@ function allGood() {
       <button type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
         {{ !done ? 'Look at all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Keep' }}
       </button>
-      <p class="text-sm text-soft">{{ piece.inspection.storing }}</p>
+      <p class="text-sm text-soft">{{ inspection.storing }}</p>
     </div>
   </section>
 </template>

@@ -1,8 +1,8 @@
-import type { UpkeepPiece } from '@banter/contract';
-import { countOf, DAY_MS } from '@banter/core';
+import { pieceDue, type UpkeepPage, type UpkeepPiece } from '@banter/contract';
+import { countOf, DAY_MS, type HouseRules, type InspectionDue } from '@banter/core';
 
 /** Why a piece is looked at, in a few words; null while it is not due. */
-export function dueWords({ due, wears }: UpkeepPiece, now: number): string | null {
+export function dueWords({ wears }: Pick<UpkeepPiece, 'wears'>, due: InspectionDue, now: number): string | null {
   switch (due.why) {
     case 'mend':
       return 'to be mended';
@@ -20,21 +20,19 @@ export function dueWords({ due, wears }: UpkeepPiece, now: number): string | nul
 }
 
 /** When it was looked at, and how it was found. */
-export function lastWords({ last, measuredSince }: UpkeepPiece, dayWords: (at: string) => string): string {
+export function lastWords({ last, measuredSince }: Pick<UpkeepPiece, 'last' | 'measuredSince'>, dayWords: (at: string) => string): string {
   if (measuredSince !== null) return `measured and sound on ${dayWords(measuredSince)}`;
   if (!last) return 'not yet looked at';
   return `${{ ok: 'sound', mend: 'to be mended', scrap: last.copy ? 'a poor copy, scrapped' : 'scrapped' }[last.outcome]} on ${dayWords(last.at)}, ${last.personName}`;
 }
 
-/** The one sentence at the top of Upkeep. */
-export function upkeepSentence(pieces: readonly UpkeepPiece[]): string {
-  const here = pieces.filter(({ scrapped }) => !scrapped);
-  const due = here.filter((piece) => piece.due.why !== null);
-  const first = due[0];
-  if (here.length === 0) return 'Nothing to keep up yet.';
+/** The one sentence at the top of Upkeep, by the first page of what is due. */
+export function upkeepSentence({ counts, rows }: Pick<UpkeepPage, 'counts' | 'rows'>, now: number, rules: HouseRules): string {
+  const [first] = rows;
+  if (counts.due + counts.later === 0) return 'Nothing to keep up yet.';
   if (!first) return 'All gear has been looked at.';
-  const rest = due.length - 1;
+  const rest = counts.due - 1;
   const name = `«${first.name}»`;
-  const what = first.due.why === 'mend' ? `Mend ${name}` : `Look at ${name}`;
-  return rest === 0 ? `${what}.` : `${what}, then ${rest} more.`;
+  const what = pieceDue(first, now, rules).why === 'mend' ? `Mend ${name}` : `Look at ${name}`;
+  return rest <= 0 ? `${what}.` : `${what}, then ${rest} more.`;
 }
