@@ -86,7 +86,7 @@ describe('npm run backup and npm run restore', () => {
     const restored = await over('restore.mjs', { BANTER_DATA: dir }, [file, '--from-elsewhere']);
     expect([restored.code, restored.said]).toEqual([0, expect.stringContaining('Restored as of')]);
     const then = await serving(dir, 'off', { email: 'keeper@example.test', password: 'heather and gorse' });
-    const { dogs } = (await then.get('/api/dogs')) as { dogs: { dog: { id: string; name: string } }[] };
+    const { rows: dogs } = (await then.get('/api/dog-cards')) as { rows: { dog: { id: string; name: string } }[] };
     expect(dogs.map(({ dog }) => dog.name)).toEqual(['Bracken']);
     // A step that came later: weighings.
     expect(await then.get(`/api/dogs/${dogs[0]!.dog.id}/growth`)).toMatchObject({ weighings: [] });

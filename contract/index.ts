@@ -128,6 +128,7 @@ export {
   type TodayPart,
 } from './records/today-page.ts';
 export { Cursor } from './records/list-page.ts';
+export { DOG_LISTS, DogLine, dogLine, DogLines, DogsAsked, type DogList } from './records/dog-line.ts';
 export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts';
 export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
 export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './today/today-items.ts';
@@ -147,12 +148,13 @@ export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
 export { currentFits, Ending, fitsSetAside, NewEnding, type CurrentFit } from './records/ending.ts';
 export { FitCheck, NewFitCheck } from './records/fit-check.ts';
-export { nextStep, type NextStep, type NextStepToday } from './records/next-step.ts';
+export { nextStep, wornFitLine, type NextStep, type NextStepToday } from './records/next-step.ts';
 export {
   CollarsPage,
   DogCard,
+  DogCards,
+  DogCardsAsked,
   DogPage,
-  DogsPage,
   GrowthPage,
   LockerPage,
   NeckPage,
@@ -183,7 +185,7 @@ export {
   SessionAsked,
   NewLevelCap,
 } from './records/field-log.ts';
-export { FieldDevice, FieldDog, FieldPage } from './records/field-page.ts';
+export { FieldAsked, FieldDevice, FieldDog, FieldDogsFound, FieldPage } from './records/field-page.ts';
 export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
 export { deviceStanding, type DeviceStanding } from './levels/device-standing.ts';
 export { dogLevels, settingsOf, type DeviceLevels, type LevelRecordsOfDog, type SettingLevels } from './levels/dog-levels.ts';

@@ -4,9 +4,10 @@ import { CalendarAsked, CalendarPage } from '../records/calendar-page.ts';
 import { BridgesPage } from '../records/bridge.ts';
 import { Entry, EventsKept, NewEntry, NewEvent } from '../records/event.ts';
 import { FieldBatch, FieldBatchKept, FieldSessionPage, SessionAsked } from '../records/field-log.ts';
-import { FieldPage } from '../records/field-page.ts';
+import { FieldAsked, FieldDogsFound, FieldPage } from '../records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
-import { DogPage, DogsPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
+import { DogsAsked, DogLines } from '../records/dog-line.ts';
+import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
 import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
 
@@ -28,7 +29,22 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     request: FitsRequest,
     answer: FitsAnswer,
   },
-  { method: 'get', path: '/api/dogs', summary: 'All dogs with what their cards show.', signIn: true, answer: DogsPage },
+  {
+    method: 'get',
+    path: '/api/dogs',
+    summary: 'The list of dogs, whose next step is pressing first; by name, breed or owner.',
+    signIn: true,
+    asks: DogsAsked,
+    answer: DogLines,
+  },
+  {
+    method: 'get',
+    path: '/api/dog-cards',
+    summary: 'Dogs with the latest measures, fits and screenings of each: some of them by their ids, or all, a part at a time.',
+    signIn: true,
+    asks: DogCardsAsked,
+    answer: DogCards,
+  },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
   { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
   {
@@ -66,7 +82,22 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     request: NewEntry,
     answer: Entry,
   },
-  { method: 'get', path: '/api/field', summary: 'All that a phone needs to log in the field without a connection.', signIn: true, answer: FieldPage },
+  {
+    method: 'get',
+    path: '/api/field',
+    summary: 'All that a phone needs to log in the field without a connection: the dogs that work of late, and those that are asked for.',
+    signIn: true,
+    asks: FieldAsked.pick({ dogs: true }),
+    answer: FieldPage,
+  },
+  {
+    method: 'get',
+    path: '/api/field/dogs',
+    summary: 'Dogs by a part of their names, as the field log needs them.',
+    signIn: true,
+    asks: FieldAsked.pick({ search: true }),
+    answer: FieldDogsFound,
+  },
   {
     method: 'post',
     path: '/api/field-log',

@@ -1,6 +1,6 @@
 import { contractSpeaker, SCREEN_ITEM_IDS, type KitUp } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { classCase, FIRST_SETTINGS, pickList, type ClassPage } from '../index.ts';
+import { classCase, FIRST_SETTINGS, pickList, type ClassPage, type DogCard } from '../index.ts';
 
 const kennel = { ...FIRST_SETTINGS, id: 'k', name: 'K', version: 1, lengthUnit: 'cm', massUnit: 'kg', timeZone: 'UTC', moreSettings: [], rules: {} } as never;
 const card = (id: string, girthMm: number, more: object = {}) =>
@@ -50,8 +50,15 @@ const prong = (id: string, links: number, more: object = {}) =>
     version: 1,
     ...more,
   }) as never;
-const page = (more: Partial<ClassPage>): ClassPage => ({ dogs: [], collars: [], links: [], day: '2026-05-05', plannedThen: [], ...more });
-const asked = (one: ClassPage, dogs: string[]) => classCase(one, dogs.map((dogId) => ({ dogId, kind: 'prong' as const })), { kennel, today: '2026-05-04', speak: contractSpeaker }); // prettier-ignore
+type Case = ClassPage & { dogs: DogCard[] };
+const page = (more: Partial<Case>): Case => {
+  const dogs = more.dogs ?? [];
+  const worn = dogs.flatMap(({ dog: { id: dogId }, fits }) =>
+    fits.filter(({ elsewhere }) => !elsewhere).map(({ plan }) => ({ collarId: plan.collarId, dogId })),
+  );
+  return { dogs, collars: [], links: [], day: '2026-05-05', planned: [], worn, ...more };
+};
+const asked = (one: Case, dogs: string[]) => classCase(one, one.dogs, dogs.map((dogId) => ({ dogId, kind: 'prong' as const })), { kennel, today: '2026-05-04', speak: contractSpeaker }); // prettier-ignore
 
 describe('what a class comes to', () => {
   it('a collar is counted from the links that are on it now, and what lies in the bag', () => {

@@ -29,19 +29,20 @@ const splitOf = (choices: unknown): LinkSplit | null => (choices as { split?: Li
  * by the house’s schools and by what hands found in it, with the links that moves; and what could be bought. Collars on dogs outside
  * the class stay there, but for those that have been re-linked for another since; what a dog wears well is left as it is.
  */
-export function classCase(page: ClassPage, dogs: readonly ClassDog[], { kennel, today, speak }: { kennel: Kennel; today: string; speak: Speaker }): ClassCase {
+export function classCase(
+  page: Pick<ClassPage, 'collars' | 'links' | 'worn'>,
+  cards: readonly DogCard[],
+  dogs: readonly ClassDog[],
+  { kennel, today, speak }: { kennel: Kennel; today: string; speak: Speaker },
+): ClassCase {
   const inClass = new Set(dogs.map(({ dogId }) => dogId));
-  const away = new Set(
-    page.dogs.flatMap(({ dog, fits }) =>
-      inClass.has(dog.id) || dog.archivedAt !== null ? [] : fits.filter(({ elsewhere }) => !elsewhere).map(({ plan }) => plan.collarId),
-    ),
-  );
+  const away = new Set(page.worn.flatMap(({ collarId, dogId }) => (inClass.has(dogId) ? [] : [collarId])));
   const stock = stockByKind(page.collars.filter(({ id, condition }) => !away.has(id) && condition === 'sound'));
   const links = page.links as LinkCountAt[];
   const ways = new Map<string, Way>();
   const missing: ClassMissing[] = [];
   const asked = dogs.flatMap(({ dogId, kind: name }): KitCase['dogs'][number][] => {
-    const card = page.dogs.find(({ dog }) => dog.id === dogId)!;
+    const card = cards.find(({ dog }) => dog.id === dogId)!;
     const kind = collarKind(name);
     const house = houseOf(kennel, card.dog);
     const girths = latestGirths(card.girths);

@@ -67,11 +67,26 @@ export const FieldDog = z.object({
 });
 export type FieldDog = z.infer<typeof FieldDog>;
 
-/** All that a phone needs to log in the field without a connection, in one request. */
+/** What is asked of the field log: dogs by their ids that are wanted beside those that are offered, and a name to look for. */
+export const FieldAsked = z.object({
+  dogs: z
+    .string()
+    .transform((text) => text.split(',').filter(Boolean))
+    .pipe(z.array(RecordId).max(60))
+    .default([]),
+  search: z.string().max(100).default(''),
+});
+
+/**
+ * All that a phone needs to log in the field without a connection, in one request: of a small kennel every dog, of a large one those of
+ * today's calendar, those that wear something, those that worked last, and whoever is asked for.
+ */
 export const FieldPage = z.object({
   kennelId: RecordId,
   asOf: Instant,
   dogs: z.array(FieldDog),
+  /** How many dogs are here in all: more than are offered are found by their names. */
+  here: z.number().int().default(0),
   handlers: z.array(z.object({ id: RecordId, name: z.string() })),
   settings: z.array(z.object({ id: z.string(), name: z.string() })),
   /** Sessions that nobody has ended, of the last two weeks. */
@@ -80,3 +95,6 @@ export const FieldPage = z.object({
   recent: z.array(FieldSession).default([]),
 });
 export type FieldPage = z.infer<typeof FieldPage>;
+
+/** Dogs that were looked for by a name, as the field log needs them. */
+export const FieldDogsFound = z.object({ dogs: z.array(FieldDog) });

@@ -8,12 +8,21 @@ import type { DogCard } from './pages.ts';
 import { madeUpWords } from '../standing/made-up.ts';
 import { isGoodByHands, standingOfFit } from '../standing/neck-felt.ts';
 
+export const NEXT_STEP_PLACES = ['edit', 'screen', 'tape', 'bench', 'check'] as const;
+export const NEXT_STEP_TONES = ['good', 'mind', 'stop', 'open'] as const;
+
+/** A fit as the dog wears it: as it was last found on the dog, else as planned. */
+export function wornFitLine({ plan, check }: Pick<DogCard['fits'][number], 'plan' | 'check'>, speak: Speaker): string {
+  const kind = collarKind(plan.kind);
+  return kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check?.on ?? null), plan.outcome, speak);
+}
+
 /** What to do next for a dog: one sentence, where it is done, for which kind of collar, and how pressing it is. */
 export type NextStep = {
   kind?: CollarKindName;
   sentence: string;
-  goTo: 'edit' | 'screen' | 'tape' | 'bench' | 'check' | null;
-  tone: 'good' | 'mind' | 'stop' | 'open';
+  goTo: (typeof NEXT_STEP_PLACES)[number] | null;
+  tone: (typeof NEXT_STEP_TONES)[number];
 };
 
 /** What the next step is reckoned with: the kennel, and today in its zone. */
@@ -93,7 +102,7 @@ export function stepOfFit(
       ? { ...of, sentence: kind.checkSentence(check!.outcome, check!.on), goTo: 'check', tone: 'open' }
       : {
           ...of,
-          worn: kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, check!.on), plan.outcome, speak),
+          worn: wornFitLine(fit, speak),
           tone: 'good',
         };
   // What it wears is what was found good, which may be another make-up than was planned.

@@ -13,6 +13,7 @@ import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
 import { KennelTemplate } from './kennel-template.ts';
 import { LinkBalance, LinkMove } from './link-move.ts';
+import { Cursor } from './list-page.ts';
 import { Place } from './place.ts';
 import { Plan } from './plan.ts';
 import { Programme, StageMove, StageResult } from './programme.ts';
@@ -33,8 +34,18 @@ export const DogCard = z.object({
 });
 export type DogCard = z.infer<typeof DogCard>;
 
-export const DogsPage = z.object({ dogs: z.array(DogCard), collars: z.array(Collar) });
-export type DogsPage = z.infer<typeof DogsPage>;
+/** Whose cards are asked for: so many dogs by their ids, or where the list of all goes on. */
+export const DogCardsAsked = z.object({
+  dogs: z
+    .string()
+    .transform((text) => text.split(',').filter(Boolean))
+    .pipe(z.array(RecordId).max(60))
+    .optional(),
+  after: Cursor.optional(),
+});
+/** Dogs with all that is known of their fits, a part at a time. */
+export const DogCards = z.object({ rows: z.array(DogCard), next: Cursor.nullable() });
+export type DogCards = z.infer<typeof DogCards>;
 
 /** A record that is kept and cannot be read any more: it is left out wherever something is worked out, and named where it belongs. */
 export const UnreadableRecord = z.object({ kind: z.enum(['plan', 'fitCheck', 'handover']), id: RecordId, at: Instant });
@@ -127,8 +138,10 @@ export const LockerPage = z.object({
   wants: z.array(Want),
   links: z.array(LinkBalance),
   moves: z.array(LinkMove),
-  /** The fits of the dogs that are here, for what they still need. */
-  plans: z.array(z.object({ dogId: z.string(), dogName: z.string(), plan: Plan, check: FitCheck.nullable() })),
+  /** The dogs that are here, to whom links may be lent. */
+  dogs: z.array(z.object({ id: RecordId, name: z.string() })),
+  /** The links that fits of dogs still need beyond those on their collars, and of which the bag has these or not. */
+  needed: z.array(z.object({ dogId: RecordId, dogName: z.string(), collarName: z.string(), gaugeMm: z.number(), needs: z.number().int() })),
 });
 export type LockerPage = z.infer<typeof LockerPage>;
 

@@ -67,7 +67,7 @@ describe('the demo, which is everybody’s', () => {
     // Visitors of before are out.
     expect((await visitor.get('/api/dogs')).status).toBe(401);
     await visitor.post('/api/sign-in/demo');
-    const { dogs } = (await visitor.get('/api/dogs')).body as { dogs: { dog: { name: string } }[] };
+    const { rows: dogs } = (await visitor.get('/api/dog-cards')).body as { rows: { dog: { name: string } }[] };
     expect(dogs.length).toBeGreaterThanOrEqual(10);
     expect(dogs.map(({ dog: { name } }) => name)).not.toContain('Visitor’s');
     expect((await own.get(`/api/dogs/${dog}/page`)).status).toBe(200);
@@ -79,7 +79,7 @@ describe('the demo, which is everybody’s', () => {
 
 describe('the demo’s dogs, handed over', () => {
   it('have pages without a sign that no typeface of paper has, in words and in drawings', async () => {
-    const { dogs } = (await visitor.get('/api/dogs')).body as { dogs: { dog: { id: string; name: string } }[] };
+    const { rows: dogs } = (await visitor.get('/api/dog-cards')).body as { rows: { dog: { id: string; name: string } }[] };
     expect(dogs.length).toBeGreaterThan(10);
     for (const { dog } of dogs) {
       const sent = { dogId: dog.id, toWhom: 'Zofia Wąsik', callWhom: 'Wenna Sedge', lengthUnit: 'in', massUnit: 'lb', note: '', at: NOW.toISOString() };

@@ -138,6 +138,6 @@ it('a trainer’s afternoon: nine dogs of different builds are fitted from the l
   expect([held(2.25), held(3)]).toEqual([28, 46]);
   expect([of('outside', 2.25), of('outside', 3)]).toEqual([-28, -46]);
   for (const { account, count } of links) if (account !== 'outside') expect([account, count >= 0]).toEqual([account, true]);
-  const { dogs } = (await agent.get('/api/dogs')).body as { dogs: { fits: unknown[] }[] };
+  const { rows: dogs } = (await agent.get('/api/dog-cards')).body as { rows: { fits: unknown[] }[] };
   expect(dogs.map(({ fits }) => fits.length)).toEqual(Array.from({ length: 9 }, () => 1));
 });

@@ -100,7 +100,7 @@ describe('a database that takes nothing', () => {
     const answer = await refusing('dogs', errno, times, () => keep(id));
     expect(answer.status).toBe(status);
     // Once, however often it was tried.
-    const { dogs } = (await agent.get('/api/dogs')).body as { dogs: { dog: { id: string } }[] };
+    const { rows: dogs } = (await agent.get('/api/dog-cards')).body as { rows: { dog: { id: string } }[] };
     expect(dogs.filter(({ dog: one }) => one.id === id)).toHaveLength(status === 201 ? 1 : 0);
     logged();
   });

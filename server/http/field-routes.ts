@@ -1,9 +1,9 @@
-import { FieldBatchSent, PressesAsked, SessionAsked } from '@banter/contract';
+import { FieldAsked, FieldBatchSent, PressesAsked, SessionAsked } from '@banter/contract';
 import { Router } from 'express';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
 import { fieldSessionPage, keepFieldBatch } from '../services/field-log.ts';
-import { fieldPage } from '../services/field-page.ts';
+import { fieldDogsCalled, fieldPage } from '../services/field-page.ts';
 import { levelsPage, pressesOf } from '../services/levels.ts';
 import { signedIn } from './guards.ts';
 import { idOf, parseBody, parseQuery, readLargeJson } from './read-request.ts';
@@ -14,7 +14,10 @@ export function fieldRoutes(dataSource: DataSource, log: Logger): Router {
   const routes = Router();
   routes.use(['/field', '/field-log', '/field-sessions'], signedIn);
   routes.get('/field', async (request, response) => {
-    response.json(await fieldPage(scopeOf(request, dataSource), new Date()));
+    response.json(await fieldPage(scopeOf(request, dataSource), new Date(), parseQuery(FieldAsked, request).dogs));
+  });
+  routes.get('/field/dogs', async (request, response) => {
+    response.json({ dogs: await fieldDogsCalled(scopeOf(request, dataSource), new Date(), parseQuery(FieldAsked, request).search) });
   });
   routes.post('/field-log', ...readLargeJson, async (request, response) => {
     const failed = (error: unknown) => log.error({ error }, 'an event of the field log could not be kept');

@@ -334,12 +334,12 @@ describe('a table as CSV', () => {
     const dogs = await tableLooked(agent, 'dogs', 'Call name;Gender;DOB;Weight (kg);Client;Favourite toy\nRush;Male;2024-03-31;29,5;Ida Fell;ball\nSedge;F;;;;'.replaceAll(';', ',').replace('29,5', '29.5'));
     expect([dogs.state, dogs.leftOut, dogs.counts.dogs!.fresh, dogs.counts.weighings!.fresh]).toEqual(['ready', ['Favourite toy'], 2, 1]);
     expect((await kept(agent, dogs.id)).state).toBe('kept');
-    const { body } = await agent.get('/api/dogs');
-    expect(body.dogs.map(({ dog }: { dog: Record<string, unknown> }) => [dog.name, dog.sex, dog.bornOn, dog.weightG, dog.owner])).toEqual([['Rush', 'male', '2024-03-31', 29_500, 'Ida Fell'], ['Sedge', 'female', null, null, '']]);
+    const { body } = await agent.get('/api/dog-cards');
+    expect(body.rows.map(({ dog }: { dog: Record<string, unknown> }) => [dog.name, dog.sex, dog.bornOn, dog.weightG, dog.owner])).toEqual([['Rush', 'male', '2024-03-31', 29_500, 'Ida Fell'], ['Sedge', 'female', null, null, '']]);
     const tape = await tableLooked(agent, 'tape', 'dog,date,readings\nRush,2026-03-31,39.5;39.6;39.6\n');
     expect([tape.state, tape.faults]).toEqual(['ready', []]);
     await kept(agent, tape.id);
-    expect((await agent.get('/api/dogs')).body.dogs[0].girths[0]).toMatchObject({ site: 'high', tapedMm: 396, at: '2026-03-31T11:00:00.000Z' });
+    expect((await agent.get('/api/dog-cards')).body.rows[0].girths[0]).toMatchObject({ site: 'high', tapedMm: 396, at: '2026-03-31T11:00:00.000Z' });
     const locker = await tableLooked(agent, 'locker', 'name,kind,gaugeMm,pitchMm,insideGirthMm,links,closingMm\nHook,prong,3,31,480,13,28\n');
     expect([locker.state, locker.faults]).toEqual(['ready', []]);
     await kept(agent, locker.id);

@@ -61,7 +61,7 @@ describe.each(['every-kind', 'marrow-fen'])('a kennel file of the first version:
         expect([way, (await agent.get(`/api/dogs/${id}/${way}`)).status]).toEqual([way, 200]);
       }
     }
-    for (const page of ['dogs', 'class', 'locker', 'upkeep', 'wearing', 'field']) {
+    for (const page of ['dogs', 'dog-cards', 'class', 'locker', 'upkeep', 'wearing', 'field']) {
       expect([page, (await agent.get(`/api/${page}`)).status]).toEqual([page, 200]);
     }
   });

@@ -3,7 +3,7 @@ import {
   currentFits,
   DogPage,
   inspectionOf,
-  DogsPage,
+  DogCards,
   madeUpWords,
   TodayPage,
   type FitsAnswer,
@@ -235,7 +235,7 @@ describe('every kind of collar', () => {
       .send({ ...plan(ids.dog, reed.collar), kind: 'flat', choices })
       .expect(201);
     const worn = async () => {
-      const [card] = (await agent.get('/api/dogs')).body.dogs as { fits: { plan: { kind: string } }[] }[];
+      const [card] = (await agent.get('/api/dog-cards')).body.rows as { fits: { plan: { kind: string } }[] }[];
       return card!.fits.map((fit) => fit.plan.kind).sort();
     };
     const aside = (planId: string, ended: boolean, at: string) => agent.put(`/api/endings/${uuidv7()}`).send({ dogId: ids.dog, planId, ended, note: '', at });
@@ -345,7 +345,7 @@ describe('one collar and two dogs', () => {
     const [fit] = currentFits(page.plans, page.checks, page.endings, page.madeUp);
     expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
     expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^«Hook one» is made up for \S+ now, 10 links .*: put one link back in first\.$/);
-    const cards = DogsPage.parse((await agent.get('/api/dogs')).body).dogs;
+    const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;
     expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
     expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();
     const { items } = TodayPage.parse((await agent.get('/api/today')).body);

@@ -120,7 +120,7 @@ describe('roles', () => {
   it('let a reader see everything and change nothing but what is theirs', async () => {
     const { agent } = await colleague(lead, 'reader');
     const dogId = await newDog(lead);
-    expect((await agent.get('/api/dogs')).body.dogs.length).toBeGreaterThan(0);
+    expect((await agent.get('/api/dog-cards')).body.rows.length).toBeGreaterThan(0);
     const refused = await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dogId));
     expect(refused.status).toBe(403);
     expect(refused.body.detail).toMatch(/You read in this kennel/);

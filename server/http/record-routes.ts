@@ -1,6 +1,8 @@
 import {
   BridgeFacts,
   CalendarAsked,
+  DogCardsAsked,
+  DogsAsked,
   UpkeepAsked,
   CalendarChange,
   CollarFacts,
@@ -34,7 +36,8 @@ import { bridgeKind } from '../services/bridges.ts';
 import { calendarPage, changeCalendar } from '../services/calendar.ts';
 import { classPage } from '../services/class-page.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
-import { dogPage, dogsPage, growthPage } from '../services/dog-pages.ts';
+import { dogCards, dogList } from '../services/dog-lists.ts';
+import { dogPage, growthPage } from '../services/dog-pages.ts';
 import { dogKind } from '../services/dogs.ts';
 import { dressingKind } from '../services/dressings.ts';
 import { drillKind, drillsPage } from '../services/drills.ts';
@@ -116,7 +119,14 @@ export function recordRoutes(dataSource: DataSource): Router {
   ) => appendedRoutes(routes, dataSource, path, schema, kind);
 
   routes.get('/dogs', async (request, response) => {
-    response.json(await dogsPage(scopeOf(request, dataSource)));
+    const page = await dogList(scopeOf(request, dataSource), new Date(), parseQuery(DogsAsked, request));
+    goesOn(request, response, page.next);
+    response.json(page);
+  });
+  routes.get('/dog-cards', async (request, response) => {
+    const page = await dogCards(scopeOf(request, dataSource), parseQuery(DogCardsAsked, request));
+    goesOn(request, response, page.next);
+    response.json(page);
   });
   routes.get('/dogs/:id/page', async (request, response) => {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));
@@ -150,7 +160,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(page);
   });
   routes.get('/locker', async (request, response) => {
-    response.json(await lockerPage(scopeOf(request, dataSource)));
+    response.json(await lockerPage(scopeOf(request, dataSource), new Date()));
   });
   routes.get('/places', async (request, response) => {
     const rows = await scopeOf(request, dataSource).all(placeKind.entity, {}, { name: 'ASC', id: 'ASC' });

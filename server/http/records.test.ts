@@ -37,7 +37,7 @@ describe('records by an id of their maker', () => {
     expect([first.status, again.status]).toEqual([201, 200]);
     expect(again.body).toEqual(first.body);
     expect(first.body).toMatchObject({ ...someDog, id, version: 1 });
-    expect((await agent.get('/api/dogs')).body.dogs).toHaveLength(1);
+    expect((await agent.get('/api/dog-cards')).body.rows).toHaveLength(1);
   });
 
   it('are created once when the same request comes ten times at once', async () => {
@@ -196,7 +196,7 @@ describe('what is kept with a verdict', () => {
       (await agent.put(`/api/tapings/${fix}`).send(taping(ids.dog, { readingsMm: [390, 391, 392], correctsId: ids.high, at: '2026-03-01T09:00:00.000Z' })))
         .status,
     ).toBe(201);
-    const card = (await agent.get('/api/dogs')).body.dogs[0];
+    const card = (await agent.get('/api/dog-cards')).body.rows[0];
     expect(card.girths.find((one: { site: string }) => one.site === 'high').id).toBe(fix);
     expect((await agent.get(`/api/dogs/${ids.dog}/page`)).body.tapings).toHaveLength(3);
     expect((await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog, { correctsId: ids.head }))).body.errors[0].path).toBe('correctsId');

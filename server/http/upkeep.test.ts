@@ -69,7 +69,7 @@ describe('upkeep', () => {
     expect(found.body).toMatchObject({ outcome: 'scrap', copy: true });
     expect(await state()).toMatchObject({ condition: 'worn' });
     expect((await state()).retiredAt).not.toBeNull();
-    const { dogs } = (await agent.get('/api/dogs')).body as { dogs: { fits: unknown[] }[] };
+    const { rows: dogs } = (await agent.get('/api/dog-cards')).body as { rows: { fits: unknown[] }[] };
     expect(dogs[0]!.fits).toEqual([]);
     const { endings } = (await agent.get(`/api/dogs/${dog}/page`)).body as { endings: { ended: boolean; note: string }[] };
     expect(endings).toMatchObject([{ ended: true, note: '«Hook one» was scrapped.' }]);

@@ -1,20 +1,42 @@
 import type { ClassPage } from '@banter/contract';
 import { DateTime } from 'luxon';
-import { PlannedSessionEntity } from '../data/entities/calendar.ts';
-import { dogsPage } from './dog-pages.ts';
+import { IsNull } from 'typeorm';
+import { CollarEntity } from '../data/entities/collar.ts';
+import { DAY_STANDING } from '../standings/day-standing.ts';
+import { bringUpToDate } from '../standings/kept-standings.ts';
+import { collarAnswer } from './collars.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf } from './kennels.ts';
+import { kennelAnswer, kennelOf } from './kennels.ts';
 import { linkBalances } from './links.ts';
+import { madeUpNow } from './made-up.ts';
 
-/** What a class is kitted up from: the dogs that are here, what is owned, and whose sessions are tomorrow. */
+/** What a class is kitted up from: whose sessions are tomorrow, and what is owned. The dogs' own cards are asked for by whoever is in the class. */
 export async function classPage(scope: KennelScope, now: Date): Promise<ClassPage> {
-  const { timeZone } = await kennelOf(scope);
+  const kennel = kennelAnswer(await kennelOf(scope));
   // The kennel’s next day, also where a day has 23 hours or 25.
-  const day = DateTime.fromJSDate(now, { zone: timeZone }).plus({ days: 1 }).toISODate()!;
-  const [{ dogs, collars }, links, sessions] = await Promise.all([
-    dogsPage(scope),
+  const day = DateTime.fromJSDate(now, { zone: kennel.timeZone }).plus({ days: 1 }).toISODate()!;
+  await bringUpToDate(scope, [DAY_STANDING], kennel, now);
+  const [collars, links, worn, madeUp, planned] = await Promise.all([
+    scope.all(CollarEntity, { owned: true, retiredAt: IsNull(), condition: 'sound' }, { name: 'ASC', id: 'ASC' }),
     linkBalances(scope),
-    scope.all(PlannedSessionEntity, { day, state: 'planned' }, { id: 'ASC' }),
+    scope.raw<{ collarId: string; dogId: string }>(
+      `SELECT worn.pieceId AS collarId, worn.dogId FROM worn_pieces worn JOIN collars ON collars.kennelId = worn.kennelId AND collars.id = worn.pieceId
+        WHERE worn.kennelId = :kennelId ORDER BY worn.pieceId, worn.dogId`,
+    ),
+    madeUpNow(scope),
+    scope.raw<{ id: string; name: string }>(
+      `SELECT DISTINCT dogs.id, dogs.name FROM planned_sessions planned JOIN dogs ON dogs.kennelId = planned.kennelId AND dogs.id = planned.dogId AND dogs.archivedAt IS NULL
+        WHERE planned.kennelId = :kennelId AND planned.day = :day AND planned.state = 'planned' ORDER BY dogs.name, dogs.id`,
+      { day },
+    ),
   ]);
-  return { dogs: dogs.filter(({ dog }) => dog.archivedAt === null), collars, links, day, plannedThen: [...new Set(sessions.map(({ dogId }) => dogId))] };
+  const lastOn = new Map(madeUp.map(({ collarId, dogId }) => [collarId, dogId]));
+  return {
+    day,
+    planned,
+    collars: collars.map(collarAnswer),
+    links,
+    // One that was re-linked for another dog since hangs on no other any more.
+    worn: worn.filter(({ collarId, dogId }) => (lastOn.get(collarId) ?? dogId) === dogId),
+  };
 }

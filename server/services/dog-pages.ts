@@ -1,4 +1,4 @@
-import { currentFits, latestGirths, type Dog, type DogPage, type DogsPage, type GrowthPage, type Taping } from '@banter/contract';
+import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type Taping } from '@banter/contract';
 import { group } from 'd3-array';
 import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -46,6 +46,9 @@ export async function fittedPlans(scope: KennelScope, only?: readonly string[]):
     .getMany();
 }
 
+/** Dogs with the latest of each that their cards show, and the collars that they are fitted with. */
+export type DogsPage = { dogs: DogCard[]; collars: Collar[] };
+
 /** All dogs of a kennel, or some of them, by name, with the latest of each that their cards show. */
 export async function dogsPage(scope: KennelScope, only?: readonly string[]): Promise<DogsPage> {
   const ofSome = only === undefined ? {} : { id: In([...only]) };
@@ -73,8 +76,9 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, dogId, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, dogId, byTime));
-  const collars = await scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' });
-  const madeUp = await madeUpNow(scope);
+  const collarIds = [...new Set(plans.map(({ collarId }) => collarId))];
+  const collars = await scope.someOf(CollarEntity, collarIds);
+  const madeUp = await madeUpNow(scope, collarIds);
   const plansOf = group(planAnswers, (one) => one.dogId);
   const checksOf = group(checkAnswers, (one) => one.dogId);
   const screeningsOf = group(screenings, (one) => one.dogId);
@@ -115,7 +119,14 @@ export async function growthPages(
     scope.all(FitCheckEntity, of, byTime).then((rows) => fitCheckKind.toAnswers(scope, rows)),
     scope.all(EndingEntity, of, byTime).then((rows) => endingKind.toAnswers(scope, rows)),
     scope.all(WeighingEntity, of, byTime).then((rows) => keptAnswers(scope, rows)),
-    madeUpNow(scope),
+    scope
+      .raw<{ collarId: string }>('SELECT DISTINCT collarId FROM plans WHERE kennelId = :kennelId AND dogId IN (:dogIds)', { dogIds: dogs.map(({ id }) => id) })
+      .then((rows) =>
+        madeUpNow(
+          scope,
+          rows.map(({ collarId }) => collarId),
+        ),
+      ),
   ]);
   const byDog = <One extends { dogId: string }>(all: readonly One[]) => {
     const found = group(all, ({ dogId }) => dogId);

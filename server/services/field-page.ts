@@ -11,33 +11,35 @@ import {
   programmeStanding,
   wearAndDeviceEvents,
   type FieldDevice,
+  type FieldDog,
   type FieldPage,
   type Taping,
-  type DogsPage,
   isDevice,
   settingsOf,
   type DeviceStanding,
   type Kennel,
 } from '@banter/contract';
-import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, wornStanding, type SkinLook, DAY_MS, HOUR_MS } from '@banter/core';
+import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, wornStanding, DAY_MS, HOUR_MS } from '@banter/core';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
-import { dogsPage } from './dog-pages.ts';
+import { dogsPage, type DogsPage } from './dog-pages.ts';
+import { likePart } from './list-page.ts';
 import { eventAsSent } from './events.ts';
 import { sessionAnswers } from './field-log.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { standingsOf } from '../standings/kept-standings.ts';
+import { bringUpToDate, standingsOf } from '../standings/kept-standings.ts';
 import { LEVELS_STANDING } from '../standings/levels-standing.ts';
+import { WEAR_STANDING } from '../standings/wear-standing.ts';
 import { openPutOns } from './open-wears.ts';
 import { latestSkin } from './skin-standings.ts';
 
 /** Tries and contact of the last days bear on a press. */
 const EVENT_DAYS = 4;
-export const DEVICE_EVENT_MS = EVENT_DAYS * DAY_MS;
+const DEVICE_EVENT_MS = EVENT_DAYS * DAY_MS;
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
 
@@ -63,10 +65,11 @@ function levelsOnPhone({ settings, ...limits }: DeviceStanding, names: readonly 
 /** Programmes that run, each with the stage its dog is in and what moves it on. */
 async function runningProgrammes(
   scope: KennelScope,
+  dogIds: readonly string[],
   timeZone: string,
   now: Date,
-): Promise<(FieldPage['dogs'][number]['programmes'][number] & { dogId: string })[]> {
-  const rows = await scope.all(ProgrammeEntity, { state: 'running' }, { startsOn: 'ASC', id: 'ASC' });
+): Promise<(FieldDog['programmes'][number] & { dogId: string })[]> {
+  const rows = await scope.all(ProgrammeEntity, { state: 'running', dogId: In([...dogIds]) }, { startsOn: 'ASC', id: 'ASC' });
   if (rows.length === 0) return [];
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const moves = (await scope.all(StageMoveEntity, { programmeId: In(rows.map(({ id }) => id)) }, byTime)).map(({ programmeId, toStage, at }) => ({
@@ -104,32 +107,25 @@ export async function levelsOfDogs(scope: KennelScope, { dogs }: Pick<DogsPage, 
   return new Map([...fitted].map(([id, ids]) => [id, (kept.get(id) ?? []).filter(({ collarId }) => ids.has(collarId))]));
 }
 
-/** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. The dogs are looked up unless they are known. */
-export async function fieldPage(
-  scope: KennelScope,
-  now: Date,
-  known?: { page: DogsPage; levels?: ReadonlyMap<string, DeviceStanding[]>; skin?: ReadonlyMap<string, SkinLook[]> },
-): Promise<FieldPage> {
-  const kennel = kennelAnswer(await kennelOf(scope));
-  const page = known?.page ?? (await dogsPage(scope));
-  const levels = known?.levels ?? (await levelsOfDogs(scope, page, kennel, now));
-  const { dogs, collars } = page;
-  const here = dogs.filter(({ dog }) => dog.archivedAt === null);
+/** Dogs as a phone needs them in the field, in this order: with their devices, what is known of these, and the programmes that run. */
+async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: readonly string[]): Promise<FieldDog[]> {
+  if (ids.length === 0) return [];
+  const page = await dogsPage(scope, ids);
+  const levels = await levelsOfDogs(scope, page, kennel, now);
+  const { collars } = page;
+  const order = new Map(ids.map((id, index) => [id, index]));
+  const here = page.dogs.filter(({ dog }) => dog.archivedAt === null).sort((a, b) => order.get(a.dog.id)! - order.get(b.dog.id)!);
   const devices = here.flatMap(({ fits }) => fits.filter(({ plan }) => isDevice(plan.kind)));
   const collarIds = [...new Set(devices.map(({ plan }) => plan.collarId))];
   const dogIds = [...new Set(devices.map(({ plan }) => plan.dogId))];
-  const since = (days: number) => new Date(now.getTime() - days * DAY_MS);
   const of = dogIds.length > 0;
   // What is on a dog is on it however long ago it was put on.
-  const onSince = (await openPutOns(scope, now)).filter(({ collarId }) => collarIds.includes(collarId!)).map(({ at }) => at.getTime());
-  const toldSince = new Date(Math.min(since(EVENT_DAYS).getTime(), ...onSince));
-  const [events, looks, people, open, recent, programmes] = await Promise.all([
+  const onSince = (await openPutOns(scope, now, dogIds)).filter(({ collarId }) => collarIds.includes(collarId!)).map(({ at }) => at.getTime());
+  const toldSince = new Date(Math.min(now.getTime() - DEVICE_EVENT_MS, ...onSince));
+  const [events, looks, programmes] = await Promise.all([
     of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
-    known?.skin ?? latestSkin(scope, now),
-    scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
-    scope.all(FieldSessionEntity, { endedAt: IsNull(), begunAt: MoreThanOrEqual(since(OPEN_DAYS)) }, { begunAt: 'ASC' }),
-    scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * HOUR_MS)) }, { begunAt: 'ASC' }),
-    runningProgrammes(scope, kennel.timeZone, now),
+    latestSkin(scope, now, ids),
+    runningProgrammes(scope, ids, kennel.timeZone, now),
   ]);
   const told = events.map(eventAsSent);
   const deviceOf = (card: (typeof here)[number], collarId: string): FieldDevice[] => {
@@ -171,23 +167,83 @@ export async function fieldPage(
       },
     ];
   };
+  return here.map((card) => ({
+    id: card.dog.id,
+    name: card.dog.name,
+    breed: card.dog.breed,
+    worksOn: card.dog.worksOn,
+    heelLine: card.dog.heelLine,
+    kinds: card.fits.map(({ plan }) => plan.kind),
+    moveByHours: houseOf(kennel, card.dog).rules.moveByHours,
+    devices: card.fits.flatMap(({ plan }) => deviceOf(card, plan.collarId)),
+    programmes: programmes.filter(({ dogId }) => dogId === card.dog.id).map(({ dogId: _dog, ...one }) => one),
+  }));
+}
+
+/** So many dogs are offered at most; a kennel of no more is offered whole, by name. */
+const MOST_OFFERED = 40;
+/** Of so many sessions, the latest, the dogs are those that worked last. */
+const LAST_SESSIONS = 120;
+
+/** Whom the field log offers: of a small kennel all, of a large one those planned today, those that wear something and those that worked last; and whoever is wanted. */
+async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: readonly string[]): Promise<{ ids: string[]; here: number }> {
+  const named = await scope.raw<{ id: string }>(
+    `SELECT id FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id LIMIT ${MOST_OFFERED + 1}`,
+  );
+  if (named.length <= MOST_OFFERED) return { ids: named.map(({ id }) => id), here: named.length };
+  await bringUpToDate(scope, [WEAR_STANDING], kennel, now);
+  const [[count], planned, worn, worked] = await Promise.all([
+    scope.raw<{ here: string }>('SELECT COUNT(*) AS here FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL'),
+    scope.raw<{ dogId: string }>("SELECT dogId FROM planned_sessions WHERE kennelId = :kennelId AND day = :today AND state = 'planned' ORDER BY `from`, id", {
+      today: dayOf(now.getTime(), kennel.timeZone),
+    }),
+    scope.raw<{ dogId: string }>(
+      "SELECT subjectId AS dogId FROM standings WHERE kennelId = :kennelId AND kind = 'wear' AND `rank` = 0 ORDER BY sortAt, subjectId",
+    ),
+    scope.raw<{ dogId: string }>(`SELECT dogId FROM field_sessions WHERE kennelId = :kennelId ORDER BY begunAt DESC LIMIT ${LAST_SESSIONS}`),
+  ]);
+  const first = [...new Set([...planned, ...worn, ...worked].map(({ dogId }) => dogId))].slice(0, MOST_OFFERED);
+  return { ids: [...new Set([...first, ...wanted])], here: Number(count!.here) };
+}
+
+/** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. */
+export async function fieldPage(scope: KennelScope, now: Date, wanted: readonly string[] = []): Promise<FieldPage> {
+  const kennel = kennelAnswer(await kennelOf(scope));
+  const [people, open, recent] = await Promise.all([
+    scope.all(PersonEntity, {}, { name: 'ASC', id: 'ASC' }),
+    scope.all(FieldSessionEntity, { endedAt: IsNull(), begunAt: MoreThanOrEqual(new Date(now.getTime() - OPEN_DAYS * DAY_MS)) }, { begunAt: 'ASC' }),
+    scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * HOUR_MS)) }, { begunAt: 'ASC' }),
+  ]);
+  // Whoever is at work is there, however many others are.
+  const { ids, here } = await offered(scope, now, kennel, [...new Set([...open.map(({ dogId }) => dogId), ...wanted])]);
   return {
     kennelId: kennel.id,
     asOf: now.toISOString(),
-    dogs: here.map((card) => ({
-      id: card.dog.id,
-      name: card.dog.name,
-      breed: card.dog.breed,
-      worksOn: card.dog.worksOn,
-      heelLine: card.dog.heelLine,
-      kinds: card.fits.map(({ plan }) => plan.kind),
-      moveByHours: houseOf(kennel, card.dog).rules.moveByHours,
-      devices: card.fits.flatMap(({ plan }) => deviceOf(card, plan.collarId)),
-      programmes: programmes.filter(({ dogId }) => dogId === card.dog.id).map(({ dogId: _dog, ...one }) => one),
-    })),
+    dogs: await fieldDogs(scope, now, kennel, ids),
+    here,
     handlers: people.map(({ id, name }) => ({ id, name })),
     settings: settingsOf(kennel).map(({ id, name }) => ({ id, name })),
     open: await sessionAnswers(scope, open),
     recent: await sessionAnswers(scope, recent),
   };
+}
+
+/** So many dogs are found by a name. */
+const MOST_FOUND = 12;
+
+/** Dogs by a part of their names, those that begin with it first, as the field log needs them. */
+export async function fieldDogsCalled(scope: KennelScope, now: Date, search: string): Promise<FieldDog[]> {
+  const text = search.trim();
+  if (text === '') return [];
+  const rows = await scope.raw<{ id: string }>(
+    `SELECT id FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL AND name LIKE :part ORDER BY name NOT LIKE :begins, name, id LIMIT ${MOST_FOUND}`,
+    { part: likePart(text), begins: likePart(text).slice(1) },
+  );
+  const kennel = kennelAnswer(await kennelOf(scope));
+  return await fieldDogs(
+    scope,
+    now,
+    kennel,
+    rows.map(({ id }) => id),
+  );
 }

@@ -11,6 +11,20 @@ import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 
+/** How many links are on some collars, summed by the database; empty ones left out. */
+export async function linksOnCollars(scope: KennelScope, collarIds: readonly string[]): Promise<LinkBalance[]> {
+  if (collarIds.length === 0) return [];
+  const accounts = collarIds.map((id) => `collar:${id}`);
+  const rows = await scope.raw<{ gaugeMm: string; account: string; count: string }>(
+    `SELECT gaugeMm, account, SUM(count) AS count
+       FROM (SELECT gaugeMm, toAccount AS account, count FROM link_moves WHERE kennelId = :kennelId AND toAccount IN (:accounts)
+             UNION ALL SELECT gaugeMm, fromAccount, -count FROM link_moves WHERE kennelId = :kennelId AND fromAccount IN (:accounts)) moved
+      GROUP BY gaugeMm, account HAVING SUM(count) <> 0 ORDER BY gaugeMm, account`,
+    { accounts },
+  );
+  return rows.map(({ gaugeMm, account, count }) => ({ gaugeMm: Number(gaugeMm), account, count: Number(count) }));
+}
+
 /** How many links are where, summed by the database; empty accounts left out. */
 export async function linkBalances(scope: KennelScope, asOf: 'seen' | 'now' = 'seen'): Promise<LinkBalance[]> {
   // Within a transaction `now` reads what others have written since it began.

@@ -1,6 +1,9 @@
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
+/** A pattern that finds a text anywhere; what stands in a pattern for itself is escaped. */
+export const likePart = (text: string): string => `%${text.trim().replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
 /** So many rows of a list are answered at a time. */
 export const PAGE_ROWS = 60;
 

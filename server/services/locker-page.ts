@@ -3,7 +3,7 @@ import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity, WantEntity } from '../data/entities/gear.ts';
 import { LinkMoveEntity } from '../data/entities/link-move.ts';
 import { collarAnswer } from './collars.ts';
-import { dogsPage } from './dog-pages.ts';
+import { linksNeeded } from './dog-lists.ts';
 import { gearAnswer, wantAnswer } from './gear.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances, linkMoveKind } from './links.ts';
@@ -11,16 +11,17 @@ import { linkBalances, linkMoveKind } from './links.ts';
 /** The newest moves of links that the locker shows. */
 const SHOWN_MOVES = 200;
 
-/** Everything a kennel owns, where its links are and how they got there, and the fits that draw on it. */
-export async function lockerPage(scope: KennelScope): Promise<LockerPage> {
+/** Everything a kennel owns, where its links are and how they got there, and what fits still need of it. */
+export async function lockerPage(scope: KennelScope, now: Date): Promise<LockerPage> {
   const byName = { name: 'ASC', id: 'ASC' } as const;
-  const [collars, gear, wants, links, moves, { dogs }] = await Promise.all([
+  const [collars, gear, wants, links, moves, dogs, needed] = await Promise.all([
     scope.all(CollarEntity, {}, byName),
     scope.all(GearEntity, {}, byName),
     scope.all(WantEntity, {}, { id: 'ASC' }),
     linkBalances(scope),
     scope.query(LinkMoveEntity).orderBy('record.recordedAt', 'DESC').addOrderBy('record.id', 'DESC').take(SHOWN_MOVES).getMany(),
-    dogsPage(scope),
+    scope.raw<{ id: string; name: string }>('SELECT id, name FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id'),
+    linksNeeded(scope, now),
   ]);
   return {
     collars: collars.map(collarAnswer),
@@ -28,6 +29,7 @@ export async function lockerPage(scope: KennelScope): Promise<LockerPage> {
     wants: wants.map(wantAnswer),
     links,
     moves: await linkMoveKind.toAnswers(scope, moves),
-    plans: dogs.flatMap(({ dog, fits }) => (dog.archivedAt === null ? fits.map((fit) => ({ dogId: dog.id, dogName: dog.name, ...fit })) : [])),
+    dogs,
+    needed,
   };
 }

@@ -22,8 +22,8 @@ afterAll(() => banter.close());
 
 describe('what stands of dogs is kept', () => {
   it('of every dog of the demo, after a day’s work on it: nothing differs from what is worked out anew', async () => {
-    const { dogs } = (await visitor.get('/api/dogs')).body as {
-      dogs: { dog: { id: string; name: string }; fits: { plan: { id: string; kind: string; collarId: string; choices: { split: object } } }[] }[];
+    const { rows: dogs } = (await visitor.get('/api/dog-cards')).body as {
+      rows: { dog: { id: string; name: string }; fits: { plan: { id: string; kind: string; collarId: string; choices: { split: object } } }[] }[];
     };
     const idOf = (name: string) => dogs.find(({ dog: { name: own } }) => own === name)!.dog.id;
     const today = async () => (await visitor.get('/api/today')).body.items as { dogId: string; code: string; title: string }[];

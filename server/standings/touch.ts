@@ -5,6 +5,7 @@ const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'field_
 const FITS = ['dogs', 'collars', 'plans', 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves'];
 const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
   levels: new Set(LEVELS),
+  card: new Set(FITS),
   day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear']),
   wear: new Set(['dogs', 'collars', 'plans', 'endings', 'events', 'skin_looks', 'tapings']),
 };

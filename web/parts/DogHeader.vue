@@ -1,13 +1,12 @@
 <script setup lang="ts">
 /** The dog at the top of each of its screens: its neck in small, who it is, and the way tape → bench → check. */
-import { type CurrentFit, type Dog, drawnFits, type Dressing, type Kennel, neckTapeOf, type Taping } from '@banter/contract';
+import { type CurrentFit, type Dog, drawnFits, type Dressing, type Kennel, neckTapeOf, type Taping, wornFitLine } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { ageWords, todayIn } from './age.ts';
-import { wornFitLine } from './worn-words.ts';
 
 const props = defineProps<{
   dog: Dog;

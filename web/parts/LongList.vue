@@ -61,7 +61,7 @@ watch([nearEnd, fetching], () => nearEnd.value && !fetching.value && !moreFailed
 <template>
   <ul ref="list" :style="padding" class="divide-y divide-line border-y border-line">
     <li v-for="{ index, row } in drawn" :key="keyOf(row)" :ref="measure as never" :data-index="index">
-      <slot :row="row" />
+      <slot :row="row" :index="index" />
     </li>
   </ul>
   <p v-if="goesOn || moreFailed" class="mt-2 flex flex-wrap items-center gap-3 text-soft">

@@ -6,7 +6,8 @@ import {
   latestGirths,
   stockByKind,
   wornByKind,
-  type DogsPage,
+  type Collar,
+  type DogCard,
   type KennelSettings,
   type KindFit,
 } from '@banter/contract';
@@ -22,7 +23,7 @@ const told = (fit: KindFit) => `${fit.verdict}${fit.line ? `: «${fit.collarName
  * worn now first. Dogs that are not taped, kinds not in the locker, and dogs that are put away are left out.
  */
 export function impactOf(
-  { dogs, collars }: DogsPage,
+  { dogs, collars }: { dogs: readonly DogCard[]; collars: readonly Collar[] },
   before: KennelSettings,
   after: KennelSettings,
   who: { finger: Finger | null; today: string },

@@ -1,4 +1,4 @@
-import { collarKind, FIRST_SETTINGS, type DogsPage, type LockerPage } from '@banter/contract';
+import { collarKind, FIRST_SETTINGS, type LockerPage } from '@banter/contract';
 import { contractSpeaker, houseRules } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { impactOf } from './house-impact.ts';
@@ -9,13 +9,11 @@ import { HOUSE_RULES } from '@banter/core';
 
 const numbers = { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 };
 const collar = { id: 'c1', name: 'Alder', numbers };
-const planOf = (left: number, right: number) =>
-  ({ kind: 'prong', inputs: { collar }, choices: { split: { left, right }, start: null } }) as unknown as LockerPage['plans'][number]['plan'];
-const locker = (links: LockerPage['links'], plans: LockerPage['plans']) => ({ links, plans }) as LockerPage;
+const locker = (links: LockerPage['links'], needed: LockerPage['needed']) => ({ links, needed });
 
 describe('the shopping list', () => {
   const on = { gaugeMm: 3, account: 'collar:c1', count: 13 };
-  const fern = { dogId: 'd1', dogName: 'Fern', plan: planOf(8, 7), check: null };
+  const fern = { dogId: 'd1', dogName: 'Fern', collarName: 'Alder', gaugeMm: 3, needs: 2 };
   it('has the links that a fit needs beyond its collar and the bag', () => {
     expect(shoppingOf(locker([on], [fern]))).toEqual([expect.objectContaining({ needs: 2, inBag: 0, text: 'two links of 3.0 mm for Fern, «Alder»' })]);
     expect(shoppingOf(locker([on, { gaugeMm: 3, account: 'bag', count: 1 }], [fern]))[0]!.text).toBe('one link of 3.0 mm for Fern, «Alder»');
@@ -45,7 +43,7 @@ describe('what a change of the house would mean', () => {
   const page = {
     dogs: [{ dog, girths: [taping], fits: [], screenings: [], lifts: [] }],
     collars: [{ ...collar, kind: 'prong', retiredAt: null }],
-  } as unknown as DogsPage;
+  } as unknown as Parameters<typeof impactOf>[0];
   const settings = { ...FIRST_SETTINGS, name: 'x', lengthUnit: 'cm', massUnit: 'kg', timeZone: 'Europe/London' } as never as Parameters<typeof impactOf>[1];
   it('names the dogs and kinds whose fit would come out otherwise, and no other', () => {
     // 11 links leave 20 mm of slack: inside 25, outside 15.

@@ -1,10 +1,10 @@
-import type { DogPage, FieldSession, FitCheck, Plan, Taping } from '@banter/contract';
+import { wornFitLine, type DogPage, type FieldSession, type FitCheck, type Plan, type Taping } from '@banter/contract';
 import { contractSpeaker } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { markedWears, skinEntries } from './neck-timeline.ts';
 import { inTimeOrder, timelineOf } from './timeline.ts';
 import { stageEntries, workedDays } from './work-timeline.ts';
-import { goToStep, wornFitLine } from './worn-words.ts';
+import { goToStep } from './worn-words.ts';
 
 const kept = {
   dogId: 'd1',
@@ -110,7 +110,7 @@ describe('what a dog wears, in one line', () => {
     expect(wornFitLine({ plan, check }, contractSpeaker)).toBe('3.0 mm prong, 10 links (5 left, 5 right)');
   });
   it('leads to the check of its own kind', () => {
-    expect(goToStep('d1', { goTo: 'check', kind: 'remote', tone: 'open', sentence: '' })).toBe('/dogs/d1/check?kind=remote');
+    expect(goToStep('d1', { goTo: 'check', kind: 'remote' })).toBe('/dogs/d1/check?kind=remote');
     expect(goToStep('d1', { goTo: 'tape', kind: null, tone: 'open', sentence: '' } as never)).toBe('/dogs/d1/tape');
   });
 });

@@ -28,6 +28,8 @@ export type FieldEventToLog = Own<NewFieldEvent>;
 
 const FIRST_WAIT_MS = 2000;
 const LONGEST_WAIT_MS = 60_000;
+/** So many dogs are asked for beside those that are offered. */
+const MOST_WANTED = 20;
 /** What the server has is forgotten here after this long. */
 const KEPT_HERE_MS = 2 * DAY_MS;
 
@@ -73,9 +75,26 @@ export const useFieldLog = defineStore('field-log', () => {
     void trySend();
   }
 
+  /** Dogs that somebody chose here beside those that are offered, the latest last. */
+  const wanted = shallowRef<readonly string[]>([]);
+  /** Has a dog among those that can be chosen: at once where it was found, else with the next answer. */
+  async function want(dog: FieldDog | string): Promise<void> {
+    const id = typeof dog === 'string' ? dog : dog.id;
+    wanted.value = [...wanted.value.filter((one) => one !== id), id];
+    if (typeof dog === 'string') {
+      if (!dogOf(id)) await refresh();
+    } else if (page.value && !dogOf(id)) {
+      page.value = { ...page.value, dogs: [dog, ...page.value.dogs] };
+      await box.value?.putPage(page.value);
+    }
+  }
+
   async function refresh(): Promise<void> {
     try {
-      const now = await send('GET', '/api/field', FieldPage);
+      // Whoever is at work on this phone, or was chosen on it, is there, however many dogs the kennel has.
+      const atWork = sessions.value.filter(({ endedAt }) => endedAt === null).flatMap(({ dogId }) => dogId ?? []);
+      const asked = [...new Set([...atWork, ...wanted.value])].slice(-MOST_WANTED);
+      const now = await send('GET', `/api/field${asked.length > 0 ? `?dogs=${asked.join(',')}` : ''}`, FieldPage);
       connection.reached();
       page.value = now;
       state.value = 'ready';
@@ -294,6 +313,7 @@ export const useFieldLog = defineStore('field-log', () => {
     sessions,
     openElsewhere,
     dogOf,
+    want,
     open,
     refresh,
     tell,

@@ -12,6 +12,7 @@ import {
   type Purpose,
   sureNeck,
   isGoodByHands,
+  wornFitLine,
 } from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
@@ -22,7 +23,6 @@ import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { toGet } from '../parts/missing.ts';
-import { wornFitLine } from '../parts/worn-words.ts';
 import { useChosen } from '../stores/chosen.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A dog's record: what to do next, its neck to scale, and everything that happened, newest first. */
-import { collarKind, type CurrentFit, Dog, drawnFits, Ending, fitsSetAside, neckTapeOf, nextStep } from '@banter/contract';
+import { collarKind, type CurrentFit, Dog, drawnFits, Ending, fitsSetAside, neckTapeOf, nextStep, wornFitLine } from '@banter/contract';
 import { listWords } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -15,7 +15,7 @@ import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { dayWords, todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
-import { goToStep, wornFitLine } from '../parts/worn-words.ts';
+import { goToStep } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
 import { markedWears, skinEntries } from '../parts/neck-timeline.ts';
 import { stageEntries, workedDays } from '../parts/work-timeline.ts';

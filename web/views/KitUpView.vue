@@ -1,7 +1,22 @@
 <script setup lang="ts">
 /** Kit up a class: tomorrow's dogs, and which collar of the locker each gets, with the least buying and the fewest links moved. */
-import { classCase, ClassPage, COLLAR_KIND_NAMES, collarKind, pickList, type ClassDog, type CollarKindName, isDevice } from '@banter/contract';
-import { computed, ref, watch } from 'vue';
+import {
+  classCase,
+  ClassPage,
+  COLLAR_KIND_NAMES,
+  collarKind,
+  DogCards,
+  DogLines,
+  pickList,
+  type ClassDog,
+  type CollarKindName,
+  type DogCard,
+  isDevice,
+} from '@banter/contract';
+import { refDebounced } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { failureSentence } from '../api/failure.ts';
+import { send } from '../api/request.ts';
 import { todayIn } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
@@ -15,42 +30,69 @@ const session = useSession();
 const units = useUnits();
 const kennel = computed(() => session.kennel!);
 const { data, state, sentence, load } = useLoad(() => '/api/class', ClassPage);
-const { found, state: working, ask } = useKitUp();
+const { found: kitUp, state: working, ask } = useKitUp();
 
 /** Who is in the class, and what kind each is to have: what it wears, else what is for walking for a dog that pulls, and what identifies it for the rest. */
 const chosen = ref<Record<string, CollarKindName | null>>({});
+/** What is known of the dogs of the class; each is asked for once it is in it. */
+const cards = shallowRef<ReadonlyMap<string, DogCard>>(new Map());
 const everyday = COLLAR_KIND_NAMES.filter((kind) => collarKind(kind).traits.everyday);
-const usualKind = ({ dog, fits }: ClassPage['dogs'][number]): CollarKindName => {
+const usualKind = ({ dog, fits }: DogCard): CollarKindName => {
   const worn = fits.find(({ plan }) => !isDevice(plan.kind))?.plan.kind;
   const wanted = dog.pull === 'settled' ? 'identity' : 'walking';
   return worn ?? everyday.find((kind) => collarKind(kind).purposes[0] === wanted) ?? COLLAR_KIND_NAMES[0];
 };
-watch(data, (page) => {
-  if (!page || Object.keys(chosen.value).length > 0) return;
-  const then = new Set(page.plannedThen);
-  chosen.value = Object.fromEntries(page.dogs.map((card) => [card.dog.id, then.has(card.dog.id) ? usualKind(card) : null]));
+const cardsFailed = ref('');
+const CARDS_AT_ONCE = 60;
+/** Takes dogs into the class, each with its usual kind; those that are in it stay as they are. */
+async function take(ids: readonly string[]) {
+  cardsFailed.value = '';
+  const missing = ids.filter((id) => !cards.value.has(id));
+  try {
+    for (let at = 0; at < missing.length; at += CARDS_AT_ONCE) {
+      const { rows } = await send('GET', `/api/dog-cards?dogs=${missing.slice(at, at + CARDS_AT_ONCE).join(',')}`, DogCards);
+      cards.value = new Map([...cards.value, ...rows.map((card) => [card.dog.id, card] as const)]);
+    }
+    const fresh = ids.flatMap((id) => (chosen.value[id] || !cards.value.has(id) ? [] : [[id, usualKind(cards.value.get(id)!)] as const]));
+    chosen.value = { ...chosen.value, ...Object.fromEntries(fresh) };
+  } catch (failure) {
+    cardsFailed.value = failureSentence(failure);
+  }
+}
+watch(data, (page) => page && Object.keys(chosen.value).length === 0 && void take(page.planned.map(({ id }) => id)));
+
+const search = ref('');
+const searched = refDebounced(search, 200);
+const found = useLoad(() => `/api/dogs${searched.value.trim() ? `?search=${encodeURIComponent(searched.value.trim())}` : ''}`, DogLines);
+watch(searched, () => void found.load());
+const isPlanned = (id: string) => data.value!.planned.some((one) => one.id === id);
+/** Who can be ticked: the dogs of the class and of the day first, then those that are looked for. */
+const listed = computed(() => {
+  const names = new Map(data.value!.planned.map(({ id, name }) => [id, name]));
+  for (const [id, { dog }] of cards.value) if (chosen.value[id]) names.set(id, dog.name);
+  for (const { id, name } of [...(found.data.value?.rows ?? [])].sort((a, b) => a.name.localeCompare(b.name))) names.set(id, name);
+  return [...names].map(([id, name]) => ({ id, name }));
 });
 const dogs = computed((): ClassDog[] =>
-  (data.value?.dogs ?? []).flatMap(({ dog }) => {
-    const kind = chosen.value[dog.id];
-    return kind ? [{ dogId: dog.id, kind }] : [];
-  }),
+  listed.value.flatMap(({ id }) => (chosen.value[id] && cards.value.has(id) ? [{ dogId: id, kind: chosen.value[id] }] : [])),
 );
 const asked = computed(() =>
-  data.value ? classCase(data.value, dogs.value, { kennel: kennel.value, today: todayIn(kennel.value.timeZone), speak: units.speak }) : null,
+  data.value
+    ? classCase(data.value, [...cards.value.values()], dogs.value, { kennel: kennel.value, today: todayIn(kennel.value.timeZone), speak: units.speak })
+    : null,
 );
 watch(asked, (now) => now && ask(now.asked), { immediate: true });
-const names = computed(() => new Map((data.value?.dogs ?? []).map(({ dog }) => [dog.id, dog.name])));
+const names = computed(() => new Map([...cards.value.values()].map(({ dog }) => [dog.id, dog.name])));
 const lines = computed(() =>
-  found.value && asked.value && found.value.given.every(({ dogId }) => asked.value!.asked.dogs.some(({ id }) => id === dogId))
-    ? pickList(asked.value, found.value, data.value!)
+  kitUp.value && asked.value && kitUp.value.given.every(({ dogId }) => asked.value!.asked.dogs.some(({ id }) => id === dogId))
+    ? pickList(asked.value, kitUp.value, data.value!)
     : [],
 );
 const heading = computed(() => {
   if (dogs.value.length === 0) return 'Who is in the class?';
   if (working.value === 'failed') return 'It could not be worked out here.';
-  if (!found.value || lines.value.length === 0) return working.value === 'working' ? 'Working it out …' : 'Nobody can be kitted up yet.';
-  return kitUpSentence(found.value);
+  if (!kitUp.value || lines.value.length === 0) return working.value === 'working' ? 'Working it out …' : 'Nobody can be kitted up yet.';
+  return kitUpSentence(kitUp.value);
 });
 const day = computed(() =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(data.value!.day)),
@@ -64,9 +106,9 @@ const print = () => window.print();
     <RouterLink to="/locker" class="no-print">To the locker</RouterLink>
     <div class="mt-1">
       <VerdictMark
-        v-if="found && lines.length > 0"
-        :tone="found.bought + found.linksBought > 0 || lines.some(({ from }) => from === 'nowhere') ? 'mind' : 'good'"
-        :word="found.bought + found.linksBought > 0 ? 'Buy' : 'All there'"
+        v-if="kitUp && lines.length > 0"
+        :tone="kitUp.bought + kitUp.linksBought > 0 || lines.some(({ from }) => from === 'nowhere') ? 'mind' : 'good'"
+        :word="kitUp.bought + kitUp.linksBought > 0 ? 'Buy' : 'All there'"
       />
     </div>
     <h1 aria-live="polite">{{ heading }}</h1>
@@ -77,24 +119,29 @@ const print = () => window.print();
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)]">
       <section class="no-print sheet self-start" aria-labelledby="class">
         <h2 id="class">The class</h2>
+        <label class="mt-1 block">
+          <span class="sr-only">Find a dog by name, breed or owner</span>
+          <input v-model="search" type="search" class="field" placeholder="Name, breed or owner" />
+        </label>
+        <p v-if="cardsFailed || found.state.value === 'failed'" role="alert" class="mt-2">{{ cardsFailed || found.sentence.value }}</p>
         <ul class="mt-1 divide-y divide-line">
-          <li v-for="card in data!.dogs" :key="card.dog.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+          <li v-for="one in listed" :key="one.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
             <label class="flex min-h-11 grow items-center gap-3">
               <input
                 type="checkbox"
                 class="tick size-5"
-                :checked="chosen[card.dog.id] !== null && chosen[card.dog.id] !== undefined"
-                @change="chosen = { ...chosen, [card.dog.id]: ($event.target as HTMLInputElement).checked ? usualKind(card) : null }"
+                :checked="Boolean(chosen[one.id])"
+                @change="($event.target as HTMLInputElement).checked ? void take([one.id]) : (chosen = { ...chosen, [one.id]: null })"
               />
-              <span class="font-semibold">{{ card.dog.name }}</span>
-              <span v-if="data!.plannedThen.includes(card.dog.id)" class="text-sm text-soft">has a session then</span>
+              <span class="font-semibold">{{ one.name }}</span>
+              <span v-if="isPlanned(one.id)" class="text-sm text-soft">has a session then</span>
             </label>
-            <label v-if="chosen[card.dog.id]">
-              <span class="sr-only">Kind for {{ card.dog.name }}</span>
+            <label v-if="chosen[one.id]">
+              <span class="sr-only">Kind for {{ one.name }}</span>
               <select
                 class="field w-auto!"
-                :value="chosen[card.dog.id]"
-                @change="chosen = { ...chosen, [card.dog.id]: ($event.target as HTMLSelectElement).value as CollarKindName }"
+                :value="chosen[one.id]"
+                @change="chosen = { ...chosen, [one.id]: ($event.target as HTMLSelectElement).value as CollarKindName }"
               >
                 <option v-for="kind in KINDS" :key="kind" :value="kind">{{ collarKind(kind).name }}</option>
               </select>
@@ -120,7 +167,7 @@ const print = () => window.print();
           </li>
         </ul>
         <p v-else class="mt-2 text-soft">Tick the dogs of the class.</p>
-        <p v-if="found && lines.length > 0 && linksToBuy(found).length > 0" class="mt-3 font-semibold">Buy {{ linksToBuy(found).join(' and ') }}.</p>
+        <p v-if="kitUp && lines.length > 0 && linksToBuy(kitUp).length > 0" class="mt-3 font-semibold">Buy {{ linksToBuy(kitUp).join(' and ') }}.</p>
         <div v-if="asked && asked.missing.length > 0" class="mt-5">
           <h3>Not yet</h3>
           <ul class="mt-1 space-y-1">

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { makesTable } from './table-migration.ts';
+import { addsKey, makesTable } from './table-migration.ts';
 
 /** What stands is found by its subject, a dog or a piece of gear, and read in the order of a list. Everything in it can be worked out again: it is emptied. */
 class StandingsOfSubjects1764000000101 implements MigrationInterface {
@@ -49,4 +49,7 @@ export const standingMigrations = [
     `kennelId uuid NOT NULL, dogId uuid NOT NULL, pieceId uuid NOT NULL, lookedAt datetime(3) NULL,
      PRIMARY KEY (kennelId, dogId, pieceId), KEY ofPiece (kennelId, pieceId)`,
   ),
+  addsKey('LinksFromAccounts1764000000104', 'link_moves', 'fromWhere', 'kennelId, fromAccount, gaugeMm, count'),
+  addsKey('LinksToAccounts1764000000105', 'link_moves', 'toWhere', 'kennelId, toAccount, gaugeMm, count'),
+  addsKey('EventsOfSort1764000000106', 'events', 'ofSort', 'kennelId, event, at'),
 ];

@@ -25,3 +25,16 @@ export function addsColumn(name: string, table: string, column: string, definiti
     }
   };
 }
+
+/** A migration that adds a key to a table: which rows a screen asks for. */
+export function addsKey(name: string, table: string, key: string, columns: string): new () => MigrationInterface {
+  return class implements MigrationInterface {
+    name = name;
+    async up(runner: QueryRunner): Promise<void> {
+      await runner.query(`ALTER TABLE \`${table}\` ADD KEY \`${key}\` (${columns})`);
+    }
+    async down(runner: QueryRunner): Promise<void> {
+      await runner.query(`ALTER TABLE \`${table}\` DROP KEY \`${key}\``);
+    }
+  };
+}

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 /** Who works, where, and who handles: three taps and it runs. What was chosen last is chosen again. */
-import type { FieldSession } from '@banter/contract';
+import { FieldDogsFound, type FieldDog, type FieldSession } from '@banter/contract';
 import { askWhetherEnded, houseRules, type SessionPurpose } from '@banter/core';
 import { z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { computed } from 'vue';
+import { refDebounced } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import { failureSentence } from '../../api/failure.ts';
+import { send } from '../../api/request.ts';
 import { useFieldLog } from '../../stores/field-log.ts';
 import { useNow } from '../../stores/now.ts';
 import { useSession } from '../../stores/session.ts';
@@ -25,6 +28,7 @@ const last = stored(
 // Come from the calendar: whom and with whom is known.
 const route = useRoute();
 if (typeof route.query.dog === 'string') last.value.dogId = route.query.dog;
+if (last.value.dogId !== null) void log.want(last.value.dogId);
 if (typeof route.query.hand === 'string') last.value.handlerId = route.query.hand;
 const dog = computed(() => log.dogOf(last.value.dogId));
 const handlerId = computed(() => {
@@ -39,6 +43,36 @@ const rules = computed(() => houseRules(session.kennel!.rules));
 const clock = (at: number) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit', timeZone: session.kennel!.timeZone }).format(at);
 const running = computed(() => log.sessions.filter(({ endedAt }) => endedAt === null));
+
+/** In a large kennel the others are found by their names: among those on this phone at once, among all with a connection. */
+const search = ref('');
+const searched = refDebounced(search, 200);
+const elsewhere = shallowRef<readonly FieldDog[]>([]);
+const notFound = ref('');
+const wanted = computed(() => search.value.trim().toLowerCase());
+const shown = computed((): readonly FieldDog[] => {
+  if (wanted.value === '') return page.value.dogs;
+  const here = page.value.dogs.filter(({ name }) => name.toLowerCase().includes(wanted.value));
+  return [...here, ...elsewhere.value.filter(({ id }) => !here.some((one) => one.id === id))];
+});
+watch(searched, async (text) => {
+  elsewhere.value = [];
+  notFound.value = '';
+  if (text.trim() === '') return;
+  try {
+    const { dogs } = await send('GET', `/api/field/dogs?search=${encodeURIComponent(text.trim())}`, FieldDogsFound);
+    if (searched.value !== text) return;
+    elsewhere.value = dogs;
+    notFound.value = shown.value.length === 0 ? `No dog here is called «${text.trim()}».` : '';
+  } catch (failure) {
+    if (searched.value === text) notFound.value = failureSentence(failure);
+  }
+});
+function choose(one: FieldDog) {
+  void log.want(one);
+  last.value = { ...last.value, dogId: one.id };
+  search.value = '';
+}
 
 function begin() {
   if (!dog.value) return;
@@ -85,15 +119,26 @@ function follow(one: FieldSession) {
     <template v-else>
       <fieldset class="mt-5">
         <legend class="font-semibold">Dog</legend>
+        <label v-if="page.here > page.dogs.length || search" class="mt-1.5 block">
+          <span class="sr-only">Find a dog by its name</span>
+          <input
+            v-model="search"
+            type="search"
+            class="field min-h-14"
+            :placeholder="`Name of any of ${page.here} dogs`"
+            @keydown.enter.prevent="shown[0] && choose(shown[0])"
+          />
+        </label>
+        <p v-if="notFound" role="status" class="mt-1.5 text-soft">{{ notFound }}</p>
         <div class="mt-1.5 grid grid-cols-2 gap-2 sm:grid-cols-3">
           <button
-            v-for="one in page.dogs"
+            v-for="one in shown"
             :key="one.id"
             type="button"
             class="min-h-14 rounded-[0.3rem] border-[1.5px] px-3 py-1.5 text-left leading-tight"
             :class="one.id === dog?.id ? 'border-deep bg-deep text-on-deep' : 'border-line bg-raised'"
             :aria-pressed="one.id === dog?.id"
-            @click="last = { ...last, dogId: one.id }"
+            @click="choose(one)"
           >
             <span class="font-display text-lg font-semibold">{{ one.name }}</span>
             <span class="block truncate text-sm" :class="one.id === dog?.id ? '' : 'text-soft'">{{

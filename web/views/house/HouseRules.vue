@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** The kennel's name and units, every school with what its sides say, every limit with its default and reason, and what a change would mean for which dogs. */
-import { DogsPage } from '@banter/contract';
 import {
   HOUSE_RULES,
   HOUSE_SCHOOL_NAMES,
@@ -14,13 +13,12 @@ import {
 } from '@banter/core';
 import { computed, reactive } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import { impactOf } from '../../parts/house-impact.ts';
+import { useHouseImpact } from './house-impact-of.ts';
 import KeepBar from '../../parts/KeepBar.vue';
 import RuleField from '../../parts/RuleField.vue';
 import TextField from '../../parts/TextField.vue';
 import UnitChoices from '../../parts/UnitChoices.vue';
 import { useKennelForm } from '../../stores/kennel-form.ts';
-import { useLoad } from '../../stores/load.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
 import { todayIn } from '../../parts/age.ts';
@@ -72,18 +70,20 @@ function setRule(name: HouseRuleName, value: number | null | undefined) {
 const saysOf = (name: HouseSchoolName) => schoolSays(name, form.value.schools[name], houseRules(form.value.rules), units.speak);
 const setSchool = (name: HouseSchoolName, value: string | null) => (form.value = { ...form.value, schools: { ...form.value.schools, [name]: value } });
 
-const dogs = useLoad(() => '/api/dogs', DogsPage);
 /** What the change on the form would mean: for each dog, what is taken now and what would be. */
-const impact = computed(() =>
-  changed.value && dogs.data.value
-    ? impactOf(
-        dogs.data.value,
-        session.kennel!,
-        form.value,
-        { finger: session.me?.person.finger ?? null, today: todayIn(session.kennel!.timeZone) },
-        units.speak,
-      )
-    : [],
+const {
+  impact,
+  state: looking,
+  looked,
+  sentence: notLooked,
+} = useHouseImpact(() =>
+  changed.value
+    ? {
+        before: session.kennel!,
+        after: form.value,
+        by: { who: { finger: session.me?.person.finger ?? null, today: todayIn(session.kennel!.timeZone) }, speak: units.speak },
+      }
+    : null,
 );
 </script>
 
@@ -97,11 +97,12 @@ const impact = computed(() =>
       <section class="sheet" aria-label="What would change">
         <h2>What would change</h2>
         <p v-if="!changed" class="mt-1 text-soft">Change a school or a limit, and the dogs it would mean something for stand here before you keep it.</p>
-        <p v-else-if="dogs.state.value !== 'ready'" class="mt-1 text-soft">
-          {{ dogs.state.value === 'loading' ? 'Fetching the dogs …' : dogs.sentence.value }}
+        <p v-if="changed && looking === 'looking'" role="status" class="mt-1 text-soft">
+          {{ looked === 0 ? 'Fetching the dogs …' : `${looked} dogs looked at …` }}
         </p>
-        <p v-else-if="impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
-        <ul v-else class="mt-2 max-h-96 divide-y divide-line overflow-y-auto" tabindex="0" aria-label="Dogs it would change something for">
+        <p v-if="changed && looking === 'failed'" role="alert" class="mt-1">{{ notLooked }}</p>
+        <p v-if="changed && looking === 'done' && impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
+        <ul v-if="impact.length > 0" class="mt-2 max-h-96 divide-y divide-line overflow-y-auto" tabindex="0" aria-label="Dogs it would change something for">
           <li v-for="one in impact" :key="one.dog + one.kind" class="py-2">
             <p>
               <span class="font-semibold">{{ one.dog }}</span>

@@ -62,7 +62,7 @@ const id = ref(uuidv7());
 const at = ref<string | null>(null);
 const number = computed(() => (/^\s*\d{1,3}\s*$/.test(count.value) ? Number(count.value) : NaN));
 const needsDog = computed(() => ACTIONS[action.value].from === 'dog' || ACTIONS[action.value].to === 'dog');
-const dogs = computed(() => props.locker.plans.map((one) => ({ value: one.dogId, label: one.dogName })));
+const dogs = computed(() => props.locker.dogs.map(({ id: value, name: label }) => ({ value, label })));
 const countFault = computed(() => (!(number.value >= 1) ? 'A whole number, from 1.' : ''));
 async function move() {
   if (countFault.value || (needsDog.value && !dogId.value)) return;
@@ -99,7 +99,7 @@ const accountWords = (account: string) =>
         ? 'scrap'
         : account.startsWith('collar:')
           ? `«${collars.value.get(account.slice(7))?.name ?? 'a collar'}»`
-          : (props.locker.plans.find((one) => one.dogId === account.slice(4))?.dogName ?? 'a dog');
+          : (props.locker.dogs.find((one) => one.id === account.slice(4))?.name ?? 'a dog');
 const whyWords: Record<LinkMove['why'], string> = {
   stocked: 'came with the collar',
   bought: 'bought',
