@@ -14,7 +14,7 @@ import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { handoverRoutes } from './http/handover-routes.ts';
 import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
-import { answersTo, contentPolicy, knowsRoles, LOOPBACK_NAMES, sameOriginOnly } from './http/guards.ts';
+import { answersTo, contentPolicy, knowsRoles, LOOPBACK_NAMES, sameOriginOnly, signedInUnlessOpen } from './http/guards.ts';
 import { kennelFileRoutes } from './http/kennel-file-routes.ts';
 import { sessionCookieFirst } from './http/known-devices.ts';
 import { makeLimits } from './http/limits.ts';
@@ -102,6 +102,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   app.use(
     '/api',
     knowsRoles(dataSource),
+    signedInUnlessOpen,
     tellsChanges(bus),
     accountRoutes(dataSource, {
       demo: options.demo,

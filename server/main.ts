@@ -12,6 +12,7 @@ import { seedDemo } from './demo/seed-demo.ts';
 import { clearLeftImports } from './kennel-file/import-folder.ts';
 import { makeLog } from './log.ts';
 import { Tries } from './services/tries.ts';
+import { StandingKeeper } from './standings/standing-keeper.ts';
 import { HOUR_MS } from '@banter/core';
 
 const projectDir = join(import.meta.dirname, '..');
@@ -80,6 +81,8 @@ const sweeping = setInterval(() => {
 sweeping.unref();
 const demoKeeper = demo ? new DemoKeeper(dataSource, log, projectDir) : null;
 demoKeeper?.begin();
+const standingKeeper = new StandingKeeper(dataSource, log);
+standingKeeper.begin();
 await clearLeftImports();
 
 const port = Number(env.PORT ?? 8080);
@@ -102,6 +105,7 @@ async function stop(): Promise<void> {
   setTimeout(() => server.closeAllConnections(), 2000).unref();
   await new Promise<void>((resolve) => (server.listening ? server.once('close', resolve) : resolve()));
   demoKeeper?.end();
+  await standingKeeper.end();
   await Promise.all([calculations.end(), dataSource.destroy().catch(() => {}), clearLeftImports()]);
   process.exit(0);
 }

@@ -46,6 +46,13 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     answer: DogCards,
   },
   { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/bench',
+    summary: 'A dog with its whole record and all that the kennel owns, to choose from.',
+    signIn: true,
+    answer: DogPage,
+  },
   { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
   {
     method: 'get',

@@ -51,7 +51,7 @@ export type DogCards = z.infer<typeof DogCards>;
 export const UnreadableRecord = z.object({ kind: z.enum(['plan', 'fitCheck', 'handover']), id: RecordId, at: Instant });
 export type UnreadableRecord = z.infer<typeof UnreadableRecord>;
 
-/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars, links, places, gear. */
+/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars and links (its own, or for the bench all of them), places, gear. */
 export const DogPage = z.object({
   dog: Dog,
   tapings: z.array(Taping),
@@ -64,7 +64,7 @@ export const DogPage = z.object({
   places: z.array(Place),
   gear: z.array(Gear),
   links: z.array(LinkBalance),
-  /** For whom each collar of the kennel is made up now. */
+  /** For whom each of these collars is made up now. */
   madeUp: z.array(MadeUp),
   unreadable: z.array(UnreadableRecord),
 });

@@ -9,7 +9,6 @@ import { KennelScope } from '../services/kennel-scope.ts';
 import { deviceOf, endSessions, mySessionsPage } from '../services/my-sessions.ts';
 import { changeKennel, kennelAnswer, kennelOf } from '../services/kennels.ts';
 import type { Pauses, Tries } from '../services/tries.ts';
-import { signedIn } from './guards.ts';
 import { knowDevice, knownDevice } from './known-devices.ts';
 import type { Limits } from './limits.ts';
 import { parseBody, readJson, versionOf } from './read-request.ts';
@@ -106,18 +105,18 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     response.clearCookie(options.cookieName).status(204).end();
   });
 
-  routes.put('/me', signedIn, ...readJson, async (request, response) => {
+  routes.put('/me', ...readJson, async (request, response) => {
     response.json(await accounts.change(whoOf(request), parseBody(PersonFacts, request)));
   });
   const mine = (request: Request) => mySessionsPage(dataSource, options.sessions, whoOf(request), request.sessionID);
-  routes.get('/my-sessions', signedIn, async (request, response) => {
+  routes.get('/my-sessions', async (request, response) => {
     response.json(await mine(request));
   });
-  routes.post('/my-sessions', signedIn, ...readJson, async (request, response) => {
+  routes.post('/my-sessions', ...readJson, async (request, response) => {
     await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, parseBody(EndSessions, request).id);
     response.json(await mine(request));
   });
-  routes.post('/my-password', signedIn, ...readJson, async (request, response) => {
+  routes.post('/my-password', ...readJson, async (request, response) => {
     const asked = parseBody(NewPassword, request);
     const { kennelId, personId } = whoOf(request);
     const own = `password ${kennelId} ${personId}`;
@@ -128,10 +127,10 @@ export function accountRoutes(dataSource: DataSource, options: AccountOptions): 
     await endSessions(dataSource, options.sessions, whoOf(request), request.sessionID, null);
     response.json(await mine(request));
   });
-  routes.get('/kennel', signedIn, async (request, response) => {
+  routes.get('/kennel', async (request, response) => {
     response.json(kennelAnswer(await kennelOf(scopeOf(request, dataSource))));
   });
-  routes.put('/kennel', signedIn, ...readJson, async (request, response) => {
+  routes.put('/kennel', ...readJson, async (request, response) => {
     response.json(await changeKennel(scopeOf(request, dataSource), parseBody(KennelSettings, request), versionOf(request)));
   });
   return routes;

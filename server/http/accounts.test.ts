@@ -237,10 +237,10 @@ describe('the demo kennel', () => {
       await seedDemo(one.dataSource, new Date('2026-06-02T10:00:00Z'));
       const agent = supertest.agent(one.app);
       await agent.post('/api/sign-in/demo');
-      made.push((await agent.get('/api/dogs')).body);
+      made.push((await agent.get('/api/dog-cards')).body);
       await one.close();
     }
-    expect(made[0].dogs.length).toBeGreaterThanOrEqual(10);
+    expect(made[0].rows.length).toBeGreaterThanOrEqual(10);
     expect(made[0]).toEqual(made[1]);
   });
 
@@ -249,8 +249,8 @@ describe('the demo kennel', () => {
     await seedDemo(one.dataSource, new Date('2026-06-01T08:00:00Z'));
     const agent = supertest.agent(one.app);
     await agent.post('/api/sign-in/demo');
-    const { dogs } = (await agent.get('/api/dogs')).body as {
-      dogs: { dog: { name: string }; girths: { site: string; reasons: { code: string }[] }[]; fits: { check: { outcome: { step: string } } | null }[] }[];
+    const { rows: dogs } = (await agent.get('/api/dog-cards')).body as {
+      rows: { dog: { name: string }; girths: { site: string; reasons: { code: string }[] }[]; fits: { check: { outcome: { step: string } } | null }[] }[];
     };
     const named = (name: string) => dogs.find((card) => card.dog.name === name)!;
     expect(named('Wick').girths[0]!.reasons.map((reason) => reason.code)).toContain('taken-lower');

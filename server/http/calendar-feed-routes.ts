@@ -4,7 +4,6 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { calendarFeedKind, calendarFeedsPage, calendarFile, feedOfKey } from '../services/calendar-feeds.ts';
 import { Failure } from '../services/failure.ts';
-import { signedIn } from './guards.ts';
 import type { Limits } from './limits.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
@@ -38,7 +37,6 @@ export function calendarFeedRoutes(dataSource: DataSource, limits: Limits): Rout
     const { feed, scope } = found;
     answer(request, response, await textOf(`${feed.id} ${feed.version}`, () => calendarFile(scope, feed.personId, new Date())));
   });
-  routes.use(['/calendar-feeds', '/calendar.ics'], signedIn);
   routes.get('/calendar.ics', async (request, response) => {
     response.set('Content-Disposition', 'attachment; filename="banter.ics"');
     answer(request, response, await calendarFile(scopeOf(request, dataSource), null, new Date()));

@@ -1,4 +1,4 @@
-import { atLeast, neededRole, needsRoleWords, notInTheDemo, type Role } from '@banter/contract';
+import { atLeast, ENDPOINTS, neededRole, needsRoleWords, notInTheDemo, type Endpoint, type Role } from '@banter/contract';
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { DataSource } from 'typeorm';
@@ -117,8 +117,28 @@ export function answersTo(names: readonly string[]): RequestHandler {
 /** The names of this machine itself. */
 export const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 
-/** Lets only people who are signed in through. */
-export const signedIn: RequestHandler = (request, _response, next) => {
-  if (!request.session.personId || !request.session.kennelId) throw new Failure('not-signed-in');
+/** What an address of the table answers to: a method and a path below `/api`, in capitals or not. */
+const answersAt = ({ method, path }: Endpoint): { method: string; path: RegExp } => ({
+  method: method.toUpperCase(),
+  path: new RegExp(
+    `^${path
+      .replace(/^\/api/, '')
+      .replaceAll('.', '\\.')
+      .replaceAll(/\{\w+\}/g, '[^/]+')}/?$`,
+    'i',
+  ),
+});
+const OPEN = ENDPOINTS.filter(({ signIn }) => !signIn).map(answersAt);
+
+/**
+ * Lets only people who are signed in through, whatever the address, unless its row in the table says that it is open to everybody. A
+ * request that brings a bridge's key is let through to events alone, where the key is looked at.
+ */
+export const signedInUnlessOpen: RequestHandler = (request, _response, next) => {
+  const { path } = request;
+  const method = request.method === 'HEAD' ? 'GET' : request.method;
+  const isOpen = OPEN.some((one) => one.method === method && one.path.test(path));
+  const byKey = method === 'POST' && /^\/events\/?$/i.test(path) && request.get('authorization') !== undefined;
+  if (!isOpen && !byKey && (!request.session.personId || !request.session.kennelId)) throw new Failure('not-signed-in');
   next();
 };

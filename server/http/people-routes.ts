@@ -7,7 +7,6 @@ import { invitationOf, inviteKind, joinBy } from '../services/invites.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { peoplePage, setStanding } from '../services/people.ts';
 import { beginSession } from './account-routes.ts';
-import { signedIn } from './guards.ts';
 import { knowDevice } from './known-devices.ts';
 import type { Limits } from './limits.ts';
 import { idOf, parseBody, parseQuery, readJson } from './read-request.ts';
@@ -37,7 +36,6 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
     response.status(201).json(me);
   });
 
-  routes.use(['/people', '/invites', '/deeds', '/my-leaving'], signedIn);
   routes.get('/people', async (request, response) => {
     response.json(await peoplePage(scopeOf(request, dataSource)));
   });

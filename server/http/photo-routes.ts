@@ -3,7 +3,6 @@ import type { DataSource } from 'typeorm';
 import { PhotoEntity } from '../data/entities/photo.ts';
 import { Failure } from '../services/failure.ts';
 import { keepPhoto } from '../services/photos.ts';
-import { signedIn } from './guards.ts';
 import type { Limits } from './limits.ts';
 import { idOf, readPhoto } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
@@ -11,7 +10,6 @@ import { scopeOf } from './scope-of.ts';
 /** Photos of skin: kept once, made anew, shown only within the kennel. */
 export function photoRoutes(dataSource: DataSource, limits: Limits): Router {
   const routes = Router();
-  routes.use('/photos', signedIn);
   routes.get('/photos/:id', async (request, response) => {
     const { jpeg } = await scopeOf(request, dataSource).get(PhotoEntity, idOf(request));
     // It never changes; the browser of whoever may see it may keep it.

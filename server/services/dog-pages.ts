@@ -18,7 +18,7 @@ import { fitCheckKind } from './fit-checks.ts';
 import { gearAnswer } from './gear.ts';
 import { keptAnswers } from './kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { linkBalances } from './links.ts';
+import { linkBalances, linksOnCollars } from './links.ts';
 import { madeUpNow } from './made-up.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
@@ -144,11 +144,29 @@ export async function growthPages(
   }));
 }
 
-/** One dog with its whole record, oldest first. */
-export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> {
+/** Of what is owned: what the dog was ever fitted with or wore, or all of it, for whoever chooses out of it. */
+type Stock = 'own' | 'all';
+
+async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
+  if (stock === 'all') {
+    const [collars, links, madeUp] = await Promise.all([scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' }), linkBalances(scope), madeUpNow(scope)]);
+    return { collars: collars.map(collarAnswer), links, madeUp };
+  }
+  const rows = await scope.raw<{ collarId: string }>(
+    `SELECT collarId FROM plans WHERE kennelId = :kennelId AND dogId = :id
+      UNION SELECT collarId FROM events WHERE kennelId = :kennelId AND dogId = :id AND collarId IS NOT NULL`,
+    { id },
+  );
+  const ids = rows.map(({ collarId }) => collarId);
+  const [collars, links, madeUp] = await Promise.all([scope.someOf(CollarEntity, ids), linksOnCollars(scope, ids), madeUpNow(scope, ids)]);
+  return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links, madeUp };
+}
+
+/** One dog with its whole record, oldest first, and what of the locker it has to do with. */
+export async function dogPage(scope: KennelScope, id: string, stock: Stock = 'own'): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, endings, screenings, lifts, places, gear, links, madeUp, collars] = await Promise.all([
+  const [tapings, plans, checks, endings, screenings, lifts, places, gear, owned] = await Promise.all([
     scope.all(TapingEntity, { dogId: id }, byTime),
     scope.all(PlanEntity, { dogId: id }, byTime),
     scope.all(FitCheckEntity, { dogId: id }, byTime),
@@ -157,9 +175,7 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     scope.all(LiftEntity, { dogId: id }, byTime),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
     scope.all(GearEntity, {}, { name: 'ASC', id: 'ASC' }),
-    linkBalances(scope),
-    madeUpNow(scope),
-    scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' }),
+    stockOf(scope, id, stock),
   ]);
   const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
   return {
@@ -173,8 +189,6 @@ export async function dogPage(scope: KennelScope, id: string): Promise<DogPage> 
     lifts: await liftKind.toAnswers(scope, lifts),
     places: places.map(placeAnswer),
     gear: gear.map(gearAnswer),
-    links,
-    madeUp,
-    collars: collars.map(collarAnswer),
+    ...owned,
   };
 }

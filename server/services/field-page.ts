@@ -194,7 +194,7 @@ async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: re
   await bringUpToDate(scope, [WEAR_STANDING], kennel, now);
   const [[count], planned, worn, worked] = await Promise.all([
     scope.raw<{ here: string }>('SELECT COUNT(*) AS here FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL'),
-    scope.raw<{ dogId: string }>("SELECT dogId FROM planned_sessions WHERE kennelId = :kennelId AND day = :today AND state = 'planned' ORDER BY `from`, id", {
+    scope.raw<{ dogId: string }>("SELECT dogId FROM planned_sessions WHERE kennelId = :kennelId AND day = :today AND state = 'planned' ORDER BY beginsAt, id", {
       today: dayOf(now.getTime(), kennel.timeZone),
     }),
     scope.raw<{ dogId: string }>(

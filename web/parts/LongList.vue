@@ -10,6 +10,8 @@ const props = defineProps<{
   keyOf: (row: Row) => string;
   /** About how high a row is, px, until it has been drawn. */
   rowPx: number;
+  /** Rows bring their own lines. */
+  plain?: boolean;
 }>();
 const rows = computed(() => props.source.rows.value);
 const goesOn = computed(() => props.source.goesOn.value);
@@ -59,14 +61,16 @@ watch([nearEnd, fetching], () => nearEnd.value && !fetching.value && !moreFailed
 </script>
 
 <template>
-  <ul ref="list" :style="padding" class="divide-y divide-line border-y border-line">
-    <li v-for="{ index, row } in drawn" :key="keyOf(row)" :ref="measure as never" :data-index="index">
-      <slot :row="row" :index="index" />
-    </li>
-  </ul>
-  <p v-if="goesOn || moreFailed" class="mt-2 flex flex-wrap items-center gap-3 text-soft">
-    <span v-if="moreFailed" role="alert">{{ moreFailed }}</span>
-    <span v-else-if="fetching" role="status">Fetching more …</span>
-    <button v-if="!fetching" type="button" class="press press-plain" @click="source.more()">Show more</button>
-  </p>
+  <div>
+    <ul ref="list" :style="padding" :class="plain ? '' : 'divide-y divide-line border-y border-line'">
+      <li v-for="{ index, row } in drawn" :key="keyOf(row)" :ref="measure as never" :data-index="index">
+        <slot :row="row" :index="index" />
+      </li>
+    </ul>
+    <p v-if="goesOn || moreFailed" class="mt-2 flex flex-wrap items-center gap-3 text-soft">
+      <span v-if="moreFailed" role="alert">{{ moreFailed }}</span>
+      <span v-else-if="fetching" role="status">Fetching more …</span>
+      <button v-if="!fetching" type="button" class="press press-plain" @click="source.more()">Show more</button>
+    </p>
+  </div>
 </template>

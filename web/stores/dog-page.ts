@@ -4,10 +4,10 @@ import { useLoad } from './load.ts';
 
 /**
  * A dog with its record, and what of it counts now: the latest measures, and its fits as they stand. `fit` is the one of a kind,
- * where one is asked for, else the one decided last.
+ * where one is asked for, else the one decided last. `locker` `all` brings all that the kennel owns, for whoever chooses out of it.
  */
-export function useDogPage(id: string, kind: () => CollarKindName | null = () => null) {
-  const loaded = useLoad(() => `/api/dogs/${id}/page`, DogPage);
+export function useDogPage(id: string, { kind = () => null, locker = 'own' }: { kind?: () => CollarKindName | null; locker?: 'own' | 'all' } = {}) {
+  const loaded = useLoad(() => `/api/dogs/${id}/${locker === 'all' ? 'bench' : 'page'}`, DogPage);
   const girths = computed(() => latestGirths(loaded.data.value?.tapings ?? []));
   const fits = computed(() => {
     const page = loaded.data.value;

@@ -44,7 +44,7 @@ const session = useSession();
 const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId, { locker: 'all' });
 const { dog, house, screen, law, inBag, onCollar } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 const sure = computed(() => sureNeck(dog.value, girths.value, house.value.rules));

@@ -28,7 +28,7 @@ const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
 const wantedKind = COLLAR_KIND_NAMES.find((name) => name === route.query.kind) ?? null;
-const { data, state, sentence, load, girths, fits, plan, checks, check } = useDogPage(dogId, () => wantedKind);
+const { data, state, sentence, load, girths, fits, plan, checks, check } = useDogPage(dogId, { kind: () => wantedKind });
 const kennel = computed(() => session.kennel!);
 const house = computed(() => houseOf(kennel.value, data.value?.dog ?? null));
 const rules = computed(() => house.value.rules);

@@ -36,7 +36,7 @@ const session = useSession();
 const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
-const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId, { locker: 'all' });
 const { dog, house, stock, screen, law } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 

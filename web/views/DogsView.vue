@@ -82,11 +82,11 @@ useScreenKeys('Dogs', [
         {{ searched ? `No dog here is called «${searched}».` : showAway ? 'No dog is put away.' : 'All dogs are put away.' }}
         <button v-if="search" type="button" class="underline" @click="search = ''">Show all</button>
       </p>
-      <LongList v-else class="mt-6" :source="source" :key-of="({ id }) => id" :row-px="112">
+      <LongList v-else class="mt-2 border-b border-line" plain :source="source" :key-of="({ id }) => id" :row-px="112">
         <template #default="{ row, index }">
-          <h2 v-if="titleOver(index)" class="pt-4 pb-1 text-soft first:pt-1">{{ titleOver(index) }}</h2>
+          <h2 v-if="titleOver(index)" class="pt-4 pb-2 text-soft">{{ titleOver(index) }}</h2>
           <div
-            class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6"
+            class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 border-t border-line gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6"
           >
             <div class="self-center">
               <UnrolledNeck v-if="row.neck" v-bind="row.neck" :name="row.name" size="small" />

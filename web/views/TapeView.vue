@@ -30,7 +30,7 @@ const units = useUnits();
 const keeping = useKeep();
 const dogId = String(route.params.id);
 const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
-const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
+const { data, state, sentence, load, girths, fits } = useDogPage(dogId, { locker: 'all' });
 const bench = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 const { house } = bench;
