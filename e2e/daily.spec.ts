@@ -73,7 +73,9 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   await expect(page.getByText(/was scrapped\./)).toBeVisible();
   // Looked at again, it was none: it comes back into the locker, not onto the dog.
   await page.goto('/upkeep');
-  await page.getByRole('region', { name: 'Scrapped' }).getByRole('button').click();
+  const scrapped = page.getByRole('region', { name: 'Scrapped' });
+  await scrapped.getByText('Scrapped').click();
+  await scrapped.getByRole('button').click();
   await page.getByRole('button', { name: 'The rest is good' }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText(/is sound\.$/)).toBeVisible();

@@ -28,6 +28,8 @@ export type WornThen = {
   from: number;
   state: WearState;
   clock: number | null;
+  /** Since when it is at that place. */
+  placeSince: number;
   /** When its contacts are moved to another place at the latest; null: it has none, or nobody has said where they are. */
   moveBy: number | null;
   /** When it is asked whether it is still on; null: never. */
@@ -66,6 +68,7 @@ export function wornThen(
         from: wear.from,
         state: wear.states.at(-1)!.value,
         clock: place?.value ?? null,
+        placeSince: place?.from ?? wear.from,
         moveBy: rule.contacts && place ? place.from + rules.moveByHours * HOUR_MS : null,
         askFrom: askAfter === null ? null : wear.from + askAfter * HOUR_MS,
         alarms: marks
@@ -87,7 +90,7 @@ type Named = { dogId: string; dogName: string };
 
 /** What is on a dog at an instant (ms) of the day that it was told for. */
 export const wearingAt = ({ dogId, dogName }: Named, worn: readonly WornThen[], now: number): WearingNow[] =>
-  worn.map(({ from, moveBy, askFrom, alarms, ...one }) => ({
+  worn.map(({ from, moveBy, placeSince: _since, askFrom, alarms, ...one }) => ({
     dogId,
     dogName,
     ...one,

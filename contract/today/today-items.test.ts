@@ -48,6 +48,7 @@ const on = (more: Partial<WornThen> = {}): WornThen => ({
   from: NOON - 5 * HOUR,
   state: 'supervised',
   clock: 3,
+  placeSince: NOON - 5 * HOUR,
   moveBy: null,
   askFrom: null,
   alarms: [],

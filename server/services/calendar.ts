@@ -121,6 +121,41 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
   });
 }
 
+/** Sessions that began on some days of the kennel, `YYYY-MM-DD`. */
+async function heldOn(scope: KennelScope, days: readonly string[], timeZone: string): Promise<CalendarPage['held']> {
+  const held = await scope
+    .query(FieldSessionEntity)
+    .andWhere('record.begunAt >= :from AND record.begunAt < :to', {
+      from: new Date(dayStartOf(days[0]!, timeZone)),
+      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * HOUR_MS),
+    })
+    .orderBy('record.begunAt')
+    .getMany();
+  return held.filter(({ begunAt }) => days.includes(dayOf(begunAt.getTime(), timeZone))).map(heldAnswer);
+}
+
+/** What is planned and held on a day of the kennel, and what each planned session is for, by its id: the stage of a programme that runs. */
+export async function dayPlanned(
+  scope: KennelScope,
+  day: string,
+): Promise<Pick<CalendarPage, 'sessions' | 'held' | 'people'> & { stageNames: Record<string, string> }> {
+  const { timeZone } = await kennelOf(scope);
+  const rows = await scope.all(PlannedSessionEntity, { day, state: 'planned' }, { from: 'ASC', id: 'ASC' });
+  const programmes = await scope.someOf(ProgrammeEntity, [...new Set(rows.flatMap(({ programmeId }) => programmeId ?? []))]);
+  const stages = new Map(programmes.filter(({ state }) => state === 'running').map((row) => [row.id, row.stages]));
+  return {
+    sessions: rows.map(answer),
+    held: await heldOn(scope, [day], timeZone),
+    people: await handsOf(scope),
+    stageNames: Object.fromEntries(
+      rows.flatMap(({ id, programmeId, stageId }) => {
+        const stage = programmeId === null ? undefined : stages.get(programmeId)?.find((one) => one.id === stageId);
+        return stage ? [[id, stage.name]] : [];
+      }),
+    ),
+  };
+}
+
 /** What the kennel's calendar shows of a span of days. */
 export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Promise<CalendarPage> {
   const days = scheduleDays(asked);
@@ -130,14 +165,6 @@ export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Pr
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const some = ids.length > 0;
   const { timeZone } = await kennelOf(scope);
-  const held = await scope
-    .query(FieldSessionEntity)
-    .andWhere('record.begunAt >= :from AND record.begunAt < :to', {
-      from: new Date(dayStartOf(asked.from, timeZone)),
-      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * HOUR_MS),
-    })
-    .orderBy('record.begunAt')
-    .getMany();
   return {
     ...asked,
     people: await handsOf(scope),
@@ -147,6 +174,6 @@ export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Pr
     results: await keptAnswers(scope, some ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
     moves: await keptAnswers(scope, some ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
     sessions: (await scope.all(PlannedSessionEntity, { day: span, state: 'planned' }, { day: 'ASC', from: 'ASC', id: 'ASC' })).map(answer),
-    held: held.filter(({ begunAt }) => days.includes(dayOf(begunAt.getTime(), timeZone))).map(heldAnswer),
+    held: await heldOn(scope, days, timeZone),
   };
 }

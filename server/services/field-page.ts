@@ -1,5 +1,4 @@
 import {
-  dressedWears,
   ElectronicNumbersShape,
   footprintOf,
   hasContacts,
@@ -19,8 +18,8 @@ import {
   type DeviceStanding,
   type Kennel,
 } from '@banter/contract';
-import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, wornStanding, DAY_MS, HOUR_MS } from '@banter/core';
-import { In, IsNull, MoreThanOrEqual } from 'typeorm';
+import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, DAY_MS, HOUR_MS } from '@banter/core';
+import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import { EventEntity } from '../data/entities/event.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
@@ -34,12 +33,13 @@ import { kennelAnswer, kennelOf } from './kennels.ts';
 import { bringUpToDate, standingsOf } from '../standings/kept-standings.ts';
 import { LEVELS_STANDING } from '../standings/levels-standing.ts';
 import { WEAR_STANDING } from '../standings/wear-standing.ts';
-import { openPutOns } from './open-wears.ts';
 import { latestSkin } from './skin-standings.ts';
 
 /** Tries and contact of the last days bear on a press. */
 const EVENT_DAYS = 4;
 const DEVICE_EVENT_MS = EVENT_DAYS * DAY_MS;
+/** Events that say nothing of how a device stands: wears have their standing, and presses are of sessions. */
+const NOT_OF_DEVICES = ['press', 'looked-into', 'put-on', 'taken-off', 'moved', 'state'];
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
 
@@ -119,11 +119,12 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
   const collarIds = [...new Set(devices.map(({ plan }) => plan.collarId))];
   const dogIds = [...new Set(devices.map(({ plan }) => plan.dogId))];
   const of = dogIds.length > 0;
-  // What is on a dog is on it however long ago it was put on.
-  const onSince = (await openPutOns(scope, now, dogIds)).filter(({ collarId }) => collarIds.includes(collarId!)).map(({ at }) => at.getTime());
+  const wears = await standingsOf(scope, WEAR_STANDING, dogIds, kennel, now);
+  // What was felt since a collar went on counts however long ago that was.
+  const onSince = [...wears.values()].flatMap(({ worn }) => worn.filter(({ collarId }) => collarIds.includes(collarId)).map(({ from }) => from));
   const toldSince = new Date(Math.min(now.getTime() - DEVICE_EVENT_MS, ...onSince));
   const [events, looks, programmes] = await Promise.all([
-    of ? scope.all(EventEntity, { collarId: In(collarIds), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
+    of ? scope.all(EventEntity, { collarId: In(collarIds), event: Not(In(NOT_OF_DEVICES)), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
     latestSkin(scope, now, ids),
     runningProgrammes(scope, ids, kennel.timeZone, now),
   ]);
@@ -139,10 +140,7 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
     const girthMm = fitting.skinGirthMm ?? fitting.hairGirthMm;
     const own = told.filter((event) => 'collarId' in event && event.collarId === collarId);
     const voids = told.filter(({ event }) => event === 'void');
-    const wear = dressedWears(dog.id, [...own, ...voids], [collar], { skin, girthMm, house, timeZone: kennel.timeZone, now: now.getTime() }).findLast(
-      (one) => one.wear.to === null,
-    )?.wear;
-    const worn = wornStanding(wear ?? null);
+    const worn = wears.get(dog.id)?.worn.find((one) => one.collarId === collarId) ?? null;
     const { device } = wearAndDeviceEvents([...own, ...voids]);
     const state = deviceAt(device, now.getTime());
     const contact = device.findLast((event) => event.event === 'contact');
@@ -158,7 +156,7 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
         ceiling: standing.ceiling,
         cap: standing.cap,
         ...levelsOnPhone(standing, settingsOf(kennel)),
-        worn: worn && { from: iso(worn.since), clock: worn.clock, placeSince: iso(worn.placeSince) },
+        worn: worn && { from: iso(worn.from), clock: worn.clock, placeSince: iso(worn.placeSince) },
         contact: contact?.event === 'contact' ? { made: contact.made, at: iso(contact.at) } : null,
         triedAt: tried ? iso(tried.at) : null,
         battery: state.percent === null ? null : { percent: state.percent, at: now.toISOString(), on: state.on === true },
@@ -202,7 +200,8 @@ async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: re
     ),
     scope.raw<{ dogId: string }>(`SELECT dogId FROM field_sessions WHERE kennelId = :kennelId ORDER BY begunAt DESC LIMIT ${LAST_SESSIONS}`),
   ]);
-  const first = [...new Set([...planned, ...worn, ...worked].map(({ dogId }) => dogId))].slice(0, MOST_OFFERED);
+  // Where few work, the others fill it up by name.
+  const first = [...new Set([...[...planned, ...worn, ...worked].map(({ dogId }) => dogId), ...named.map(({ id }) => id)])].slice(0, MOST_OFFERED);
   return { ids: [...new Set([...first, ...wanted])], here: Number(count!.here) };
 }
 

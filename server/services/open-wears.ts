@@ -1,18 +1,22 @@
-import { EventEntity, type EventRow } from '../data/entities/event.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
-/** When what is on dogs of the kennel at an instant was put on, however long ago; of all of them unless some are named. */
-export async function openPutOns(scope: KennelScope, now: Date, only?: readonly string[]): Promise<EventRow[]> {
-  if (only?.length === 0) return [];
-  return await scope
-    .query(EventEntity)
-    .andWhere('record.event = :on AND record.at <= :now', { on: 'put-on', now })
-    .andWhere(only === undefined ? 'TRUE' : 'record.dogId IN (:...only)', { only })
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId AND later.dogId = record.dogId
-        AND later.event = 'taken-off' AND (later.at, later.id) > (record.at, record.id) AND later.at <= :now
-        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
-    )
-    .andWhere('NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = record.kennelId AND taken.eventId = record.id)')
-    .getMany();
+/** When a collar was put on a dog on which it still is. */
+export type OpenWear = { dogId: string; collarId: string; at: Date };
+
+/** When what is on some dogs at an instant was put on, however long ago: since it last came off that dog, if it ever did. */
+export async function openPutOns(scope: KennelScope, now: Date, dogIds: readonly string[]): Promise<OpenWear[]> {
+  if (dogIds.length === 0) return [];
+  // Two at the same instant come in the order of their ids.
+  const TOLD = `events.kennelId = :kennelId AND events.dogId IN (:dogIds) AND events.at <= :now
+      AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = events.kennelId AND taken.eventId = events.id)`;
+  const rows = await scope.raw<{ dogId: string; collarId: string; at: Date | string }>(
+    `SELECT events.dogId, events.collarId, events.at FROM events
+       LEFT JOIN (SELECT events.dogId, events.collarId, MAX(CONCAT(events.at, ' ', events.id)) AS last FROM events
+                   WHERE events.event = 'taken-off' AND ${TOLD} GROUP BY events.dogId, events.collarId) off
+         ON off.dogId = events.dogId AND off.collarId = events.collarId
+      WHERE events.event = 'put-on' AND ${TOLD} AND (off.last IS NULL OR CONCAT(events.at, ' ', events.id) > off.last)
+      ORDER BY events.at, events.id`,
+    { now, dogIds },
+  );
+  return rows.map(({ at, ...row }) => ({ ...row, at: new Date(at) }));
 }

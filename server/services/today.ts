@@ -1,9 +1,7 @@
-import type {
-  TODAY_PART_NAMES} from '@banter/contract';
+import type { TODAY_PART_NAMES } from '@banter/contract';
 import {
   dayOf,
   inTodayOrder,
-  stagesPlanned,
   timeOn,
   todayItems,
   todayPart,
@@ -20,7 +18,7 @@ import { bringUpToDate } from '../standings/kept-standings.ts';
 import { DAY_STANDING } from '../standings/day-standing.ts';
 import { PIECE_STANDING } from '../standings/piece-standing.ts';
 import { WEAR_STANDING } from '../standings/wear-standing.ts';
-import { calendarPage } from './calendar.ts';
+import { dayPlanned } from './calendar.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { cursorAfter, PAGE_ROWS, pageOf, placeOf } from './list-page.ts';
@@ -35,7 +33,7 @@ async function dueOfKennel(scope: KennelScope, now: Date): Promise<{ items: Toda
   const today = dayOf(now.getTime(), kennel.timeZone);
   await bringUpToDate(scope, [WEAR_STANDING, DAY_STANDING, PIECE_STANDING], kennel, now);
   const [calendar, places, owners, gear] = await Promise.all([
-    calendarPage(scope, { from: today, days: 1 }),
+    dayPlanned(scope, today),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
     saidByOwners(scope, now),
     gearDue(scope, now),
@@ -46,7 +44,6 @@ async function dueOfKennel(scope: KennelScope, now: Date): Promise<{ items: Toda
   const here = new Set(dogs.map(({ id }) => id));
   const planned = calendar.sessions.filter(({ dogId }) => here.has(dogId)).map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) }));
   const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
-  const stages = new Map(stagesPlanned(calendar, kennel, now.getTime()).map(({ programme }) => [programme.id, programme.stages]));
   const facts: TodayFacts = {
     kennel,
     today,
@@ -58,12 +55,7 @@ async function dueOfKennel(scope: KennelScope, now: Date): Promise<{ items: Toda
     planned,
     held,
     people: calendar.people,
-    stageNames: Object.fromEntries(
-      planned.flatMap(({ id, programmeId, stageId }) => {
-        const stage = programmeId === null ? undefined : stages.get(programmeId)?.find((one) => one.id === stageId);
-        return stage ? [[id, stage.name]] : [];
-      }),
-    ),
+    stageNames: calendar.stageNames,
     gear,
     places: places.map(placeAnswer),
     owners,

@@ -121,7 +121,7 @@ describe('what stands of a dog is kept', () => {
       dog,
     ]);
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 7 });
-    expect(await rebuilt()).toEqual({ looked: 1, differ: [{ kind: 'levels', subjectId: dog }] });
+    expect(await rebuilt()).toEqual({ looked: 2, differ: [{ kind: 'levels', subjectId: dog }] });
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 9 });
   });
 

@@ -44,12 +44,12 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
     const dogs = await scope.someOf(DogEntity, ids);
     const from = dayStart(now.getTime(), kennel.timeZone);
     const day = { from, to: dayStart(from + 36 * HOUR_MS, kennel.timeZone) };
-    const putOns = group(await openPutOns(scope, now, ids), ({ dogId }) => dogId!);
+    const putOns = group(await openPutOns(scope, now, ids), ({ dogId }) => dogId);
     const fitted = group(
       (await fittedPlans(scope, ids)).filter(({ kind }) => isDevice(kind)),
       ({ dogId }) => dogId,
     );
-    const collarIds = [...new Set([...putOns.values(), ...fitted.values()].flat().map(({ collarId }) => collarId!))];
+    const collarIds = [...new Set([...putOns.values(), ...fitted.values()].flat().map(({ collarId }) => collarId))];
     const since = new Date(Math.min(from - BATTERY_DAYS * DAY_MS, ...[...putOns.values()].flat().map(({ at }) => at.getTime() - BEFORE_MS)));
     const [events, looks, tapings, later] = await Promise.all([
       collarIds.length === 0

@@ -17,6 +17,8 @@ const BECAUSE: Record<string, string> = {
   'views/OwnerView.vue': 'each tick is sent as it is made, and waits for the connection by itself',
   'views/ChooseView.vue': 'a filter of what is shown',
   'views/DogsView.vue': 'a filter of what is shown',
+  'views/KitUpView.vue': 'a filter of what is shown',
+  'views/field/BeginSession.vue': 'a filter of what is shown; what is chosen is remembered',
   'views/calendar/KennelCalendar.vue': 'a filter of what is shown',
   'views/house/HouseDeeds.vue': 'a filter of what is shown',
   'views/house/HouseFiles.vue': 'a file is chosen anew; a page cannot keep one',

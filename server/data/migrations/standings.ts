@@ -51,5 +51,4 @@ export const standingMigrations = [
   ),
   addsKey('LinksFromAccounts1764000000104', 'link_moves', 'fromWhere', 'kennelId, fromAccount, gaugeMm, count'),
   addsKey('LinksToAccounts1764000000105', 'link_moves', 'toWhere', 'kennelId, toAccount, gaugeMm, count'),
-  addsKey('EventsOfSort1764000000106', 'events', 'ofSort', 'kennelId, event, at'),
 ];

@@ -115,7 +115,7 @@ function follow(one: FieldSession) {
       </li>
     </ul>
 
-    <p v-if="page.dogs.length === 0" class="mt-4">No dog is here yet. <RouterLink to="/dogs/new" class="underline">Add one</RouterLink></p>
+    <p v-if="page.dogs.length === 0 && page.here === 0" class="mt-4">No dog is here yet. <RouterLink to="/dogs/new" class="underline">Add one</RouterLink></p>
     <template v-else>
       <fieldset class="mt-5">
         <legend class="font-semibold">Dog</legend>
