@@ -1,7 +1,8 @@
 /**
  * `npm run bench:kennel [COPIES]`: what each screen asks for, in the demo and in a kennel made of the demo's own file so many times over
  * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
- * another, the bytes of the answer plain and as the wire carries it, and the same request's ratio between the two kennels.
+ * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
+ * own reads take by themselves on the large one, and which long tables any of them reads whole.
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
@@ -166,8 +167,41 @@ try {
     ['handovers of a dog', (dog) => `/api/dogs/${dog}/handovers`],
     ['log of who did what', () => '/api/deeds'],
   ];
+  /** What a request reads, as it is sent to the database. */
+  let reads: { sql: string; values: unknown[] }[] | null = null;
+  const quiet = () => {};
+  dataSource.logger = {
+    logQuery: (sql, values) => {
+      if (reads !== null && /^\s*SELECT/i.test(sql)) reads.push({ sql, values: Array.isArray(values) ? values : [] });
+    },
+    logQueryError: quiet,
+    logQuerySlow: quiet,
+    logSchemaBuild: quiet,
+    logMigration: quiet,
+    log: quiet,
+  };
+  /** A table that is read whole although it has so many rows is named. */
+  const MANY_ROWS = 2000;
+  type Step = { table: string; type: string; rows: string | number | null };
+  async function readBare(request: () => Promise<Answer>): Promise<{ ms: number; whole: string[] }> {
+    reads = [];
+    await request();
+    const own = reads;
+    reads = null;
+    const times: number[] = [];
+    for (let run = 0; run < RUNS; run += 1) {
+      const begun = performance.now();
+      for (const { sql, values } of own) await dataSource.query(sql, values);
+      times.push(performance.now() - begun);
+    }
+    const whole = new Set<string>();
+    for (const { sql, values } of own)
+      for (const { table, type, rows } of await dataSource.query<Step[]>(`EXPLAIN ${sql}`, values))
+        if (type === 'ALL' && Number(rows ?? 0) > MANY_ROWS && !String(table).startsWith('<')) whole.add(table);
+    return { ms: times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!, whole: [...whole] };
+  }
   console.log(
-    `${'screen'.padEnd(22)}${'demo'.padStart(10)}${'large'.padStart(10)}${'p95'.padStart(10)}${'ratio'.padStart(8)}${'plain kB'.padStart(10)}${'wire kB'.padStart(9)}`,
+    `${'screen'.padEnd(22)}${'demo'.padStart(10)}${'large'.padStart(10)}${'p95'.padStart(10)}${'ratio'.padStart(8)}${'bare SQL'.padStart(10)}${'plain kB'.padStart(10)}${'wire kB'.padStart(9)}`,
   );
   for (const [name, path] of SCREENS) {
     // Bramble of the first copy keeps its id, so that the two kennels are asked for the same dog.
@@ -175,14 +209,17 @@ try {
     const answer = await both[1]();
     if (answer.status !== 200) throw new Error(`${name} answered ${answer.status}: ${plain(answer).toString().slice(0, 300)}`);
     const { medians, p95s } = await timesOfBoth(both[0], both[1], { runs: RUNS, warmUp: 1 });
+    const bare = await readBare(both[1]);
     console.log(
       name.padEnd(22) +
         `${medians[0].toFixed(0)} ms`.padStart(10) +
         `${medians[1].toFixed(0)} ms`.padStart(10) +
         `${p95s[1].toFixed(0)} ms`.padStart(10) +
         (medians[1] / medians[0]).toFixed(1).padStart(8) +
+        `${bare.ms.toFixed(0)} ms`.padStart(10) +
         (plain(answer).length / 1000).toFixed(0).padStart(10) +
-        (answer.wire.length / 1000).toFixed(0).padStart(9),
+        (answer.wire.length / 1000).toFixed(0).padStart(9) +
+        (bare.whole.length > 0 ? `  read whole: ${bare.whole.join(', ')}` : ''),
     );
   }
 } finally {

@@ -104,7 +104,7 @@ it('a trainer’s afternoon: nine dogs of different builds are fitted from the l
       await must(`/api/tapings/${uuidv7()}`, {
         ...taping(dogId, { site: site as keyof typeof sites, readingsMm: [mm, mm, mm], typed: [], weightG: kg * 1000, neckBuild, at: at(5) }),
       });
-    const page = (await agent.get(`/api/dogs/${dogId}/page`)).body as DogPage;
+    const page = (await agent.get(`/api/dogs/${dogId}/bench`)).body as DogPage;
     const facts = fittingDog(page.dog, latestGirths(page.tapings), { today: '2026-03-02' });
     const stock = stockByKind(page.collars.filter(({ id }) => !taken.has(id)));
     const fit = fitKind(wants, name, facts, stock, houseOf(kennel, page.dog), contractSpeaker);

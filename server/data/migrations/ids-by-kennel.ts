@@ -37,7 +37,8 @@ class SessionsByKennel implements MigrationInterface {
   }
 }
 
-const TABLES = [
+/** The tables whose rows are a kennel’s, each found by its kennel and its id. */
+export const TABLES_BY_KENNEL = [
   'people',
   'places',
   'dogs',
@@ -76,9 +77,9 @@ const TABLES = [
 ];
 /** The first of their numbers. */
 const FIRST = 47;
-const titled = (table: string) => table.replaceAll(/(?:^|_)(\w)/g, (_all, letter: string) => letter.toUpperCase());
+export const titled = (table: string) => table.replaceAll(/(?:^|_)(\w)/g, (_all, letter: string) => letter.toUpperCase());
 
 export const idsByKennelMigrations = [
   SessionsByKennel,
-  ...TABLES.map((table, index) => idsByKennel(`${titled(table)}ByKennel17640000000${FIRST + index}`, table)),
+  ...TABLES_BY_KENNEL.map((table, index) => idsByKennel(`${titled(table)}ByKennel17640000000${FIRST + index}`, table)),
 ];

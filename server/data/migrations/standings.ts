@@ -1,5 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { addsKey, makesTable } from './table-migration.ts';
+import { TABLES_BY_KENNEL, titled } from './ids-by-kennel.ts';
+import { addsKey, dropsUniqueKey, makesTable } from './table-migration.ts';
 
 /** What stands is found by its subject, a dog or a piece of gear, and read in the order of a list. Everything in it can be worked out again: it is emptied. */
 class StandingsOfSubjects1764000000101 implements MigrationInterface {
@@ -51,4 +52,6 @@ export const standingMigrations = [
   ),
   addsKey('LinksFromAccounts1764000000104', 'link_moves', 'fromWhere', 'kennelId, fromAccount, gaugeMm, count'),
   addsKey('LinksToAccounts1764000000105', 'link_moves', 'toWhere', 'kennelId, toAccount, gaugeMm, count'),
+  // Ids are found by the primary key, which says the same.
+  ...TABLES_BY_KENNEL.map((table, index) => dropsUniqueKey(`${titled(table)}Once1764000000${110 + index}`, table, 'ofKennel', 'kennelId, id')),
 ];
