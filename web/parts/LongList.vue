@@ -30,7 +30,7 @@ const place = () => {
 };
 onMounted(place);
 useResizeObserver(document.body, place);
-const isLong = computed(() => rows.value.length > DRAWN_WHOLE);
+const isLong = computed(() => rows.value.length > DRAWN_WHOLE || goesOn.value);
 const virtual = useWindowVirtualizer(
   computed(() => ({
     count: isLong.value ? rows.value.length : 0,
@@ -62,7 +62,7 @@ watch([nearEnd, fetching], () => nearEnd.value && !fetching.value && !moreFailed
 
 <template>
   <div>
-    <ul ref="list" :style="padding" :class="plain ? '' : 'divide-y divide-line border-y border-line'">
+    <ul ref="list" :style="padding" :class="plain ? 'border-b border-line' : 'divide-y divide-line border-y border-line'">
       <li v-for="{ index, row } in drawn" :key="keyOf(row)" :ref="measure as never" :data-index="index">
         <slot :row="row" :index="index" />
       </li>

@@ -82,7 +82,7 @@ useScreenKeys('Dogs', [
         {{ searched ? `No dog here is called «${searched}».` : showAway ? 'No dog is put away.' : 'All dogs are put away.' }}
         <button v-if="search" type="button" class="underline" @click="search = ''">Show all</button>
       </p>
-      <LongList v-else class="mt-2 border-b border-line" plain :source="source" :key-of="({ id }) => id" :row-px="112">
+      <LongList v-else class="mt-2" plain :source="source" :key-of="({ id }) => id" :row-px="112">
         <template #default="{ row, index }">
           <h2 v-if="titleOver(index)" class="pt-4 pb-2 text-soft">{{ titleOver(index) }}</h2>
           <div
