@@ -37,7 +37,9 @@ export async function ensureWebBuild() {
   // The pages, and the drawings apart, which the server puts on paper.
   const builds = [['web'], ['web', '--config', 'web/vite.paper.config.ts']];
   for (const build of builds) {
-    const done = await runToEnd('npx', ['vite', 'build', ...build, '--logLevel', 'warn'], { cwd: projectDir, quiet: true });
+    // Pages that are served are the real ones, whatever else this process is for.
+    const env = { ...process.env, NODE_ENV: 'production' };
+    const done = await runToEnd('npx', ['vite', 'build', ...build, '--logLevel', 'warn'], { cwd: projectDir, env, quiet: true });
     if (done.code !== 0) throw new Refusal(`the pages could not be built:\n${done.output.trim()}`);
   }
   writeFileSync(mark, now);
