@@ -37,7 +37,7 @@ export async function dogList(scope: KennelScope, now: Date, { list, search, aft
 /** So many whole cards are answered at a time. */
 const CARDS_AT_ONCE = 24;
 
-/** Dogs with the latest of each that their cards show: those that are named, or all that are here, a part at a time. */
+/** Dogs with the latest of each that their cards show: those that are named, or all, also those put away, a part at a time. */
 export async function dogCards(scope: KennelScope, { dogs, after }: z.output<typeof DogCardsAsked>): Promise<DogCards> {
   if (dogs !== undefined) return { rows: (await dogsPage(scope, dogs)).dogs, next: null };
   const [from] = placeOf<[string]>(scope, 'cards', after) ?? [''];

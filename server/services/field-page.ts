@@ -32,12 +32,9 @@ import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { bringUpToDate, standingsOf } from '../standings/kept-standings.ts';
 import { LEVELS_STANDING } from '../standings/levels-standing.ts';
-import { WEAR_STANDING } from '../standings/wear-standing.ts';
+import { DEVICE_EVENT_DAYS, WEAR_STANDING } from '../standings/wear-standing.ts';
 import { latestSkin } from './skin-standings.ts';
 
-/** Tries and contact of the last days bear on a press. */
-const EVENT_DAYS = 4;
-const DEVICE_EVENT_MS = EVENT_DAYS * DAY_MS;
 /** Events that say nothing of how a device stands: wears have their standing, and presses are of sessions. */
 const NOT_OF_DEVICES = ['press', 'looked-into', 'put-on', 'taken-off', 'moved', 'state'];
 const OPEN_DAYS = 14;
@@ -122,7 +119,7 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
   const wears = await standingsOf(scope, WEAR_STANDING, dogIds, kennel, now);
   // What was felt since a collar went on counts however long ago that was.
   const onSince = [...wears.values()].flatMap(({ worn }) => worn.filter(({ collarId }) => collarIds.includes(collarId)).map(({ from }) => from));
-  const toldSince = new Date(Math.min(now.getTime() - DEVICE_EVENT_MS, ...onSince));
+  const toldSince = new Date(Math.min(now.getTime() - DEVICE_EVENT_DAYS * DAY_MS, ...onSince));
   const [events, looks, programmes] = await Promise.all([
     of ? scope.all(EventEntity, { collarId: In(collarIds), event: Not(In(NOT_OF_DEVICES)), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
     latestSkin(scope, now, ids),

@@ -27,8 +27,8 @@ import { openPutOns } from '../services/open-wears.ts';
 import { tapingKind } from '../services/tapings.ts';
 import type { StandingKind, Stands } from './standing-kind.ts';
 
-/** What a device told of its battery bears on a day so long after it, days. From memory. */
-const BATTERY_DAYS = 4;
+/** What a device told bears on its battery and on a press so long after it, days. From memory. */
+export const DEVICE_EVENT_DAYS = 4;
 /** Hours of contact in the last day count, so that so much before a wear is read with it. */
 const BEFORE_MS = 2 * DAY_MS;
 
@@ -50,7 +50,7 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
       ({ dogId }) => dogId,
     );
     const collarIds = [...new Set([...putOns.values(), ...fitted.values()].flat().map(({ collarId }) => collarId))];
-    const since = new Date(Math.min(from - BATTERY_DAYS * DAY_MS, ...[...putOns.values()].flat().map(({ at }) => at.getTime() - BEFORE_MS)));
+    const since = new Date(Math.min(from - DEVICE_EVENT_DAYS * DAY_MS, ...[...putOns.values()].flat().map(({ at }) => at.getTime() - BEFORE_MS)));
     const [events, looks, tapings, later] = await Promise.all([
       collarIds.length === 0
         ? []
@@ -93,7 +93,7 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
         const batteries = devices.flatMap((collarId): BatteryThen[] => {
           const collar = collars.find(({ id }) => id === collarId);
           if (!collar || !isDevice(collar.kind)) return [];
-          const ofDevice = toldSince(from - BATTERY_DAYS * DAY_MS).filter((event) => event.event === 'void' || event.collarId === collarId);
+          const ofDevice = toldSince(from - DEVICE_EVENT_DAYS * DAY_MS).filter((event) => event.event === 'void' || event.collarId === collarId);
           const { device } = wearAndDeviceEvents(ofDevice);
           const lowFrom = lowBatteryFrom(device, now.getTime(), house.rules.chargePercent);
           return lowFrom === null ? [] : [{ collarId, name: collar.name, lowFrom }];

@@ -39,13 +39,13 @@ export function useToday() {
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   });
 
-  /** What the stream says, as a page; null where it cannot be read. What goes on from a page that is not here is asked for whole. */
+  /** What the stream says, as a page; null where it cannot be read. What goes on from a page that is not here begins anew, with the whole. */
   function heard(name: string | null, text: string): TodayPage | null {
     const told: unknown = JSON.parse(text);
     if (name === 'today') return TodayPage.safeParse(told).data ?? null;
     const change = TodayChange.safeParse(told).data;
     const now = change && page.value ? todayChanged(page.value, change) : null;
-    if (now === null) void once();
+    if (now === null) open();
     return now;
   }
 

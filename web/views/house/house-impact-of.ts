@@ -1,6 +1,6 @@
 import { CollarsPage, DogCards, type KennelSettings } from '@banter/contract';
 import type { Finger, Speaker } from '@banter/core';
-import { ref, shallowRef, watch } from 'vue';
+import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { failureSentence } from '../../api/failure.ts';
 import { send } from '../../api/request.ts';
 import { impactOf, type Impact } from '../../parts/house-impact.ts';
@@ -77,5 +77,10 @@ export function useHouseImpact(change: () => { before: KennelSettings; after: Ke
     },
     { immediate: true, deep: true },
   );
+  // Whoever has left the screen waits for nothing.
+  onScopeDispose(() => {
+    latest += 1;
+    clearTimeout(timer);
+  });
   return { impact, state, looked, sentence };
 }
