@@ -165,26 +165,31 @@ export {
   WearingPage,
 } from './records/pages.ts';
 export { Dressing, DressingFacts, RigPartShape, STACK_EXTRAS, StackEntry } from './records/dressing.ts';
-export { Entry, EVENT_NAMES, EventsKept, NeckEvent, NewEntry, NewEvent, type EventName } from './records/event.ts';
+export {
+  broughtUpHappening,
+  DEVICE_HAPPENINGS,
+  fieldEventOf,
+  Happening,
+  HAPPENING_NAMES,
+  HAPPENING_SOURCES,
+  happeningFields,
+  isOfSession,
+  NewHappening,
+  OPEN_HAPPENINGS,
+  SESSION_HAPPENINGS,
+  WEAR_AND_DEVICE_HAPPENINGS,
+  WEAR_HAPPENINGS,
+  whatHappened,
+  type HappeningName,
+  type HappeningSource,
+  type SessionHappening,
+} from './happenings/happening.ts';
+export { CLOCK_OFF_MS, ClockOff, HappeningBatch, HappeningBatchSent, HappeningResult, HappeningsKept, LinesKept, MOST_HAPPENINGS } from './happenings/batch.ts';
+export { happeningColumns, toldInColumns, type HappeningColumns } from './happenings/columns.ts';
+export { fromEarlierPart, isEarlierPart, oneHappening } from './kennel-file/earlier-parts.ts';
 export { NewSkinLook, Photo, SKIN_UNDER, SkinLook } from './records/skin-look.ts';
 export { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
-export {
-  CLOCK_OFF_MS,
-  ClockOff,
-  FieldBatch,
-  FieldBatchSent,
-  FieldBatchKept,
-  fieldEventOf,
-  FieldResult,
-  FieldSession,
-  FieldSessionPage,
-  KeptFieldEvent,
-  LevelCap,
-  MOST_FIELD_EVENTS,
-  NewFieldEvent,
-  SessionAsked,
-  NewLevelCap,
-} from './records/field-log.ts';
+export { FieldSession, FieldSessionPage, LevelCap, SessionAsked, NewLevelCap } from './records/field-log.ts';
 export { FieldAsked, FieldDevice, FieldDog, FieldDogsFound, FieldPage } from './records/field-page.ts';
 export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
 export { deviceStanding, type DeviceStanding } from './levels/device-standing.ts';
@@ -226,7 +231,7 @@ export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';
 export { dressedWears, footprintOf, hasContacts, type DressedWear } from './neck/dressed-wears.ts';
 export { dayOf, dayStart, dayStartOf, timeOn, momentOn, nightSpans } from './neck/kennel-days.ts';
-export { wearAndDeviceEvents } from './neck/wear-and-device-events.ts';
+export { wearAndDeviceEvents } from './happenings/wear-and-device.ts';
 export { drawnCollar, drawnFits, drawnItems, ringAtFor, type DrawnCollar, type PlainBand, type SectionProps } from './neck/drawn-collar.ts';
 export { neckTapeOf } from './neck/neck-tape.ts';
 export { pieceOf, piecesFor, rigPieces, rigWithPieces } from './neck/rig-gear.ts';
@@ -261,6 +266,7 @@ export {
   type CsvTable,
   KENNEL_FILE_FORMAT,
   KENNEL_FILE_VERSION,
+  READABLE_KENNEL_FILES,
   KennelFile,
   kennelFileSchema,
   KennelImport,

@@ -27,7 +27,7 @@ async function beginWith(page: Page, name = 'Yarrow', setting = 'yard', what?: s
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
-const kept = (page: Page) => expect(page.getByText('All of it is kept.')).toBeVisible({ timeout: 20_000 });
+const kept = (page: Page) => expect(page.getByText('All of it is saved.')).toBeVisible({ timeout: 20_000 });
 /** The tab dies without a word: no unload, nothing flushed; another is opened. */
 async function killed(page: Page, context: BrowserContext): Promise<Page> {
   await page.close({ runBeforeUnload: false });
@@ -69,10 +69,10 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   await tap(cold, 'Keep note');
   cold = await killed(cold, context);
   await expect(cold.getByText('Wind from the bog.')).toBeVisible();
-  await expect(cold.getByText(/^11 taps safe on this phone/)).toBeVisible();
+  await expect(cold.getByText(/^11 entries safe on this device/)).toBeVisible();
   await tap(cold, 'End the session');
   await expect(cold.getByRole('heading', { name: /^Over after/ })).toBeVisible();
-  await expect(cold.getByText(/^12 taps safe on this phone/)).toBeVisible();
+  await expect(cold.getByText(/^12 entries safe on this device/)).toBeVisible();
   await cold.close({ runBeforeUnload: false });
 
   await context.setOffline(false);
@@ -85,8 +85,8 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   expect(sessions[0]!.endedAt).not.toBeNull();
   expect(sessions[0]!.tally).toMatchObject({ presses: 2, rewards: 1, corrections: 1, responses: { none: 0, small: 1, did: 1, 'too-much': 0 } });
   expect(sessions[0]!.tally.heldMs).toBeGreaterThan(0);
-  const told = (await (await back.request.get(`/api/field-sessions/${sessions[0]!.id}`)).json()) as { events: { event: { event: string; id: string } }[] };
-  expect(told.events.map(({ event }) => event.event)).toEqual([
+  const told = (await (await back.request.get(`/api/field-sessions/${sessions[0]!.id}`)).json()) as { events: { event: string }[] };
+  expect(told.events.map(({ event }) => event)).toEqual([
     'begin', 'contact', 'press', 'response', 'reward', 'correction', 'hold', 'let-go', 'press', 'response', 'note', 'end',
   ]); // prettier-ignore
 });
@@ -205,8 +205,8 @@ test('a phone whose clock is an hour off is asked about', async ({ page, expectF
   await kept(page);
   const { sessions } = await levels(page, dogId);
   expect(sessions[0]!.tally.rewards).toBe(1);
-  const told = (await (await page.request.get(`/api/field-sessions/${sessions[0]!.id}`)).json()) as { events: { saidAt: string; event: { at: string } }[] };
-  for (const { saidAt, event } of told.events) expect(Math.abs(Date.parse(saidAt) - Date.parse(event.at) - 3_600_000)).toBeLessThan(5000);
+  const told = (await (await page.request.get(`/api/field-sessions/${sessions[0]!.id}`)).json()) as { events: { saidAt: string; at: string }[] };
+  for (const { saidAt, at } of told.events) expect(Math.abs(Date.parse(saidAt) - Date.parse(at) - 3_600_000)).toBeLessThan(5000);
 });
 
 test('two phones log on one session, and each sees nothing of another kennel', async ({ page, browser }) => {

@@ -2,9 +2,16 @@ import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
 import { readFile } from 'node:fs/promises';
 import { enterDemo, expect, expectAccessible, openDog, test } from './bench-hand.ts';
-import { dressedDog, put } from './known-dogs.ts';
+import { dressedDog } from './known-dogs.ts';
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+
+/** Tells what happened, as a phone would. */
+async function tell(page: Page, happenings: object[]) {
+  const data = { source: 'hand', phone: 'test', sentAt: new Date().toISOString(), clock: null, happenings };
+  const response = await page.request.post('/api/happenings', { data });
+  expect((await response.json()).results.every(({ status }: { status: string }) => status === 'kept')).toBe(true);
+}
 
 /** Presses of many mornings, told as a phone would: `levelOn` says what the dog needs on a day so many days ago. */
 async function tellMornings(page: Page, dogId: string, days: number[], levelOn: (days: number) => number) {
@@ -23,8 +30,7 @@ async function tellMornings(page: Page, dogId: string, days: number[], levelOn: 
       events.push({ event: 'response', id: uuidv7(), sessionId, at: at(31 + index * 20), pressId, response: 'did', latencyMs: 800 });
     }
     events.push({ event: 'correction', id: uuidv7(), sessionId, at: at(200), direction: 'back' }, { event: 'end', id: uuidv7(), sessionId, at: at(600) });
-    const response = await page.request.post('/api/field-log', { data: { phone: 'test', sentAt: new Date().toISOString(), clock: null, events } });
-    expect(response.status()).toBe(200);
+    await tell(page, events);
   }
 }
 
@@ -36,7 +42,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   const { events } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { id: string; event: string; at: string }[] };
   const felt = events.filter(({ event }) => event === 'contact').sort((a, b) => (a.at < b.at ? -1 : 1));
   const gone = { event: 'void', id: uuidv7(), at: new Date().toISOString(), eventId: felt.at(-1)!.id };
-  await put(page, `/api/entries/${gone.id}`, { source: 'hand', events: [gone] });
+  await tell(page, [gone]);
   await page.goto(`/dogs/${dogId}/levels`);
   // Usual: eight mornings at 10 or 11, 10.5 on average; since then 17: 6.5 more.
   await expect(heading(page)).toHaveText('Check the contact: Yarrow needs 6.5 more in yard.');

@@ -269,7 +269,7 @@ test('with no connection a tap waits, keeps its time, and is told once', async (
   await expect(heading(page)).toHaveText(/^Put on/);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Put all of it on' }).click();
-  await expect(page.getByText('Not kept yet: it is safe on this device')).toBeVisible();
+  await expect(page.getByText('Safe on this device; it will be sent.')).toBeVisible();
   const tapped = Date.now();
   await expect.poll(() => Date.now()).toBeGreaterThan(tapped);
   await context.setOffline(false);
@@ -291,11 +291,11 @@ test('taps with no connection wait in a row, and a closed tab sends them when it
   await expect(heading(page)).toHaveText(/^Put on/);
   await context.setOffline(true);
   await page.getByRole('button', { name: /^Put on\s*: prong/ }).click();
-  await expect(page.getByText('Not kept yet: it is safe on this device')).toBeVisible();
+  await expect(page.getByText('Safe on this device; it will be sent.')).toBeVisible();
   const between = Date.now();
   await expect.poll(() => Date.now()).toBeGreaterThan(between);
   await page.getByRole('button', { name: /^Put on at 3\s*: remote/ }).click();
-  await expect(page.getByText('Not kept yet (2 taps)')).toBeVisible();
+  await expect(page.getByText('2 entries safe on this device; they will be sent.')).toBeVisible();
   const tapped = Date.now();
   await page.close();
   await context.setOffline(false);

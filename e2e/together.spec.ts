@@ -26,7 +26,7 @@ test('two phones begin apart and are made one; a press told by the device is ans
   // Another phone of the same person begins another session of the same dog.
   const other = await browser.newContext({ storageState: await page.context().storageState(), viewport: phone });
   const second = await other.newPage();
-  await expect(page.getByText('All of it is kept.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('All of it is saved.')).toBeVisible({ timeout: 20_000 });
   await second.goto(`/field?dog=${dogId}`);
   await second.getByRole('button', { name: 'Begin with Yarrow' }).click();
   const ask = second.getByRole('region', { name: 'Two sessions at a time' });
@@ -56,7 +56,7 @@ test('two phones begin apart and are made one; a press told by the device is ans
   await page.getByRole('button', { name: 'Take it back' }).click();
   await page.getByRole('button', { name: '8 of 10 went well' }).click();
   await page.context().setOffline(false);
-  await expect(page.getByText('All of it is kept.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('All of it is saved.')).toBeVisible({ timeout: 30_000 });
   const { results } = await (await page.request.get(`/api/dogs/${dogId}/programmes`)).json();
   expect(results.map(({ met, of }: { met: number; of: number }) => [met, of])).toEqual([[8, 10]]);
   const { sessions } = await (await page.request.get(`/api/dogs/${dogId}/levels`)).json();

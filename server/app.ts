@@ -12,8 +12,8 @@ import { answerProblems, sendProblem } from './http/answer-problems.ts';
 import { calendarFeedRoutes } from './http/calendar-feed-routes.ts';
 import { calcRoutes, fitsRoutes } from './http/calc-routes.ts';
 import { handoverRoutes } from './http/handover-routes.ts';
-import { eventRoutes } from './http/event-routes.ts';
 import { fieldRoutes } from './http/field-routes.ts';
+import { happeningRoutes } from './http/happening-routes.ts';
 import { answersTo, contentPolicy, knowsRoles, LOOPBACK_NAMES, sameOriginOnly, signedInUnlessOpen } from './http/guards.ts';
 import { kennelFileRoutes } from './http/kennel-file-routes.ts';
 import { sessionCookieFirst } from './http/known-devices.ts';
@@ -114,8 +114,8 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
       secret: options.sessionSecret,
     }),
     peopleRoutes(dataSource, { sessions, limits: counted, bus, cookieName: COOKIE_NAME, secret: options.sessionSecret }),
-    eventRoutes(dataSource, counted),
-    fieldRoutes(dataSource, log),
+    happeningRoutes(dataSource, counted, log),
+    fieldRoutes(dataSource),
     photoRoutes(dataSource, counted),
     recordRoutes(dataSource),
     todayRoutes(dataSource, bus),

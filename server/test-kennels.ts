@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
-import type { DogFacts, NewTaping } from '@banter/contract';
+import { HappeningsKept, type DogFacts, type HappeningResult, type NewTaping } from '@banter/contract';
 import { SCREEN_ITEM_IDS, NOTHING_NOTED } from '@banter/core';
 import type { Express } from 'express';
 import mysql from 'mysql2/promise';
@@ -216,3 +216,24 @@ export const fitCheck = (dogId: string, planId: string, more: object = {}) => ({
   at: '2026-03-02T09:20:00.000Z',
   ...more,
 });
+
+/** A batch of what happened, as a phone sends it now. */
+export const happeningBatch = (happenings: readonly object[], more: object = {}) => ({
+  source: 'hand',
+  phone: 'pocket phone',
+  sentAt: new Date().toISOString(),
+  clock: null,
+  happenings,
+  ...more,
+});
+/** Tells what happened; what became of each, in their order. */
+export async function tell(agent: TestAgent, happenings: readonly object[], more: object = {}): Promise<HappeningResult[]> {
+  const response = await agent.post('/api/happenings').send(happeningBatch(happenings, more));
+  if (response.status !== 200) throw new Error(`what happened was answered ${response.status}: ${response.text}`);
+  return HappeningsKept.parse(response.body).results;
+}
+/** Tells what happened, all of which must be kept. */
+export async function mustTell(agent: TestAgent, happenings: readonly object[]): Promise<void> {
+  const odd = (await tell(agent, happenings)).find(({ status }) => status !== 'kept');
+  if (odd) throw new Error(`${odd.status}: ${odd.message}`);
+}

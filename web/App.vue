@@ -4,13 +4,12 @@ import { computed, defineAsyncComponent } from 'vue';
 import { useRoute } from 'vue-router';
 import KeysDialog from './parts/KeysDialog.vue';
 import TopBar from './parts/TopBar.vue';
-import { useConnection } from './stores/connection.ts';
 import { useSession } from './stores/session.ts';
 
 const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
+const DeviceStrip = defineAsyncComponent(() => import('./parts/DeviceStrip.vue'));
 const AlarmStrip = defineAsyncComponent(() => import('./parts/AlarmStrip.vue'));
 const session = useSession();
-const connection = useConnection();
 const route = useRoute();
 /** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
 const screen = computed(() =>
@@ -22,9 +21,8 @@ const screen = computed(() =>
   <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-tape focus:p-3 focus:text-on-tape">Skip to the work</a>
   <TopBar />
   <div role="status" aria-live="polite">
-    <p v-if="connection.lost && session.me" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
-      No connection. What you type stays on this device and is sent when it is back.
-    </p>
+    <!-- What waits on this device is sent from whichever screen is open. -->
+    <DeviceStrip v-if="session.me" />
     <p v-if="session.me && session.waitingRole" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
       You are {{ ROLE_WORDS[session.waitingRole].name.toLowerCase() }} now. Sign out and in again to work as one.
     </p>

@@ -17,6 +17,7 @@ export const router = createRouter({
     { path: '/sign-up', name: 'sign-up', component: () => import('./views/SignUpView.vue'), meta: { title: 'Make a kennel', open: true } },
     { path: '/join', name: 'join', component: () => import('./views/JoinView.vue'), meta: { title: 'Join a kennel', open: true } },
     { path: '/owner', name: 'owner', component: () => import('./views/OwnerView.vue'), meta: { title: 'Your dog', open: true } },
+    { path: '/outbox', name: 'outbox', component: () => import('./views/OutboxView.vue'), meta: { title: 'Not saved yet' } },
     { path: '/today', name: 'today', component: () => import('./views/TodayView.vue'), meta: { title: 'Today' } },
     { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs' } },
     { path: '/dogs/new', name: 'new-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Add a dog' } },

@@ -2,8 +2,9 @@ import { FitsAnswer, FitsRequest } from '../calc/fits.ts';
 import { CalendarChange, CalendarChanged } from '../records/calendar.ts';
 import { CalendarAsked, CalendarPage } from '../records/calendar-page.ts';
 import { BridgesPage } from '../records/bridge.ts';
-import { Entry, EventsKept, NewEntry, NewEvent } from '../records/event.ts';
-import { FieldBatch, FieldBatchKept, FieldSessionPage, SessionAsked } from '../records/field-log.ts';
+import { HappeningBatch, HappeningsKept, LinesKept } from '../happenings/batch.ts';
+import { NewHappening } from '../happenings/happening.ts';
+import { FieldSessionPage, SessionAsked } from '../records/field-log.ts';
 import { FieldAsked, FieldDogsFound, FieldPage } from '../records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
 import { DogsAsked, DogLines } from '../records/dog-line.ts';
@@ -77,17 +78,18 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     summary:
       'Events, one JSON object a line (docs/device-events.md), told by a bridge with its key or by somebody signed in. Each is kept once, whatever the order.',
     signIn: true,
-    request: NewEvent,
+    request: NewHappening,
     takes: 'lines',
-    answer: EventsKept,
+    answer: LinesKept,
   },
   {
-    method: 'put',
-    path: '/api/entries/{id}',
-    summary: 'Events told by a hand, kept together or not at all; the first one’s id is the entry’s.',
+    method: 'post',
+    path: '/api/happenings',
+    summary:
+      'What happened, in order, as a phone or a desk tells it; each is kept once, however often it is sent. What cannot stand is named and stays where it was told. A device whose clock is off answers 409 clock-off until somebody has decided. Lines of JSON are taken as at /api/events.',
     signIn: true,
-    request: NewEntry,
-    answer: Entry,
+    request: HappeningBatch,
+    answer: HappeningsKept,
   },
   {
     method: 'get',
@@ -104,15 +106,6 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     signIn: true,
     asks: FieldAsked.pick({ search: true }),
     answer: FieldDogsFound,
-  },
-  {
-    method: 'post',
-    path: '/api/field-log',
-    summary:
-      'What a phone logged, in order; each event is kept once, however often it is sent. What cannot stand is named and stays with the phone. A phone whose clock is off answers 409 clock-off until somebody has decided.',
-    signIn: true,
-    request: FieldBatch,
-    answer: FieldBatchKept,
   },
   {
     method: 'get',

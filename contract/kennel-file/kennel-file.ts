@@ -5,8 +5,9 @@ import { KENNEL_PART_NAMES, kennelPart, type KennelPartName } from './kennel-par
 
 /** By this a file is known as a kennel's. */
 export const KENNEL_FILE_FORMAT = 'banter-kennel';
-/** The one version there is. A change that an older reader would get wrong makes another. */
-export const KENNEL_FILE_VERSION = 1;
+/** The version that is written. A change that an older reader would get wrong makes another; earlier ones are read. */
+export const KENNEL_FILE_VERSION = 2;
+export const READABLE_KENNEL_FILES: readonly unknown[] = [1, KENNEL_FILE_VERSION];
 
 /** The kennel itself in its file: its settings and its id, which stays behind. */
 export const FileKennel = z.strictObject({ ...KennelSettings.shape, id: RecordId });

@@ -1,4 +1,3 @@
-import { FIELD_EVENT_NAMES } from './field-event-names.ts';
 import { faultOfParse, PART_FAULTS } from './part-faults.ts';
 import { Role } from '../people/roles.ts';
 import { z } from '../plain-words.ts';
@@ -11,8 +10,9 @@ import { Dog } from '../records/dog.ts';
 import { Dressing } from '../records/dressing.ts';
 import { Drill } from '../records/drill.ts';
 import { Ending } from '../records/ending.ts';
-import { EVENT_NAMES, EVENT_SOURCES, NewEvent } from '../records/event.ts';
-import { LevelCap, NewFieldEvent } from '../records/field-log.ts';
+import { toldInColumns } from '../happenings/columns.ts';
+import { HAPPENING_NAMES, HAPPENING_SOURCES, NewHappening } from '../happenings/happening.ts';
+import { LevelCap } from '../records/field-log.ts';
 import { FitCheck } from '../records/fit-check.ts';
 import { Gear, Want } from '../records/gear.ts';
 import { Handover, OwnerLink, OwnerVisit } from '../records/handover.ts';
@@ -66,44 +66,31 @@ const Photo = z.strictObject({
   createdAt: Instant,
 });
 
-const data = z.record(z.string(), z.unknown());
-const KeptEvent = z.strictObject({
+/** Something that happened, in the columns that it is kept in. */
+export const FileHappening = z.strictObject({
   id: RecordId,
-  event: z.enum(EVENT_NAMES),
+  event: z.enum(HAPPENING_NAMES),
   dogId: RecordId.nullable(),
   collarId: RecordId.nullable(),
+  sessionId: RecordId.nullable(),
   eventId: RecordId.nullable(),
-  data,
-  source: z.enum(EVENT_SOURCES),
+  data: z.record(z.string(), z.unknown()),
+  source: z.enum(HAPPENING_SOURCES),
+  phone: line(40),
   personId: RecordId.nullable(),
   bridgeId: RecordId.nullable(),
-  at: Instant,
-  recordedAt: Instant,
-});
-const KeptFieldEvent = z.strictObject({
-  id: RecordId,
-  sessionId: RecordId,
-  dogId: RecordId,
-  event: z.enum(FIELD_EVENT_NAMES),
-  data,
-  phone: line(40),
   saidAt: Instant,
-  personId: RecordId,
   at: Instant,
   recordedAt: Instant,
 });
+export type FileHappening = z.infer<typeof FileHappening>;
 
-function eventFault(record: Record<string, unknown>): string | null {
-  const { event, id, at, dogId, collarId, eventId, data: own, source, personId, bridgeId } = record as z.infer<typeof KeptEvent>;
-  const of = event === 'void' ? { eventId } : { ...(dogId === null ? {} : { dogId }), collarId };
+function happeningFault(record: Record<string, unknown>): string | null {
+  const { id, at, ...columns } = record as FileHappening;
+  const { source, personId, bridgeId } = columns;
   if ((source === 'bridge') !== (bridgeId !== null) || (source === 'bridge') === (personId !== null))
     return 'source: It was told either by a person or by a bridge.';
-  return faultOfParse(NewEvent.safeParse({ event, id, at, ...of, ...own }));
-}
-
-function fieldEventFault(record: Record<string, unknown>): string | null {
-  const { id, sessionId, saidAt, event, data: own } = record as z.infer<typeof KeptFieldEvent>;
-  return faultOfParse(NewFieldEvent.safeParse({ ...own, id, sessionId, at: saidAt, event }));
+  return faultOfParse(NewHappening.safeParse(toldInColumns(columns, id, at)));
 }
 
 const dog = { dogId: 'dogs', personId: 'people' } as const;
@@ -136,13 +123,12 @@ export const KENNEL_PARTS = {
   ownerLinks: part('Owners’ links. Their keys are not in a file.', asKept(OwnerLink.shape, ['keyHash']), { dogId: 'dogs' }),
   skinLooks: part('Every look at the skin.', asKept(SkinLook.shape), { ...dog, photoId: 'photos', linkId: 'ownerLinks' }),
   bridges: part('Programs that tell events. Their keys are not in a file: each is made a new one.', asKept(Bridge.shape, ['keyHash']), {}),
-  events: part(
-    'Collars on and off, and what devices told.',
-    KeptEvent,
-    { dogId: 'dogs', collarId: 'collars', eventId: 'events', personId: 'people', bridgeId: 'bridges' },
-    { fault: eventFault },
+  happenings: part(
+    'What happened: collars on and off, what devices told, and everything told of sessions. Sessions and presses are worked out from it.',
+    FileHappening,
+    { dogId: 'dogs', collarId: 'collars', eventId: 'happenings', personId: 'people', bridgeId: 'bridges' },
+    { fault: happeningFault },
   ),
-  fieldEvents: part('Everything told of sessions in the field. Sessions and presses are worked out from it.', KeptFieldEvent, dog, { fault: fieldEventFault }),
   levelCaps: part('Caps of levels.', asKept(LevelCap.shape), { ...dog, collarId: 'collars' }),
   programmes: part('Programmes of dogs.', asKept(Programme.shape), { dogId: 'dogs' }),
   stageResults: part('What came of sessions for their stages.', asKept(StageResult.shape), { programmeId: 'programmes', personId: 'people' }),
@@ -180,8 +166,7 @@ export type KennelPartName =
   | 'photos'
   | 'skinLooks'
   | 'bridges'
-  | 'events'
-  | 'fieldEvents'
+  | 'happenings'
   | 'levelCaps'
   | 'programmes'
   | 'stageResults'

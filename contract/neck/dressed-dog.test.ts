@@ -12,7 +12,7 @@ import {
   wearAndDeviceEvents,
   type Kennel,
   type NeckPage,
-  type NewEvent,
+  type NewHappening,
   RIG_CATALOGUE,
   nextStep,
 } from '../index.ts';
@@ -192,7 +192,7 @@ describe('the check at the door', () => {
     // Contact is felt where it sits now; felt before it was moved there says nothing.
     const felt = (hoursAgo: number, made: boolean | null) => {
       const at = new Date(NOW - hoursAgo * HOUR).toISOString();
-      return { event: 'contact' as const, id: `felt ${hoursAgo}`, at, collarId: 'remote', made, source: 'hand' as const, ...kept };
+      return { event: 'contact' as const, id: `felt ${hoursAgo}`, at, collarId: 'remote', made, source: 'hand' as const, saidAt: at, phone: '', ...kept };
     };
     expect(line(of({ events: [on(1, 'remote', 3)] }), 'contacts')).toMatchObject({ tone: 'open', says: '3 o’clock: contact not checked.' });
     expect(line(of({ events: [felt(2, true), on(1, 'remote', 3)] }), 'contacts').tone).toBe('open');
@@ -298,7 +298,7 @@ it('events are told apart: wearing, devices, and what was taken back', () => {
     { event: 'tried', id: 'a', at: '2026-06-01T08:00:00.000Z', collarId: 'remote', level: 0 },
     { event: 'put-on', id: 'b', at: '2026-06-01T09:00:00.000Z', dogId: 'd', collarId: 'remote', clock: 3, state: 'worked' },
     { event: 'void', id: 'c', at: '2026-06-01T10:00:00.000Z', eventId: 'b' },
-  ] as NewEvent[]);
+  ] as NewHappening[]);
   expect([told.wear.length, told.device.length]).toEqual([0, 1]);
 });
 

@@ -37,7 +37,7 @@ import { doorFacts } from './door-facts.ts';
 import type { Dressed, DressedContacts, DressedItem, DrawnFit } from './dressed.ts';
 import { dressedWears, footprintOf, hasContacts } from './dressed-wears.ts';
 import { rigWithPieces } from './rig-gear.ts';
-import { wearAndDeviceEvents } from './wear-and-device-events.ts';
+import { wearAndDeviceEvents } from '../happenings/wear-and-device.ts';
 
 /** A dog as it stands dressed, and whether it may go out of the door. */
 export type DressedDog = Dressed & { door: DoorVerdict };

@@ -1,9 +1,9 @@
 import { askWhetherOff, wearMarks, wearsOf, type House, type SkinLook, type Wear, type WearMark } from '@banter/core';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { Collar } from '../records/collar.ts';
-import type { NewEvent } from '../records/event.ts';
+import type { NewHappening } from '../happenings/happening.ts';
 import { nightSpans } from './kennel-days.ts';
-import { wearAndDeviceEvents } from './wear-and-device-events.ts';
+import { wearAndDeviceEvents } from '../happenings/wear-and-device.ts';
 
 /** A wear with what is known of its collar, the rules it breaks or broke, and whether to ask if it is still on. */
 export type DressedWear = { wear: Wear; collar: Collar | null; marks: WearMark[]; ask: boolean };
@@ -17,7 +17,7 @@ export const footprintOf = (collar: Pick<Collar, 'kind' | 'numbers'>): number | 
 /** Every wear of one dog out of the events of its collars, oldest first, judged at an instant in the kennel’s zone; ms. */
 export function dressedWears(
   dogId: string,
-  events: readonly NewEvent[],
+  events: readonly NewHappening[],
   collars: readonly Collar[],
   by: { skin: readonly SkinLook[]; girthMm: number | null; house: House; timeZone: string; now: number },
 ): DressedWear[] {

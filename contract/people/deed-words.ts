@@ -11,6 +11,8 @@ export const DEED_WORDS = {
   fitCheck: { thing: 'fit checks', made: 'checked the fit on' },
   ending: { thing: 'fits set aside', made: 'set a fit aside for' },
   dressing: { thing: 'stacks and rigs', made: 'laid out the stack of', changed: 'changed the stack of' },
+  happening: { thing: 'wear and sessions', made: 'logged for' },
+  // As the log of earlier versions tells of them.
   event: { thing: 'collars on and off', made: 'told what happened on the neck of' },
   fieldEvent: { thing: 'sessions in the field', made: 'logged in the field' },
   levelCap: { thing: 'level caps', made: 'set a cap for' },

@@ -7,7 +7,7 @@ import { Hours, PlannedSession } from './calendar.ts';
 import { Dog } from './dog.ts';
 import { Dressing } from './dressing.ts';
 import { Ending } from './ending.ts';
-import { NeckEvent } from './event.ts';
+import { Happening } from '../happenings/happening.ts';
 import { FieldSession } from './field-log.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
@@ -78,7 +78,7 @@ export type DogPage = z.infer<typeof DogPage>;
 export const NeckPage = z.object({
   ...DogPage.shape,
   dressing: Dressing.nullable(),
-  events: z.array(NeckEvent),
+  events: z.array(Happening),
   skinLooks: z.array(SkinLook),
   /** Names of the dogs that events speak of. */
   dogNames: z.record(z.string(), z.string()),

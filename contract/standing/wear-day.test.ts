@@ -1,7 +1,7 @@
 import { HOUR_MS, houseRules, houseSchools, WEAR_STATES, type SkinLook } from '@banter/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dressedWears, wearDues, wearingAt, wornThen, type Collar, type NewEvent } from '../index.ts';
+import { dressedWears, wearDues, wearingAt, wornThen, type Collar, type NewHappening } from '../index.ts';
 
 const DAY = { from: Date.UTC(2026, 4, 4), to: Date.UTC(2026, 4, 5) };
 const house = { schools: houseSchools(), rules: houseRules({}), headCollarChart: [] };
@@ -48,7 +48,7 @@ const events = fc
     { minLength: 1, maxLength: 8 },
   )
   .map((all) =>
-    all.map((one, index): NewEvent => {
+    all.map((one, index): NewHappening => {
       const base = { id: id(index), at: at(one.hours), collarId: one.collar.id, dogId: DOG };
       const contacts = one.collar.kind === 'remote';
       if (one.what === 'put-on') return { ...base, event: 'put-on', clock: contacts ? one.clock : null, state: one.state };
@@ -91,7 +91,7 @@ describe('what a dog wears, told for a day', () => {
   });
 
   it('makes due what the clock brings, from its instant until it is over', () => {
-    const on: NewEvent = { event: 'put-on', id: id(1), at: at(8), collarId: remote.id, dogId: DOG, clock: 3, state: 'worked' };
+    const on: NewHappening = { event: 'put-on', id: id(1), at: at(8), collarId: remote.id, dogId: DOG, clock: 3, state: 'worked' };
     const worn = wornThen(DOG, [on], collars, { skin: [], girthMm: 400, house, timeZone: 'UTC' }, DAY);
     const dues = wearDues({ dogId: DOG, dogName: 'Moss' }, { worn, batteries: [] }, { day: DAY, timeZone: 'UTC', rules: house.rules });
     const times = dues.map(({ code, title, dueFrom, dueUntil }) => [

@@ -16,7 +16,7 @@ import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { dressedWears } from '../neck/dressed-wears.ts';
 import { momentOn } from '../neck/kennel-days.ts';
 import type { Collar } from '../records/collar.ts';
-import type { NewEvent } from '../records/event.ts';
+import type { NewHappening } from '../happenings/happening.ts';
 import type { WearingNow } from '../records/pages.ts';
 import type { TodayFound } from '../today/today-facts.ts';
 
@@ -49,7 +49,7 @@ type Day = { from: number; to: number };
  */
 export function wornThen(
   dogId: string,
-  events: readonly NewEvent[],
+  events: readonly NewHappening[],
   collars: readonly Collar[],
   by: { skin: readonly SkinLook[]; girthMm: number | null; house: House; timeZone: string },
   day: Day,

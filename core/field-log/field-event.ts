@@ -52,7 +52,7 @@ export type FieldEvent = { id: string; at: number; sessionId: string } & (
   | { event: 'cue' | 'reward' | 'marker' | 'pushed-up' | 'hold' | 'let-go' }
   | { event: 'correction'; direction: Direction }
   | { event: 'contact'; collarId: string; made: boolean | null }
-  | { event: 'looked-into'; collarId: string; found: MoreCause | 'nothing' }
+  | { event: 'looked-through'; collarId: string; found: MoreCause | 'nothing' }
   | { event: 'note'; text: string }
   /** What came of the session for the stage its dog is in. */
   | { event: 'result'; programmeId: string; stageId: string; met: number; of: number; setback: boolean }

@@ -8,8 +8,8 @@ import { DogEntity } from './entities/dog.ts';
 import { DrillEntity } from './entities/drill.ts';
 import { DressingEntity } from './entities/dressing.ts';
 import { EndingEntity } from './entities/ending.ts';
-import { EventEntity } from './entities/event.ts';
-import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity } from './entities/field-log.ts';
+import { HappeningEntity } from './entities/happening.ts';
+import { FieldSessionEntity, LevelCapEntity, PressEntity } from './entities/field-log.ts';
 import { FitCheckEntity } from './entities/fit-check.ts';
 import { GearEntity, WantEntity } from './entities/gear.ts';
 import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity } from './entities/handover.ts';
@@ -75,8 +75,7 @@ export function makeDataSource(url: string, patience: Patience | null = null): D
       PhotoEntity,
       SkinLookEntity,
       BridgeEntity,
-      EventEntity,
-      FieldEventEntity,
+      HappeningEntity,
       FieldSessionEntity,
       PressEntity,
       LevelCapEntity,

@@ -1,10 +1,10 @@
-import type { NewFieldEvent } from '@banter/contract';
+import type { NewHappening } from '@banter/contract';
 import type { Direction, DogResponse } from '@banter/core';
 
 /** A day so many days ago, an id of that time, and chance, all the same for the same day. */
 type Make = { id: (at: Date) => string; ago: (days: number, minutes?: number) => Date; chance: () => number; normal: () => number };
-type Untimed<Event> = Event extends NewFieldEvent ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
-type Told = (seconds: number, event: Untimed<NewFieldEvent>) => string;
+type Untimed<Event> = Event extends NewHappening ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
+type Told = (seconds: number, event: Untimed<NewHappening>) => string;
 
 /** Where Marrow Fen works besides the usual. */
 export const MARROW_FEN_SETTINGS = [{ id: 'bog', name: 'cranberry bog' }];
@@ -22,8 +22,8 @@ const CURLEW_DAYS = 40;
 export function toldSessions(
   ids: { dogs: { bramble: string; moss: string; nutmeg: string; wick: string; hale: string }; curlew: string; staff: readonly string[] },
   make: Make,
-): { dogId: string; by: 0 | 1 | 2; events: NewFieldEvent[] }[] {
-  const sessions: { dogId: string; by: 0 | 1 | 2; events: NewFieldEvent[] }[] = [];
+): { dogId: string; by: 0 | 1 | 2; events: NewHappening[] }[] {
+  const sessions: { dogId: string; by: 0 | 1 | 2; events: NewHappening[] }[] = [];
   const session = (
     {
       dogId,
@@ -37,11 +37,11 @@ export function toldSessions(
   ) => {
     const from = make.ago(days, minutes);
     const sessionId = make.id(from);
-    const events: NewFieldEvent[] = [];
+    const events: NewHappening[] = [];
     const told: Told = (seconds, event) => {
       const at = new Date(from.getTime() + Math.round(seconds * 1000));
       const id = make.id(at);
-      events.push({ ...event, id, sessionId, at: at.toISOString() } as NewFieldEvent);
+      events.push({ ...event, id, sessionId, at: at.toISOString() } as NewHappening);
       return id;
     };
     told(0, { event: 'begin', dogId, setting, handlerId: ids.staff[by]!, purpose });

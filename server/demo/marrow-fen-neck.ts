@@ -1,4 +1,4 @@
-import { RIG_CATALOGUE, type DressingFacts, type NewEvent, type NewSkinLook } from '@banter/contract';
+import { RIG_CATALOGUE, type DressingFacts, type NewHappening, type NewSkinLook } from '@banter/contract';
 import { partsOfRole, rigOfTemplate, rigTemplates, type FittedRigPart, type WearState, HOUR_MS, MINUTE_MS } from '@banter/core';
 
 import { CONTACT_FAILS_DAYS_AGO } from './marrow-fen-field.ts';
@@ -110,7 +110,7 @@ export const TOLD_SKIN: readonly ToldSkin[] = [
 ];
 
 type Make = { id: (at: Date) => string; ago: (days: number, minutes?: number) => Date };
-type Untimed<Event> = Event extends NewEvent ? Omit<Event, 'id' | 'at'> : never;
+type Untimed<Event> = Event extends NewHappening ? Omit<Event, 'id' | 'at'> : never;
 
 /**
  * Forty days of Bramble's work on the bog, four or five mornings a week, as the ledger has them: routine, on, moved at noon on
@@ -120,12 +120,12 @@ export function toldWears(
   ids: { bramble: string; moss: string; nutmeg: string; hazel: string; curlew: string; longAlder: string; willow: string },
   make: Make,
   now: Date,
-): NewEvent[] {
-  const events: NewEvent[] = [];
+): NewHappening[] {
+  const events: NewHappening[] = [];
   /** Minutes after nine o'clock of a day so many days ago. */
-  const tell = (days: number, minutes: number, event: Untimed<NewEvent>) => {
+  const tell = (days: number, minutes: number, event: Untimed<NewHappening>) => {
     const at = make.ago(days, minutes);
-    if (at < now) events.push({ ...event, id: make.id(at), at: at.toISOString() } as NewEvent);
+    if (at < now) events.push({ ...event, id: make.id(at), at: at.toISOString() } as NewHappening);
   };
   const device = (days: number, minutes: number, untried: boolean) => {
     const collarId = ids.curlew;

@@ -9,20 +9,18 @@ import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
-import { FieldEventEntity } from '../data/entities/field-log.ts';
 import { InspectionEntity } from '../data/entities/inspection.ts';
 import { LinkMoveEntity } from '../data/entities/link-move.ts';
 import { StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
 import { WeighingEntity } from '../data/entities/weighing.ts';
-import { EventEntity } from '../data/entities/event.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import { ScreeningEntity } from '../data/entities/screening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogKind } from '../services/dogs.ts';
 import { dressingKind } from '../services/dressings.ts';
-import { tellEvents } from '../services/events.ts';
-import { keepFieldEvents } from '../services/field-log.ts';
+import { keepHappenings, type Unit } from '../services/happenings/keep-happenings.ts';
 import { fitCheckKind } from '../services/fit-checks.ts';
 import { gearKind, wantKind } from '../services/gear.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
@@ -83,6 +81,13 @@ function readingsOf(taping: ToldTaping, make: Generator): number[] {
   return taping.oddMm === undefined ? readings : [...readings, taping.girthMm, taping.girthMm + taping.oddMm];
 }
 
+/** Tells what happened in the demo kennel; all of it can be kept. */
+async function tellDemo(scope: KennelScope, units: readonly Unit[], phone: string, now: Date): Promise<void> {
+  const outcomes = await keepHappenings(scope, units, { teller: { source: 'hand', bridgeId: null }, phone, aheadMs: 0 }, now.getTime());
+  const odd = outcomes.flat().find(({ status }) => status !== 'kept');
+  if (odd) throw new Error(`the demo kennel cannot be told: ${odd.message}`);
+}
+
 /** Tables of what happened: in the demo everything was written down as it happened. */
 const HAPPENED = [
   ScreeningEntity,
@@ -92,8 +97,7 @@ const HAPPENED = [
   FitCheckEntity,
   SkinLookEntity,
   InspectionEntity,
-  EventEntity,
-  FieldEventEntity,
+  HappeningEntity,
   StageResultEntity,
   StageMoveEntity,
   LinkMoveEntity,
@@ -299,7 +303,12 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     string,
   ];
   const wears = toldWears({ bramble, moss, nutmeg, hazel, curlew, longAlder, willow }, make, now);
-  await tellEvents(scopes[0]!, wears, { source: 'hand', bridgeId: null }, false);
+  await tellDemo(
+    scopes[0]!,
+    wears.map((told) => [told]),
+    '',
+    now,
+  );
   const field = toldSessions(
     {
       dogs: { bramble, moss, nutmeg, wick: dogIds.get('wick')!, hale: dogIds.get('hale')! },
@@ -309,13 +318,8 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
     make,
   );
   for (const [by, sessions] of group(field, (one) => one.by)) {
-    const results = await keepFieldEvents(
-      scopes[by]!,
-      { phone: `phone of ${STAFF[by]}`, sentAt: now.toISOString(), clock: null, events: sessions.flatMap(({ events }) => events) },
-      now.getTime(),
-    );
-    const odd = results.find(({ status }) => status !== 'kept');
-    if (odd) throw new Error(`the demo kennel’s sessions cannot be told: ${odd.message}`);
+    const told = sessions.flatMap(({ events }) => events.map((event) => [event]));
+    await tellDemo(scopes[by]!, told, `phone of ${STAFF[by]}`, now);
   }
   const kennel = kennelAnswer(await kennelOf(scopes[0]!));
   await seedOwnerWords(scopes[0]!, dogIds, kennel, now, make);

@@ -2,7 +2,7 @@ import { randomBytes, createHash } from 'node:crypto';
 import { createServer, request as httpRequest, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
-import { EventsKept, MOST_PAIRS } from '@banter/contract';
+import { LinesKept, MOST_PAIRS } from '@banter/contract';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
@@ -100,7 +100,7 @@ describe('lines of events', () => {
       .post('/api/events')
       .set({ Authorization: `Bearer ${await bridge()}`, 'Content-Type': 'application/x-ndjson', ...headers })
       .send(body);
-    return { status: answer.status, kept: answer.status === 200 ? EventsKept.parse(answer.body) : null };
+    return { status: answer.status, kept: answer.status === 200 ? LinesKept.parse(answer.body) : null };
   };
 
   it('are given up at the hundredth that is wrong; what came before is kept, and where it stopped is said', async () => {
@@ -124,7 +124,7 @@ describe('lines of events', () => {
       // Its end is never sent: it is answered all the same.
       asked.write('x\n'.repeat(2000));
     });
-    expect(EventsKept.parse(JSON.parse(answer))).toMatchObject({ kept: 0, gaveUpAt: 100 });
+    expect(LinesKept.parse(JSON.parse(answer))).toMatchObject({ kept: 0, gaveUpAt: 100 });
   });
 
   it('are no longer than a line may be, nor more than there may be, packed or not', async () => {

@@ -1,9 +1,23 @@
-import { pressFacts, FieldBatchKept, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type FieldBatch, type NewFieldEvent } from '@banter/contract';
+import { pressFacts, FieldPage, FieldSessionPage, LevelsPage, PressesPage, type NewHappening } from '@banter/contract';
 import { contractSpeaker, houseRules, PRESS_GUARD_WORDS, pressGuards, PROGRAMME_TEMPLATES, sessionStory, wordReason } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fitCheck, fittedDog, newDog, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
+import {
+  fitCheck,
+  fittedDog,
+  happeningBatch,
+  mustTell,
+  newDog,
+  newKennel,
+  openBanter,
+  plan,
+  somePlace,
+  someRemote,
+  taping,
+  tell,
+  type TestBanter,
+} from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -36,21 +50,15 @@ const MINUTE = 60_000;
 /** A session that began some minutes ago; each event so many seconds into it. */
 function session(minutesAgo = 30, sessionId = uuidv7()) {
   const from = Date.now() - minutesAgo * MINUTE;
-  const event = (seconds: number, own: object): NewFieldEvent =>
-    ({ id: uuidv7(), sessionId, at: new Date(from + seconds * 1000).toISOString(), ...own }) as NewFieldEvent;
+  const event = (seconds: number, own: object): NewHappening =>
+    ({ id: uuidv7(), sessionId, at: new Date(from + seconds * 1000).toISOString(), ...own }) as NewHappening;
   const begin = (own: object = {}) => event(0, { event: 'begin', dogId: dog, setting: 'yard', handlerId: me, purpose: 'work', ...own });
   const press = (seconds: number, level: number, own: object = {}) => event(seconds, { event: 'press', collarId: remote, level, mode: 'momentary', ...own });
   const response = (seconds: number, pressId: string, said: string, latencyMs: number | null = 900) =>
     event(seconds, { event: 'response', pressId, response: said, latencyMs });
   return { sessionId, event, begin, press, response };
 }
-const batch = (events: readonly object[], more: object = {}): FieldBatch =>
-  ({ phone: 'pocket phone', sentAt: new Date().toISOString(), clock: null, events, ...more }) as FieldBatch;
-const send = async (events: readonly object[], more: object = {}, who = agent) => {
-  const response = await who.post('/api/field-log').send(batch(events, more));
-  if (response.status !== 200) throw new Error(`the log answered ${response.status}: ${response.text}`);
-  return FieldBatchKept.parse(response.body).results;
-};
+const send = (events: readonly object[], more: object = {}, who = agent) => tell(who, events, more);
 const statuses = async (events: readonly object[], more: object = {}) => (await send(events, more)).map(({ status }) => status);
 const page = async (id: string) => FieldSessionPage.parse((await agent.get(`/api/field-sessions/${id}`)).body);
 const levels = async () => LevelsPage.parse((await agent.get(`/api/dogs/${dog}/levels`)).body);
@@ -136,7 +144,7 @@ describe('what a phone logged', () => {
     const results = await send([begin(), press(10, 5, { collarId: other }), event(20, { event: 'setting', setting: 'moon' }), begin()]);
     expect(results.map(({ message }) => message)).toEqual([
       '',
-      '«Heron» has not been fitted to this dog.',
+      'Heron has not been fitted to this dog.',
       'This kennel has no such setting.',
       'This session has been begun already.',
     ]);
@@ -155,7 +163,7 @@ describe('what a phone logged', () => {
     const hour = 60 * MINUTE;
     const start = { ...begin(), at: new Date(Date.now() + hour - 5 * MINUTE).toISOString() };
     const ahead = { sentAt: new Date(Date.now() + hour).toISOString() };
-    const asked = await agent.post('/api/field-log').send(batch([start], ahead));
+    const asked = await agent.post('/api/happenings').send(happeningBatch([start], ahead));
     expect(asked.status).toBe(409);
     expect(asked.body).toMatchObject({ code: 'clock-off', current: { phoneAt: ahead.sentAt } });
     const { aheadMs, phoneAt, serverAt } = asked.body.current;
@@ -217,7 +225,7 @@ describe('what is shown of it', () => {
     const { plans } = (await agent.get(`/api/dogs/${dog}/page`)).body as { plans: { id: string; kind: string }[] };
     const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
     const on = { event: 'put-on', id: uuidv7(), at: ago(60), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
-    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on] });
+    await mustTell(agent, [on]);
     const right = { breathing: 'free', skinMoves: 'yes', under: '2', touch: 'both', place: 'side', skin: 'pink' };
     const check = { dogId: dog, planId: plans.find(({ kind }) => kind === 'remote')!.id, kind: 'remote', on: { strapMm: 437, postMm: 12, clock: 3 }, answers: right, note: '', at: ago(30) }; // prettier-ignore
     const id = uuidv7();
@@ -230,7 +238,7 @@ describe('what is shown of it', () => {
     expect(own).toMatchObject({ contact: { made: true, at: check.at }, skin: { clock: 9, grade: 1 } });
     // A putting on that was taken back is no place: the check's own counts then.
     const gone = { event: 'void', id: uuidv7(), at: ago(20), eventId: on.id };
-    await must(`/api/entries/${gone.id}`, { source: 'hand', events: [gone] });
+    await mustTell(agent, [gone]);
     await must(`/api/fit-checks/${uuidv7()}`, { ...check, at: ago(10) });
     expect((await agent.get(`/api/dogs/${dog}/neck`)).body.skinLooks).toMatchObject([{ clock: 9 }, { clock: 3, grade: 1 }]);
   });
@@ -255,7 +263,7 @@ describe('what is shown of it', () => {
     const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
     const on = { event: 'put-on', id: uuidv7(), at: ago(60), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
     const felt = { event: 'contact', id: uuidv7(), at: ago(50), collarId: remote, made: true };
-    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on, felt] });
+    await mustTell(agent, [on, felt]);
     const contact = async () => FieldPage.parse((await agent.get('/api/field')).body).dogs.find(({ id }) => id === dog)!.devices[0]!.contact;
     expect(await contact()).toMatchObject({ made: true });
     const { plans } = (await agent.get(`/api/dogs/${dog}/page`)).body as {
@@ -265,14 +273,14 @@ describe('what is shown of it', () => {
     await must(`/api/plans/${uuidv7()}`, { dogId: dog, collarId, kind: 'remote', choices, placeId, note: 'Strapped anew.', at: ago(40) });
     expect(await contact()).toMatchObject({ made: null });
     const soaked = { event: 'contact', id: uuidv7(), at: ago(20), collarId: remote, made: null };
-    await must(`/api/entries/${soaked.id}`, { source: 'hand', events: [soaked] });
+    await mustTell(agent, [soaked]);
     expect(await contact()).toMatchObject({ made: null, at: soaked.at });
   });
 
   it('what is on a dog, and what its skin says, stand however long ago they were told; skin of a dog without a device as well', async () => {
     const days = (ago: number) => new Date(Date.now() - ago * 24 * 60 * MINUTE).toISOString();
     const on = { event: 'put-on', id: uuidv7(), at: days(6), dogId: dog, collarId: remote, clock: 9, state: 'worked' };
-    await must(`/api/entries/${on.id}`, { source: 'hand', events: [on] });
+    await mustTell(agent, [on]);
     const bare = await newDog(agent, { name: 'Sedge' });
     const look = { clock: 12, under: 'strap', grade: 2, sore: null, note: '', photoId: null, at: days(120) };
     for (const dogId of [dog, bare]) await must(`/api/skin-looks/${uuidv7()}`, { ...look, dogId });
@@ -370,7 +378,7 @@ describe('one event that is not right', () => {
     const events = [begin(), ...Array.from({ length: 20 }, (_none, index) => event(index + 1, { event: 'cue' }))];
     const bad = events[13]!.id;
     await banter.dataSource.query(
-      `CREATE TRIGGER refuses_one BEFORE INSERT ON field_events FOR EACH ROW IF NEW.id = '${bad}' THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'no'; END IF`,
+      `CREATE TRIGGER refuses_one BEFORE INSERT ON happenings FOR EACH ROW IF NEW.id = '${bad}' THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'no'; END IF`,
     );
     try {
       const results = await send(events);
@@ -446,13 +454,13 @@ describe('what came of a session for its stage', () => {
       state: 'running',
       note: '',
     });
-    const { begin, event } = session();
+    const { sessionId, begin, event } = session();
     const result = (seconds: number, own: object = {}) =>
       event(seconds, { event: 'result', programmeId: programme, stageId: 'slip-leash', met: 9, of: 10, setback: false, ...own });
     const told = result(600);
     expect(await statuses([begin(), told, event(601, { event: 'end' })])).toEqual(['kept', 'kept', 'kept']);
     const results = async () => (await agent.get(`/api/dogs/${dog}/programmes`)).body.results;
-    expect(await results()).toMatchObject([{ id: told.id, sessionId: told.sessionId, met: 9, of: 10 }]);
+    expect(await results()).toMatchObject([{ id: told.id, sessionId, met: 9, of: 10 }]);
     const dogs = FieldPage.parse((await agent.get('/api/field')).body).dogs;
     expect(dogs.find(({ id }) => id === dog)!.programmes).toMatchObject([{ id: programme, stageId: 'slip-leash', needed: 8, of: 10 }]);
     expect((await send([result(650, { stageId: 'nowhere' })]))[0]).toMatchObject({ status: 'refused', message: 'This programme has no such stage.' });
@@ -475,9 +483,9 @@ describe('presses that a device tells of itself', () => {
     });
     expect(await tellLines(press)).toMatchObject({ kept: 0, known: 1 });
     const one = await page(sessionId);
-    expect(one.events.filter(({ event }) => event.event === 'press').map(({ event, phone }) => [(event as { level: number }).level, phone])).toEqual([[9, 'device']]); // prettier-ignore
+    expect(one.events.filter(({ event }) => event === 'press')).toMatchObject([{ level: 9, source: 'hand' }]);
     // The phone answers it like one of its own.
-    const pressId = one.events.find(({ event }) => event.event === 'press')!.event.id;
+    const pressId = one.events.find(({ event }) => event === 'press')!.id;
     const answer = { event: 'response', id: uuidv7(), sessionId, at: agoIso(9.9), pressId, response: 'did', latencyMs: null };
     expect(await statuses([answer])).toEqual(['kept']);
     expect((await page(sessionId)).session.tally.responses.did).toBe(1);

@@ -1,25 +1,20 @@
-import { FieldAsked, FieldBatchSent, PressesAsked, SessionAsked } from '@banter/contract';
+import { FieldAsked, PressesAsked, SessionAsked } from '@banter/contract';
 import { Router } from 'express';
-import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
-import { fieldSessionPage, keepFieldBatch } from '../services/field-log.ts';
+import { fieldSessionPage } from '../services/field-sessions.ts';
 import { fieldDogsCalled, fieldPage } from '../services/field-page.ts';
 import { levelsPage, pressesOf } from '../services/levels.ts';
-import { idOf, parseBody, parseQuery, readLargeJson } from './read-request.ts';
+import { idOf, parseQuery } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
 /** The field log, and what its numbers say. */
-export function fieldRoutes(dataSource: DataSource, log: Logger): Router {
+export function fieldRoutes(dataSource: DataSource): Router {
   const routes = Router();
   routes.get('/field', async (request, response) => {
     response.json(await fieldPage(scopeOf(request, dataSource), new Date(), parseQuery(FieldAsked, request).dogs));
   });
   routes.get('/field/dogs', async (request, response) => {
     response.json({ dogs: await fieldDogsCalled(scopeOf(request, dataSource), new Date(), parseQuery(FieldAsked, request).search) });
-  });
-  routes.post('/field-log', ...readLargeJson, async (request, response) => {
-    const failed = (error: unknown) => log.error({ error }, 'an event of the field log could not be kept');
-    response.json(await keepFieldBatch(scopeOf(request, dataSource), parseBody(FieldBatchSent, request), new Date(), failed));
   });
   routes.get('/field-sessions/:id', async (request, response) => {
     const asked = parseQuery(SessionAsked, request);

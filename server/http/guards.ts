@@ -132,13 +132,13 @@ const OPEN = ENDPOINTS.filter(({ signIn }) => !signIn).map(answersAt);
 
 /**
  * Lets only people who are signed in through, whatever the address, unless its row in the table says that it is open to everybody. A
- * request that brings a bridge's key is let through to events alone, where the key is looked at.
+ * request that brings a bridge's key is let through to what happened alone, where the key is looked at.
  */
 export const signedInUnlessOpen: RequestHandler = (request, _response, next) => {
   const { path } = request;
   const method = request.method === 'HEAD' ? 'GET' : request.method;
   const isOpen = OPEN.some((one) => one.method === method && one.path.test(path));
-  const byKey = method === 'POST' && /^\/events\/?$/i.test(path) && request.get('authorization') !== undefined;
+  const byKey = method === 'POST' && /^\/(events|happenings)\/?$/i.test(path) && request.get('authorization') !== undefined;
   if (!isOpen && !byKey && (!request.session.personId || !request.session.kennelId)) throw new Failure('not-signed-in');
   next();
 };

@@ -95,7 +95,7 @@ describe('a whole kennel as a file', () => {
     ajv.addFormat('base64', true);
     const valid = ajv.compile(schema);
     expect([valid(file), valid.errors?.slice(0, 5) ?? []]).toEqual([true, []]);
-    expect(valid({ ...file, version: 2 })).toBe(false);
+    expect(valid({ ...file, version: 1 })).toBe(false);
     expect(valid({ ...file, dogs: [{ ...file.dogs![0], colour: 'blue' }] })).toBe(false);
   });
 
@@ -143,7 +143,7 @@ describe('a file brought into a used kennel', () => {
 });
 
 describe('a file that is not right', () => {
-  const some = () => ({ format: 'banter-kennel', version: 1, exportedAt: '2026-01-01T00:00:00.000Z', kennel: file.kennel, dogs: file.dogs!.slice(0, 2).map((dog) => ({ ...dog, placeId: null })) }); // prettier-ignore
+  const some = () => ({ format: 'banter-kennel', version: 2, exportedAt: '2026-01-01T00:00:00.000Z', kennel: file.kennel, dogs: file.dogs!.slice(0, 2).map((dog) => ({ ...dog, placeId: null })) }); // prettier-ignore
   const dogOf = () => some().dogs[0]!;
   const cases: [string, () => unknown, RegExp, string][] = [
     ['no JSON', () => 'id;name\n1;Rex', /no JSON/, 'file'],
@@ -157,7 +157,7 @@ describe('a file that is not right', () => {
     ['with a broken reference', () => ({ ...some(), endings: [{ id: uuidv7(), dogId: dogOf().id, planId: uuidv7(), ended: true, note: '', at: '2026-01-01T00:00:00Z', recordedAt: '2026-01-01T00:00:00Z', personId: file.people![0]!.id }], people: file.people }), /refers to/, 'endings[0].planId'],
     ['with a field of the wrong kind', () => ({ ...some(), dogs: [{ ...dogOf(), weightG: 'heavy' }] }), /./, 'dogs[0].weightG'],
     ['with a field nobody knows', () => ({ ...some(), dogs: [{ ...dogOf(), colour: 'blue' }] }), /colour/, 'dogs[0]'],
-    ['with a press off every scale', () => ({ ...some(), events: [{ ...file.events![0], event: 'press', data: { level: -4, mode: 'momentary' } }] }), /./, 'events[0]'],
+    ['with a press off every scale', () => ({ ...some(), happenings: [{ ...file.happenings!.find((one) => (one as { event?: string }).event === 'press'), data: { level: -4, mode: 'momentary' } }] }), /./, 'happenings[0]'],
     ['with a photo that is none', () => ({ ...some(), photos: [{ id: uuidv7(), personId: file.people![0]!.id, jpeg: 'aGVsbG8=', widthPx: 10, heightPx: 10, createdAt: '2026-01-01T00:00:00Z' }] }), /JPEG/, 'photos[0]'],
   ]; // prettier-ignore
   it.each(cases)('%s: says what and where, and changes nothing', async (_what, make, message, where) => {
@@ -363,12 +363,12 @@ describe('a table as CSV', () => {
     expect(view.faults[0]).toEqual(fault);
   });
 
-  it('lines of events go out as they come in', async () => {
+  it('what happened goes out in lines as it comes in', async () => {
     const text = (await demo.get('/api/events.ndjson').buffer(true).parse((response, done) => {
       let all = '';
       response.setEncoding('utf8').on('data', (part: string) => (all += part)).on('end', () => done(null, all));
     })).body as string; // prettier-ignore
     const again = await demo.post('/api/events').set('Content-Type', 'application/x-ndjson').send(text);
-    expect(again.body).toEqual({ kept: 0, known: file.events!.length, refused: [] });
+    expect(again.body).toEqual({ kept: 0, known: file.happenings!.length, refused: [] });
   });
 });

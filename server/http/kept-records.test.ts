@@ -53,6 +53,21 @@ describe.each(['every-kind', 'marrow-fen'])('a kennel file of the first version:
     }
   });
 
+  it('told what happened in two parts: all of it is there, once, with its session and its teller, and is the same when it comes again', async () => {
+    type Told = { id: string; sessionId?: string; source?: string; bridgeId?: string | null; personId: string | null; at: string; event: string };
+    const [events, fieldEvents] = [(file.events ?? []) as Told[], (file.fieldEvents ?? []) as Told[]];
+    const now = (await agent.get('/api/kennel.json')).body.happenings as Told[];
+    const ids = [...events, ...fieldEvents].map(({ id }) => id);
+    expect(now.map(({ id }) => id).sort()).toEqual([...new Set(ids)].sort());
+    const byId = new Map(now.map((told) => [told.id, told]));
+    for (const { id, sessionId, at } of fieldEvents) expect(byId.get(id)).toMatchObject({ sessionId, at });
+    for (const { id, source, bridgeId, personId, event } of events) expect(byId.get(id)).toMatchObject({ source, bridgeId, personId, event });
+    const again = await agent.post('/api/imports').set('Content-Type', 'application/json').send(JSON.stringify(file));
+    let view = (await agent.get(`/api/imports/${again.body.id}`)).body as { state: string; counts: Record<string, { fresh: number; other: number }> };
+    while (view.state === 'reading') view = (await agent.get(`/api/imports/${again.body.id}`)).body as typeof view;
+    expect(view.counts.happenings).toMatchObject(ids.length > 0 ? { fresh: 0, other: 0 } : {});
+  });
+
   it('is shown on every page of every dog, with nothing left out as unreadable', async () => {
     for (const { id } of file.dogs as { id: string }[]) {
       const page = await agent.get(`/api/dogs/${id}/page`);

@@ -4,7 +4,7 @@ import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { StandingKeeper } from '../standings/standing-keeper.ts';
-import { newDog, newKennel, openBanter, someCollar, type TestBanter } from '../test-kennels.ts';
+import { newDog, mustTell, newKennel, openBanter, someCollar, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -123,10 +123,7 @@ describe('a large kennel’s field log', () => {
       handlerId: me,
       purpose: 'work',
     };
-    await agent
-      .post('/api/field-log')
-      .send({ phone: 'a phone', sentAt: new Date().toISOString(), clock: null, events: [begin] })
-      .expect(200);
+    await mustTell(agent, [begin]);
     // Whoever worked last comes first.
     expect((await offered())[0]).toBe('Dog 127');
     const other = await newKennel(banter.app);

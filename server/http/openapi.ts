@@ -12,7 +12,7 @@ const bodyType = ({ takes }: Endpoint) => (takes === 'image' ? 'image/*' : takes
 function failuresOf(endpoint: Endpoint): string[] {
   return [
     ...(endpoint.request ? ['400', '413', '422'] : endpoint.asks ? ['422'] : []),
-    ...(endpoint.path === '/api/field-log' ? ['409'] : []),
+    ...(endpoint.path === '/api/happenings' ? ['409'] : []),
     ...(endpoint.signIn ? ['401', '404'] : []),
     ...(endpoint.method === 'put' && endpoint.takes === undefined ? ['409'] : []),
     ...(endpoint.takes === 'image' ? ['415'] : []),

@@ -3,7 +3,7 @@ import { PROGRAMME_TEMPLATES } from '@banter/core';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fittedDog, newDog, newKennel, openBanter, someRemote, type TestBanter } from '../test-kennels.ts';
+import { fittedDog, newDog, mustTell, newKennel, openBanter, someRemote, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -143,8 +143,7 @@ describe('what wearing gives away, out of what was really put on and held', () =
           { event: 'put-on', id: uuidv7(), at: iso(from), dogId: own, collarId, clock: null, state: 'supervised' },
           { event: 'taken-off', id: uuidv7(), at: iso(from + 1), dogId: own, collarId },
         ];
-        const kept = await agent.put(`/api/entries/${events[0]!.id}`).send({ source: 'hand', events });
-        if (kept.status !== 201) throw new Error(JSON.stringify(kept.body));
+        await mustTell(agent, events);
       }
       // Careless: always with the prong. Careful: as often with the other, in no order.
       const hour = careless || [1, 4, 5, 8, 10, 11].includes(day) ? 10.2 : 14.2;
@@ -152,8 +151,7 @@ describe('what wearing gives away, out of what was really put on and held', () =
       const told = (at: number, event: object) => ({ id: uuidv7(), sessionId, at: iso(at), ...event });
       phone.push(told(hour, { event: 'begin', dogId: own, setting: 'yard', handlerId: me.person.id, purpose: 'work' }), told(hour + 0.2, { event: 'end' }));
     }
-    const logged = await agent.post('/api/field-log').send({ phone: 'p', sentAt: new Date().toISOString(), clock: null, events: phone });
-    expect(logged.body.results.every((one: { status: string }) => one.status === 'kept')).toBe(true);
+    await mustTell(agent, phone);
     const got = ProgrammesPage.parse((await agent.get(`/api/dogs/${own}/programmes`)).body);
     return { story: tellTaleStory(got.programmes[0]!, got, me.kennel, Date.now()), prong, remote };
   }

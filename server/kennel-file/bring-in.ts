@@ -1,15 +1,16 @@
-import { KENNEL_PART_NAMES, kennelPart, type KeepImport, type KennelImport, type KennelPartName, type KennelSettings } from '@banter/contract';
+import { KENNEL_PART_NAMES, kennelPart, oneHappening, type KeepImport, type KennelImport, type KennelPartName, type KennelSettings } from '@banter/contract';
 import { group } from 'd3-array';
+import { isDeepStrictEqual } from 'node:util';
 import type { DataSource } from 'typeorm';
 import type { KennelRow } from '../data/entities/kennel.ts';
 import { letTakeTime } from '../data/patient-pool.ts';
 import { madeAnew } from '../services/photos.ts';
 import { writeDeed } from '../services/deeds.ts';
-import { rebuildFieldStories } from '../services/field-stories.ts';
+import { rebuildSessionStories } from '../services/happenings/session-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
-import { isFresh, isPart, settingsOf } from './look-through.ts';
-import { fromFile, PART_TABLES, type AnyRow, type FileRecord } from './part-tables.ts';
+import { isFresh, partOf, settingsOf, type Batch } from './look-through.ts';
+import { fromFile, PART_TABLES, type AnyRow } from './part-tables.ts';
 import { readPieces } from './read-pieces.ts';
 
 const AT_ONCE = 300;
@@ -35,11 +36,11 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
     // The parts of a file may come in any order; what they refer to is held against what is there before anything stands.
     await runner.query('SET SESSION foreign_key_checks = 0');
     const fresh = await isFresh(scope);
-    const batches = new Map<KennelPartName, FileRecord[]>();
+    const batches = new Map<string, Batch>();
     const touched = new Map<string, string>();
     let brought = 0;
 
-    const put = async (part: KennelPartName, records: FileRecord[]) => {
+    const put = async ({ part, earlier, records }: Batch) => {
       const entity = PART_TABLES[part];
       const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
       const there = new Map(
@@ -62,7 +63,12 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
           await scope.updateAt(entity as never, row.id, ours.version, change as never);
         }
       }
-      if (part === 'fieldEvents') for (const row of added) touched.set(String(row.sessionId), String(row.dogId));
+      // What a file of an earlier version tells in two parts is one.
+      const again = earlier ? rows.filter(({ id }) => there.has(id)).map((row) => oneHappening(there.get(row.id)!, row)) : [];
+      const joined = again.filter((row) => !isDeepStrictEqual({ ...row }, { ...there.get(row.id)! }));
+      await scope.putMany(entity, joined);
+      if (part === 'happenings')
+        for (const { sessionId, dogId } of [...added, ...joined]) if (typeof sessionId === 'string') touched.set(sessionId, String(dogId));
       brought += added.length;
       job.done += records.length;
     };
@@ -74,17 +80,18 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
         await scope.changeKennel({ ...(settingsOf(piece.value as object) as KennelSettings), version: version + 1 });
         continue;
       }
-      if (piece.at === 'array' || !isPart(piece.part)) continue;
-      const batch = batches.get(piece.part) ?? [];
+      const found = piece.at === 'array' ? null : partOf(piece.part, piece.value);
+      if (!found || piece.at === 'array') continue;
+      const batch = batches.get(piece.part) ?? { part: found.part, earlier: found.earlier, records: [] };
       batches.set(piece.part, batch);
-      batch.push(piece.value as FileRecord);
-      if (batch.length >= (piece.part === 'photos' ? 4 : AT_ONCE)) await put(piece.part, batch.splice(0));
+      batch.records.push(found.record);
+      if (batch.records.length >= (found.part === 'photos' ? 4 : AT_ONCE)) await put({ ...batch, records: batch.records.splice(0) });
     }
-    for (const [part, batch] of batches) if (batch.length > 0) await put(part, batch);
+    for (const batch of batches.values()) if (batch.records.length > 0) await put(batch);
 
     for (const [, sessions] of group([...touched], ([, dogId]) => dogId)) {
       for (let from = 0; from < sessions.length; from += SESSIONS_AT_ONCE)
-        await rebuildFieldStories(
+        await rebuildSessionStories(
           scope,
           sessions.slice(from, from + SESSIONS_AT_ONCE).map(([sessionId, dogId]) => ({ sessionId, dogId })),
         );

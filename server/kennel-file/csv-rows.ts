@@ -351,17 +351,20 @@ export class RowReader {
     const mode = textOf(cells, 'mode').toLowerCase() || 'momentary';
     return [
       [
-        'events',
+        'happenings',
         {
           id,
           event: 'press',
           dogId: null,
           collarId: collar.id,
+          sessionId: null,
           eventId: null,
           data: { level: Number(textOf(cells, 'level')), mode },
           source: 'hand',
+          phone: '',
           personId: this.scope.personId,
           bridgeId: null,
+          saidAt: this.at(cells),
           at: this.at(cells),
           recordedAt: this.now.toISOString(),
         },

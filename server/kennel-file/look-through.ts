@@ -3,9 +3,13 @@ import {
   broughtUp,
   FileKennel,
   KENNEL_FILE_FORMAT,
+  fromEarlierPart,
+  isEarlierPart,
   KENNEL_FILE_VERSION,
   KENNEL_PART_NAMES,
   kennelPart,
+  oneHappening,
+  READABLE_KENNEL_FILES,
   type KennelImport,
   type KennelPartName,
 } from '@banter/contract';
@@ -19,6 +23,9 @@ import { fromFile, PART_TABLES, toFile, type FileRecord } from './part-tables.ts
 import { readPieces, UnreadableFile } from './read-pieces.ts';
 import { referencesOf } from './references.ts';
 
+/** Records of one part, in today's shape, as they came in a file. */
+export type Batch = { part: KennelPartName; earlier: boolean; records: FileRecord[] };
+
 /** Records that are compared with the kennel's at a time. */
 const AT_ONCE = 300;
 const MOST_SHOWN = 100;
@@ -26,6 +33,13 @@ const MOST_SHOWN = 100;
 const ENOUGH_FAULTS = 1000;
 
 export const isPart = (name: string): name is KennelPartName => (KENNEL_PART_NAMES as string[]).includes(name);
+
+/** A record of a file in today's part of it; null where the part is none. `earlier` where it stood in another part, as files of an earlier version have it. */
+export function partOf(name: string, value: unknown): { part: KennelPartName; record: FileRecord; earlier: boolean } | null {
+  if (isPart(name)) return { part: name, record: value as FileRecord, earlier: false };
+  const brought = fromEarlierPart(name, value);
+  return brought && { part: brought.part, record: brought.record as FileRecord, earlier: true };
+}
 
 /** Whether a kennel has nothing of its own yet: then a file's settings are taken with it. */
 export async function isFresh(scope: KennelScope): Promise<boolean> {
@@ -59,7 +73,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
   };
   const countsOf = (part: KennelPartName) => (job.counts[part] ??= { fresh: 0, same: 0, other: 0 });
 
-  async function compare(part: KennelPartName, records: FileRecord[]) {
+  async function compare({ part, earlier, records }: Batch) {
     const entity = PART_TABLES[part];
     const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
     const there = new Map(
@@ -77,7 +91,8 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         counts.fresh += 1;
         continue;
       }
-      const [theirs, mine] = [broughtUp(part, toFile(entity, row)), broughtUp(part, toFile(entity, ours))];
+      const [sent, mine] = [broughtUp(part, toFile(entity, row)), broughtUp(part, toFile(entity, ours))];
+      const theirs = earlier ? oneHappening({ ...sent, recordedAt: mine.recordedAt }, mine) : sent;
       // A photo is made anew when it is brought in: the same one is known by the rest of its record.
       const aside = new Set(part === 'photos' ? ['jpeg', 'widthPx', 'heightPx'] : ['lastSeenAt']);
       const fields = Object.keys(mine).filter((name) => !aside.has(name) && !isDeepStrictEqual(theirs[name], mine[name]));
@@ -96,9 +111,9 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       if (value !== KENNEL_FILE_FORMAT) throw new UnreadableFile('It is no kennel’s file: its «format» is not «banter-kennel».');
     } else if (name === 'version') {
       known = { ...known, version: true };
-      if (value !== KENNEL_FILE_VERSION)
+      if (!READABLE_KENNEL_FILES.includes(value))
         throw new UnreadableFile(
-          `It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads version ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`,
+          `It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads versions up to ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`,
         );
     } else if (name === 'exportedAt') {
       if (typeof value === 'string' && !Number.isNaN(Date.parse(value))) job.exportedAt = new Date(value).toISOString();
@@ -116,7 +131,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
     return undefined;
   }
 
-  const batches = new Map<KennelPartName, FileRecord[]>();
+  const batches = new Map<string, Batch>();
   try {
     for await (const piece of readPieces(file, (bytes) => (job.done = bytes))) {
       if (piece.at === 'top') {
@@ -124,13 +139,15 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         continue;
       }
       if (piece.at === 'array') {
-        if (!isPart(piece.part)) fault(piece.part, 'This name is not known here.');
+        if (!isPart(piece.part) && !isEarlierPart(piece.part)) fault(piece.part, 'This name is not known here.');
         continue;
       }
-      if (!isPart(piece.part)) continue;
+      const found = partOf(piece.part, piece.value);
+      if (!found) continue;
+      const { part, record } = found;
       const where = `${piece.part}[${piece.index}]`;
-      const value = broughtUp(piece.part, piece.value as FileRecord);
-      const parsed = kennelPart(piece.part).record.safeParse(value);
+      const value = broughtUp(part, record);
+      const parsed = kennelPart(part).record.safeParse(value);
       if (!parsed.success) {
         const [issue] = parsed.error.issues;
         fault(
@@ -140,8 +157,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         continue;
       }
       // What was sent is kept, not what a schema makes of it: nothing is lost on the way.
-      const record = piece.value as FileRecord;
-      const more = kennelPart(piece.part).fault?.(value) ?? (piece.part === 'photos' ? await photoFault(record) : null);
+      const more = kennelPart(part).fault?.(value) ?? (part === 'photos' ? await photoFault(record) : null);
       if (more) {
         fault(where, more);
         continue;
@@ -151,19 +167,21 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
         fault(where, `The id ${record.id} stands twice in ${piece.part}.`);
         continue;
       }
-      missing.get(piece.part)?.delete(id);
-      for (const reference of referencesOf(piece.part, record)) {
+      // In an earlier file one thing may stand in two parts: once in each.
+      if (found.earlier) seen.add(part, id);
+      missing.get(part)?.delete(id);
+      for (const reference of referencesOf(part, record)) {
         if (seen.has(reference.part, reference.id)) continue;
         const waiting = missing.get(reference.part) ?? new Map<string, string>();
         missing.set(reference.part, waiting);
         if (!waiting.has(reference.id)) waiting.set(reference.id, `${where}.${reference.field}`);
       }
-      const batch = batches.get(piece.part) ?? [];
+      const batch = batches.get(piece.part) ?? { part, earlier: found.earlier, records: [] };
       batches.set(piece.part, batch);
-      batch.push(record);
-      if (batch.length >= (piece.part === 'photos' ? 4 : AT_ONCE)) await compare(piece.part, batch.splice(0));
+      batch.records.push(record);
+      if (batch.records.length >= (part === 'photos' ? 4 : AT_ONCE)) await compare({ ...batch, records: batch.records.splice(0) });
     }
-    for (const [part, batch] of batches) if (batch.length > 0) await compare(part, batch);
+    for (const batch of batches.values()) if (batch.records.length > 0) await compare(batch);
     for (const name of ['format', 'version', 'kennel'] as const) if (!known[name]) fault(name, 'This is missing: it is no kennel’s file.');
     for (const [part, waiting] of missing) {
       const ids = [...waiting.keys()];

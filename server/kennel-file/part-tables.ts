@@ -9,8 +9,8 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
 import { DrillEntity } from '../data/entities/drill.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
-import { EventEntity } from '../data/entities/event.ts';
-import { FieldEventEntity, LevelCapEntity } from '../data/entities/field-log.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
+import { LevelCapEntity } from '../data/entities/field-log.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { GearEntity, WantEntity } from '../data/entities/gear.ts';
 import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity } from '../data/entities/handover.ts';
@@ -55,8 +55,7 @@ export const PART_TABLES: Record<KennelPartName, EntitySchema<AnyRow>> = {
   photos: any(PhotoEntity),
   skinLooks: any(SkinLookEntity),
   bridges: any(BridgeEntity),
-  events: any(EventEntity),
-  fieldEvents: any(FieldEventEntity),
+  happenings: any(HappeningEntity),
   levelCaps: any(LevelCapEntity),
   programmes: any(ProgrammeEntity),
   stageResults: any(StageResultEntity),

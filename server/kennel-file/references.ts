@@ -19,13 +19,9 @@ export function referencesOf(part: KennelPartName, record: FileRecord): Referenc
     });
     return [...plain, ...accounts];
   }
-  if (part === 'fieldEvents') {
-    const { handlerId, collarId } = record.data as { handlerId?: unknown; collarId?: unknown };
-    return [
-      ...plain,
-      ...(isId(handlerId) ? [{ field: 'data.handlerId', part: 'people' as const, id: handlerId.toLowerCase() }] : []),
-      ...(isId(collarId) ? [{ field: 'data.collarId', part: 'collars' as const, id: collarId.toLowerCase() }] : []),
-    ];
+  if (part === 'happenings') {
+    const { handlerId } = record.data as { handlerId?: unknown };
+    return isId(handlerId) ? [...plain, { field: 'data.handlerId', part: 'people', id: handlerId.toLowerCase() }] : plain;
   }
   return plain;
 }

@@ -24,7 +24,7 @@ import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { handsOf, hoursKind } from './hours.ts';
-import { heldAnswer } from './field-log.ts';
+import { heldAnswer } from './field-sessions.ts';
 import { keptAnswers } from './kept.ts';
 import { programmeKind } from './programmes.ts';
 

@@ -154,7 +154,7 @@ async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pi
   }
   const rows = await scope.raw<{ collarId: string }>(
     `SELECT collarId FROM plans WHERE kennelId = :kennelId AND dogId = :id
-      UNION SELECT collarId FROM events WHERE kennelId = :kennelId AND dogId = :id AND collarId IS NOT NULL`,
+      UNION SELECT collarId FROM happenings WHERE kennelId = :kennelId AND dogId = :id AND event = 'put-on'`,
     { id },
   );
   const ids = rows.map(({ collarId }) => collarId);

@@ -1,4 +1,5 @@
 import {
+  DEVICE_HAPPENINGS,
   ElectronicNumbersShape,
   footprintOf,
   hasContacts,
@@ -19,15 +20,15 @@ import {
   type Kennel,
 } from '@banter/contract';
 import { deviceAt, HOME_SETTING, runBegins, skinAt, skinStanding, DAY_MS, HOUR_MS } from '@banter/core';
-import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
-import { EventEntity } from '../data/entities/event.ts';
+import { In, IsNull, MoreThanOrEqual } from 'typeorm';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { dogsPage, type DogsPage } from './dog-pages.ts';
 import { likePart } from './list-page.ts';
-import { eventAsSent } from './events.ts';
-import { sessionAnswers } from './field-log.ts';
+import { sessionAnswers } from './field-sessions.ts';
+import { happeningAsKept } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { bringUpToDate, standingsOf } from '../standings/kept-standings.ts';
@@ -35,8 +36,6 @@ import { LEVELS_STANDING } from '../standings/levels-standing.ts';
 import { DEVICE_EVENT_DAYS, WEAR_STANDING } from '../standings/wear-standing.ts';
 import { latestSkin } from './skin-standings.ts';
 
-/** Events that say nothing of how a device stands: wears have their standing, and presses are of sessions. */
-const NOT_OF_DEVICES = ['press', 'looked-into', 'put-on', 'taken-off', 'moved', 'state'];
 const OPEN_DAYS = 14;
 const RECENT_HOURS = 12;
 
@@ -121,11 +120,17 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
   const onSince = [...wears.values()].flatMap(({ worn }) => worn.filter(({ collarId }) => collarIds.includes(collarId)).map(({ from }) => from));
   const toldSince = new Date(Math.min(now.getTime() - DEVICE_EVENT_DAYS * DAY_MS, ...onSince));
   const [events, looks, programmes] = await Promise.all([
-    of ? scope.all(EventEntity, { collarId: In(collarIds), event: Not(In(NOT_OF_DEVICES)), at: MoreThanOrEqual(toldSince) }, { at: 'ASC', id: 'ASC' }) : [],
+    of
+      ? scope.all(
+          HappeningEntity,
+          { collarId: In(collarIds), event: In([...DEVICE_HAPPENINGS, 'void']), at: MoreThanOrEqual(toldSince) },
+          { at: 'ASC', id: 'ASC' },
+        )
+      : [],
     latestSkin(scope, now, ids),
     runningProgrammes(scope, ids, kennel.timeZone, now),
   ]);
-  const told = events.map(eventAsSent);
+  const told = events.map(happeningAsKept);
   const deviceOf = (card: (typeof here)[number], collarId: string): FieldDevice[] => {
     const { dog } = card;
     const collar = collars.find(({ id }) => id === collarId);

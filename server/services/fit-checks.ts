@@ -12,14 +12,15 @@ import {
   type FitCheck,
   type NewFitCheck,
 } from '@banter/contract';
-import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import { In } from 'typeorm';
 import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
+import { toldByHand } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers, keptNow } from './kept.ts';
@@ -68,8 +69,7 @@ async function tellBesides(
   const { contactMade, skin, skinAt } = collarKind(kind).tells(answers);
   const happened = happenedNow(scope, at);
   if (contactMade !== null) {
-    const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId: plan.collarId, data: { made: contactMade } };
-    await scope.insert(EventEntity, { id, event: 'contact', ...told, ...happened });
+    await scope.insert(HappeningEntity, toldByHand({ id, event: 'contact', collarId: plan.collarId, data: { made: contactMade } }, happened));
   }
   if (skin !== null) await tellSkin(scope, { id, linkId: null, ...happened }, dog, kennel, { ...plan, kind, on }, { grade: skin, skinAt });
 }

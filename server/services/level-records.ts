@@ -2,8 +2,8 @@ import type { LevelRecordsOfDog, LevelsPage } from '@banter/contract';
 import { askedUpTo, DAY_MS, type MoreCause } from '@banter/core';
 import { group } from 'd3-array';
 import { In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
-import { EventEntity } from '../data/entities/event.ts';
-import { FieldEventEntity, FieldSessionEntity, LevelCapEntity, PressEntity, type FieldSessionRow, type LevelCapRow } from '../data/entities/field-log.ts';
+import { FieldSessionEntity, LevelCapEntity, PressEntity, type FieldSessionRow, type LevelCapRow } from '../data/entities/field-log.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
 /** Sessions and findings bear on a level for two years. */
@@ -38,7 +38,7 @@ export async function levelRows(scope: KennelScope, collarsOf: ReadonlyMap<strin
       { dogIds },
     ),
     toldOfDevices(scope, [...new Set([...collarsOf.values()].flat())], since),
-    scope.all(FieldEventEntity, { dogId, event: 'looked-into', at: since }, { at: 'ASC' }),
+    scope.all(HappeningEntity, { dogId, event: 'looked-through', at: since }, { at: 'ASC' }),
   ]);
   const byDog = <Row extends { dogId: string | null }>(rows: readonly Row[]) => {
     const groups = group(rows, (row) => row.dogId);
@@ -48,8 +48,8 @@ export async function levelRows(scope: KennelScope, collarsOf: ReadonlyMap<strin
   const ofCollar = { contactChecks: group(felt.contactChecks, (one) => one.collarId), causesAsked: group(felt.causesAsked, (one) => one.collarId) };
   return new Map(
     dogIds.map((id) => {
-      const lookedInto = own.looked(id).map(({ data, at }) => ({
-        collarId: String(data.collarId),
+      const lookedInto = own.looked(id).map(({ collarId, data, at }) => ({
+        collarId: collarId!,
         at: at.toISOString(),
         found: data.found as MoreCause | 'nothing',
       }));
@@ -98,8 +98,8 @@ async function toldOfDevices(
   if (collarIds.length === 0) return { contactChecks: [], causesAsked: [] };
   const collarId = In([...collarIds]);
   const [told, voids] = await Promise.all([
-    scope.all(EventEntity, { collarId, event: In(['contact', 'looked-into']), at }, { at: 'ASC' }),
-    scope.all(EventEntity, { event: 'void', collarId }, { at: 'ASC' }),
+    scope.all(HappeningEntity, { collarId, event: In(['contact', 'looked-into']), at }, { at: 'ASC' }),
+    scope.all(HappeningEntity, { event: 'void', collarId }, { at: 'ASC' }),
   ]);
   const gone = new Set(voids.flatMap(({ eventId }) => eventId ?? []));
   const own = told.filter(({ id }) => !gone.has(id)).map((one) => ({ event: one.event, collarId: one.collarId!, at: one.at.toISOString(), data: one.data }));

@@ -14,7 +14,7 @@ import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { planKind } from './plans.ts';
 import { badField } from './failure.ts';
-import { sessionAnswers } from './field-log.ts';
+import { sessionAnswers } from './field-sessions.ts';
 import { levelRows } from './level-records.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from './kept.ts';

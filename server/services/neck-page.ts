@@ -1,16 +1,16 @@
-import type { NeckPage } from '@banter/contract';
+import { WEAR_AND_DEVICE_HAPPENINGS, WEAR_HAPPENINGS, type NeckPage } from '@banter/contract';
 import { DAY_MS } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
 import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
-import { EventEntity, type EventRow } from '../data/entities/event.ts';
+import { HappeningEntity, type HappeningRow } from '../data/entities/happening.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
-import { eventAnswers } from './events.ts';
-import { sessionAnswers } from './field-log.ts';
+import { sessionAnswers } from './field-sessions.ts';
+import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { keptAnswers } from './kept.ts';
 import { programmeKind } from './programmes.ts';
@@ -18,33 +18,33 @@ import { skinLookKind } from './skin-looks.ts';
 
 /** Events of the last sixty days are shown. */
 const SHOWN_DAYS = 60;
-const WEAR_EVENTS = ['put-on', 'taken-off', 'moved', 'state', 'void'] as const;
+const WEAR_EVENTS = [...WEAR_HAPPENINGS, 'void'] as const;
 
-/** The events of a dog and of its collars since an instant, with those of wears that began before and had not ended then. */
-export async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<EventRow[]> {
+/** What was told of a dog’s collars, worn or as devices, since an instant, with those of wears that began before and had not ended then. */
+export async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<HappeningRow[]> {
   const ids = collarIds.length === 0 ? [''] : [...collarIds];
   const shown = await scope
-    .query(EventEntity)
+    .query(HappeningEntity)
     .andWhere(
       `(record.dogId = :dogId OR record.collarId IN (:...ids)
-        OR record.collarId IN (SELECT own.collarId FROM events own WHERE own.kennelId = record.kennelId AND own.dogId = :dogId))`,
+        OR record.collarId IN (SELECT own.collarId FROM happenings own WHERE own.kennelId = record.kennelId AND own.dogId = :dogId AND own.event = 'put-on'))`,
       { dogId, ids },
     )
-    .andWhere('record.at >= :since', { since })
+    .andWhere('record.event IN (:...names) AND record.at >= :since', { names: WEAR_AND_DEVICE_HAPPENINGS, since })
     .getMany();
   const last = await scope
-    .query(EventEntity)
+    .query(HappeningEntity)
     .andWhere('record.dogId = :dogId AND record.event = :on AND record.at < :since', { dogId, on: 'put-on', since })
     .andWhere(
-      `NOT EXISTS (SELECT 1 FROM events later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId
+      `NOT EXISTS (SELECT 1 FROM happenings later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId
         AND later.event IN ('put-on', 'taken-off') AND later.at > record.at AND later.at < :since
-        AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
+        AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
     )
     .getMany();
   const lasting = await Promise.all(
     last.map(({ collarId, at }) =>
       scope
-        .query(EventEntity)
+        .query(HappeningEntity)
         .andWhere('record.collarId = :collarId AND record.at >= :at AND record.at < :since AND record.event IN (:...names)', {
           collarId,
           at,
@@ -74,7 +74,7 @@ export async function neckPage(scope: KennelScope, id: string, now: Date): Promi
   return {
     ...page,
     dressing: dressing && dressingAnswer(dressing),
-    events: await eventAnswers(scope, events),
+    events: await happeningAnswers(scope, events),
     skinLooks: await skinLookKind.toAnswers(scope, looks),
     worked: await sessionAnswers(scope, worked),
     programmes: programmes.map(programmeKind.toAnswer),

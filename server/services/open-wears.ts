@@ -7,15 +7,15 @@ export type OpenWear = { dogId: string; collarId: string; at: Date };
 export async function openPutOns(scope: KennelScope, now: Date, dogIds: readonly string[]): Promise<OpenWear[]> {
   if (dogIds.length === 0) return [];
   // Two at the same instant come in the order of their ids.
-  const TOLD = `events.kennelId = :kennelId AND events.dogId IN (:dogIds) AND events.at <= :now
-      AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = events.kennelId AND taken.eventId = events.id)`;
+  const TOLD = `told.kennelId = :kennelId AND told.dogId IN (:dogIds) AND told.at <= :now
+      AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = told.kennelId AND taken.eventId = told.id)`;
   const rows = await scope.raw<{ dogId: string; collarId: string; at: Date | string }>(
-    `SELECT events.dogId, events.collarId, events.at FROM events
-       LEFT JOIN (SELECT events.dogId, events.collarId, MAX(CONCAT(events.at, ' ', events.id)) AS last FROM events
-                   WHERE events.event = 'taken-off' AND ${TOLD} GROUP BY events.dogId, events.collarId) off
-         ON off.dogId = events.dogId AND off.collarId = events.collarId
-      WHERE events.event = 'put-on' AND ${TOLD} AND (off.last IS NULL OR CONCAT(events.at, ' ', events.id) > off.last)
-      ORDER BY events.at, events.id`,
+    `SELECT told.dogId, told.collarId, told.at FROM happenings told
+       LEFT JOIN (SELECT told.dogId, told.collarId, MAX(CONCAT(told.at, ' ', told.id)) AS last FROM happenings told
+                   WHERE told.event = 'taken-off' AND ${TOLD} GROUP BY told.dogId, told.collarId) off
+         ON off.dogId = told.dogId AND off.collarId = told.collarId
+      WHERE told.event = 'put-on' AND ${TOLD} AND (off.last IS NULL OR CONCAT(told.at, ' ', told.id) > off.last)
+      ORDER BY told.at, told.id`,
     { now, dogIds },
   );
   return rows.map(({ at, ...row }) => ({ ...row, at: new Date(at) }));

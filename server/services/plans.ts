@@ -4,16 +4,17 @@ import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
-import { EventEntity } from '../data/entities/event.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
 import { fitCheckKind } from './fit-checks.ts';
+import { toldByHand } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers, keptNow } from './kept.ts';
@@ -88,8 +89,7 @@ async function strappedAnew(scope: KennelScope, id: string, { dogId, collarId, k
   if (!collarKind(kind).traits.wear.contacts) return;
   const last = (await wearsOfCollar(scope, dogId, collarId, new Date(at))).at(-1);
   if (last?.to !== null) return;
-  const told = { source: 'hand' as const, bridgeId: null, eventId: null, dogId: null, collarId, data: { made: null } };
-  await scope.insert(EventEntity, { id, event: 'contact', ...told, ...happenedNow(scope, at) });
+  await scope.insert(HappeningEntity, toldByHand({ id, event: 'contact', collarId, data: { made: null } }, happenedNow(scope, at)));
 }
 
 export const planKind: AppendedKind<PlanRow, NewPlan, Plan> = {

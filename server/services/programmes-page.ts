@@ -5,8 +5,8 @@ import { PlannedSessionEntity } from '../data/entities/calendar.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
 import { dogPage } from './dog-pages.ts';
-import { eventAsSent } from './events.ts';
-import { heldAnswer } from './field-log.ts';
+import { heldAnswer } from './field-sessions.ts';
+import { happeningAsKept } from './happenings/kept-happenings.ts';
 import { handsOf, hoursOf } from './hours.ts';
 import { kennelTemplates } from './kennel-templates.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -52,7 +52,7 @@ async function wornAndHeld(scope: KennelScope, page: DogPage, now: Date): Promis
   const events = await eventsSince(scope, page.dog.id, [...new Set(page.plans.map(({ collarId }) => collarId))], since);
   const held = await scope.all(FieldSessionEntity, { dogId: page.dog.id, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' });
   return {
-    wears: wearsOf(wearAndDeviceEvents(events.map(eventAsSent)).wear)
+    wears: wearsOf(wearAndDeviceEvents(events.map(happeningAsKept)).wear)
       .wears.filter(({ dogId }) => dogId === page.dog.id)
       .map(({ collarId, from, to }) => ({ collarId, from: new Date(from).toISOString(), to: to === null ? null : new Date(to).toISOString() })),
     held: held.map(heldAnswer),

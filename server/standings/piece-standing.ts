@@ -29,12 +29,12 @@ export const PIECE_STANDING: StandingKind<PieceAlone> = {
         .then((rows) => keptAnswers(scope, rows)),
       // How often each went on since it was inspected, or measured and called sound: one that was taken back never did.
       scope.raw<{ collarId: string; count: string }>(
-        `SELECT worn.collarId, COUNT(*) AS count FROM events worn
+        `SELECT worn.collarId, COUNT(*) AS count FROM happenings worn
           LEFT JOIN collars measured ON measured.kennelId = worn.kennelId AND measured.id = worn.collarId AND measured.\`condition\` = 'sound'
           WHERE worn.kennelId = :kennelId AND worn.collarId IN (:ids) AND worn.event = 'put-on'
             AND worn.at > COALESCE((SELECT MAX(looked.at) FROM inspections looked WHERE looked.kennelId = worn.kennelId AND looked.collarId = worn.collarId), '1970-01-01')
             AND worn.at >= COALESCE(measured.measuredOn, '1970-01-01')
-            AND NOT EXISTS (SELECT 1 FROM events taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
+            AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
           GROUP BY worn.collarId`,
         { ids },
       ),

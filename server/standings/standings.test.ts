@@ -1,4 +1,4 @@
-import { FieldPage, type NewFieldEvent } from '@banter/contract';
+import { FieldPage, type NewHappening } from '@banter/contract';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -6,7 +6,7 @@ import { randomLcg } from 'd3-random';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { kennelAnswer } from '../services/kennels.ts';
-import { fittedDog, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
+import { fittedDog, mustTell, newKennel, openBanter, plan, somePlace, someRemote, taping, type TestBanter } from '../test-kennels.ts';
 import { rebuildStandings } from './kept-standings.ts';
 import { STANDING_KINDS } from './standing-kinds.ts';
 
@@ -70,22 +70,19 @@ function session(minutesAgo: number, levels: readonly number[], purpose: 'work' 
       { ...own, id: uuidv7(), at: at(12 + index * 10), event: 'response', pressId: press.id, response: 'did', latencyMs: 600 },
     ]),
     { ...own, id: uuidv7(), at: at(20 + levels.length * 10), event: 'end' },
-  ] as NewFieldEvent[];
+  ] as NewHappening[];
   return { events, presses };
 }
-const tell = async (events: readonly object[]) => {
-  const response = await agent.post('/api/field-log').send({ phone: 'a phone', sentAt: new Date().toISOString(), clock: null, events });
-  if (response.status !== 200) throw new Error(response.text);
-};
+const told = (events: readonly object[]) => mustTell(agent, events);
 
 describe('what stands of a dog is kept', () => {
   it('and worked out anew by what bears on it: a session, a press taken back, a cap, the device’s own scale', async () => {
-    await tell(session(60, [9, 9, 9]).events);
+    await told(session(60, [9, 9, 9]).events);
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 9 });
     const second = session(30, [12, 12, 12]);
-    await tell(second.events);
+    await told(second.events);
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 12 });
-    await tell(second.presses.map(({ id, sessionId }) => ({ event: 'void', id: uuidv7(), sessionId, at: new Date().toISOString(), eventId: id })));
+    await told(second.presses.map(({ id, sessionId }) => ({ event: 'void', id: uuidv7(), sessionId, at: new Date().toISOString(), eventId: id })));
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 9 });
     await must(`/api/level-caps/${uuidv7()}`, { dogId: dog, collarId: remote, cap: 30, note: 'Decided.', at: new Date().toISOString() });
     expect((await device()).cap).toBe(30);
@@ -104,7 +101,7 @@ describe('what stands of a dog is kept', () => {
   });
 
   it('once: what nobody touched is read as it was kept', async () => {
-    await tell(session(60, [9, 9, 9]).events);
+    await told(session(60, [9, 9, 9]).events);
     await device();
     const [row] = (await banter.dataSource.query('SELECT touched, worked FROM standings WHERE kind = ? AND kennelId = ? AND subjectId = ?', [
       'levels',
@@ -137,9 +134,9 @@ describe('what stands of a dog is kept', () => {
       );
       const some = kept[Math.floor(random() * kept.length)];
       if (what < 3 || !some) kept.push(one);
-      if (what < 3 || !some) await tell(one.events);
+      if (what < 3 || !some) await told(one.events);
       else if (what === 3)
-        await tell([{ event: 'void', id: uuidv7(), sessionId: some.presses[0]!.sessionId, at: new Date().toISOString(), eventId: some.presses[0]!.id }]);
+        await told([{ event: 'void', id: uuidv7(), sessionId: some.presses[0]!.sessionId, at: new Date().toISOString(), eventId: some.presses[0]!.id }]);
       else if (what === 4)
         await must(`/api/level-caps/${uuidv7()}`, { dogId: dog, collarId: remote, cap: 10 + step, note: 'Again.', at: new Date().toISOString() });
       else {
@@ -150,7 +147,7 @@ describe('what stands of a dog is kept', () => {
           collarId: remote,
           made: random() < 0.5,
         };
-        await must(`/api/entries/${felt.id}`, { source: 'hand', events: [felt] });
+        await mustTell(agent, [felt]);
       }
       if (random() < 0.5) await device();
       if (random() < 0.5) expect((await agent.get('/api/today')).status).toBe(200);

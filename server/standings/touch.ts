@@ -1,21 +1,43 @@
+import { WEAR_AND_DEVICE_HAPPENINGS } from '@banter/contract';
 import type { EntityManager } from 'typeorm';
 
 /** Which tables bear on each kind, by its name. What writes a row knows no more of standings than this. */
-const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'field_events', 'events', 'level_caps'];
+const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'happenings', 'level_caps'];
 const FITS = ['dogs', 'collars', 'plans', 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves'];
 const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
   levels: new Set(LEVELS),
   card: new Set(FITS),
   day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear']),
-  wear: new Set(['dogs', 'collars', 'plans', 'endings', 'events', 'skin_looks', 'tapings']),
+  wear: new Set(['dogs', 'collars', 'plans', 'endings', 'happenings', 'skin_looks', 'tapings']),
 };
 const OF_PIECES: Readonly<Record<string, ReadonlySet<string>>> = {
-  piece: new Set(['collars', 'gear', 'inspections', 'events']),
+  piece: new Set(['collars', 'gear', 'inspections', 'happenings']),
 };
-const touchedBy = (kinds: Readonly<Record<string, ReadonlySet<string>>>, table: string): string[] =>
-  Object.keys(kinds).filter((name) => kinds[name]!.has(table));
+/** Of what happens, so much bears on a kind; on any other, all of it. */
+const OF_HAPPENINGS: Readonly<Record<string, ReadonlySet<unknown>>> = {
+  wear: new Set(WEAR_AND_DEVICE_HAPPENINGS),
+  piece: new Set(['put-on', 'void']),
+  levels: new Set(['contact', 'looked-into', 'looked-through', 'void']),
+};
+/** Which kinds written rows bear on, each with those rows. */
+const touchedBy = (kinds: Readonly<Record<string, ReadonlySet<string>>>, table: string, rows: readonly Written[]): [kind: string, rows: readonly Written[]][] =>
+  Object.keys(kinds).flatMap((name): [string, readonly Written[]][] => {
+    if (!kinds[name]!.has(table)) return [];
+    const bears = table === 'happenings' ? OF_HAPPENINGS[name] : undefined;
+    const own = bears ? rows.filter(({ event }) => bears.has(event)) : rows;
+    return own.length === 0 ? [] : [[name, own]];
+  });
 
-type Written = { id?: unknown; dogId?: unknown; collarId?: unknown; gearId?: unknown; planId?: unknown; from?: unknown; to?: unknown };
+type Written = {
+  event?: unknown;
+  id?: unknown;
+  dogId?: unknown;
+  collarId?: unknown;
+  gearId?: unknown;
+  planId?: unknown;
+  from?: unknown;
+  to?: unknown;
+};
 const texts = (values: readonly unknown[]) => [...new Set(values.filter((value): value is string => typeof value === 'string'))];
 const list = (ids: readonly string[]) => (ids.length === 0 ? 'NULL' : ids.map(() => '?').join(', '));
 
@@ -50,7 +72,10 @@ async function dogsTouched(manager: EntityManager, kennelId: string, table: stri
   // What is on a dog without having been fitted to it is called by its collar's name, too.
   const putOn =
     table === 'collars'
-      ? await ids(`SELECT DISTINCT dogId FROM events WHERE kennelId = ? AND collarId IN (${list(collarIds)}) AND dogId IS NOT NULL`, [kennelId, ...collarIds])
+      ? await ids(`SELECT DISTINCT dogId FROM happenings WHERE kennelId = ? AND collarId IN (${list(collarIds)}) AND event = 'put-on'`, [
+          kennelId,
+          ...collarIds,
+        ])
       : [];
   return [...dogIds, ...fitted, ...putOn];
 }
@@ -60,24 +85,28 @@ const piecesTouched = (table: string, rows: readonly Written[]): string[] =>
   texts(table === 'collars' || table === 'gear' ? rows.map(({ id }) => id) : rows.flatMap(({ collarId, gearId }) => [collarId, gearId]));
 
 /** Notes, in the transaction that writes rows of a table, that what stands of their dogs and pieces has to be worked out anew. */
-export async function touchStandings(manager: EntityManager, kennelId: string, table: string, rows: readonly object[]): Promise<void> {
-  const [ofDogs, ofPieces] = [touchedBy(OF_DOGS, table), touchedBy(OF_PIECES, table)];
-  if (rows.length === 0 || ofDogs.length + ofPieces.length === 0) return;
-  const dogs = ofDogs.length === 0 ? [] : await dogsTouched(manager, kennelId, table, rows);
-  const pieces = ofPieces.length === 0 ? [] : piecesTouched(table, rows);
-  await touch(manager, kennelId, [...pairs(ofDogs, dogs), ...pairs(ofPieces, pieces)]);
+export async function touchStandings(manager: EntityManager, kennelId: string, table: string, written: readonly object[]): Promise<void> {
+  const subjects: (readonly [kind: string, id: string])[] = [];
+  // Kinds that the same rows bear on are looked up at once.
+  const dogsOf = new Map<readonly Written[], string[]>();
+  for (const [kind, rows] of touchedBy(OF_DOGS, table, written)) {
+    if (!dogsOf.has(rows)) dogsOf.set(rows, await dogsTouched(manager, kennelId, table, rows));
+    subjects.push(...pairs([kind], dogsOf.get(rows)!));
+  }
+  for (const [kind, rows] of touchedBy(OF_PIECES, table, written)) subjects.push(...pairs([kind], piecesTouched(table, rows)));
+  await touch(manager, kennelId, subjects);
 }
 
 /** Notes that what stands of pieces has to be worked out anew: of those that exist, whoever wears them. */
 export const touchPieces = (manager: EntityManager, kennelId: string, pieceIds: readonly string[]): Promise<void> =>
   touch(manager, kennelId, pairs(Object.keys(OF_PIECES), pieceIds));
 
-/** In one order, so that two who touch the same do not wait for each other. */
-const pairs = (kinds: readonly string[], ids: readonly string[]) =>
-  [...kinds].sort().flatMap((kind) => [...new Set(ids)].sort().map((id) => [kind, id] as const));
+const pairs = (kinds: readonly string[], ids: readonly string[]) => kinds.flatMap((kind) => [...new Set(ids)].map((id) => [kind, id] as const));
 
-async function touch(manager: EntityManager, kennelId: string, subjects: readonly (readonly [kind: string, id: string])[]): Promise<void> {
-  if (subjects.length === 0) return;
+async function touch(manager: EntityManager, kennelId: string, unordered: readonly (readonly [kind: string, id: string])[]): Promise<void> {
+  if (unordered.length === 0) return;
+  // In one order, so that two who touch the same do not wait for each other.
+  const subjects = [...unordered].sort(([kind, id], [other, otherId]) => (kind === other ? (id < otherId ? -1 : 1) : kind < other ? -1 : 1));
   await manager.query(
     `INSERT INTO standings (kennelId, kind, subjectId, touched) VALUES ${subjects.map(() => '(?, ?, ?, 1)').join(', ')} ON DUPLICATE KEY UPDATE touched = touched + 1`,
     subjects.flatMap((one) => [kennelId, ...one]),

@@ -5,6 +5,7 @@ import {
   isDevice,
   latestGirths,
   skinLooksOf,
+  WEAR_AND_DEVICE_HAPPENINGS,
   wearAndDeviceEvents,
   wearDues,
   wornThen,
@@ -17,12 +18,12 @@ import { group } from 'd3-array';
 import { In, LessThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
-import { EventEntity } from '../data/entities/event.ts';
+import { HappeningEntity } from '../data/entities/happening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from '../services/collars.ts';
 import { fittedPlans } from '../services/dog-pages.ts';
-import { eventAsSent } from '../services/events.ts';
+import { happeningAsKept } from '../services/happenings/kept-happenings.ts';
 import { openPutOns } from '../services/open-wears.ts';
 import { tapingKind } from '../services/tapings.ts';
 import type { StandingKind, Stands } from './standing-kind.ts';
@@ -55,13 +56,17 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
       collarIds.length === 0
         ? []
         : scope
-            .query(EventEntity)
-            .andWhere('(record.dogId IN (:...ids) OR record.collarId IN (:...collarIds)) AND record.at >= :since AND record.at <= :now', {
-              ids,
-              collarIds,
-              since,
-              now,
-            })
+            .query(HappeningEntity)
+            .andWhere(
+              '(record.dogId IN (:...ids) OR record.collarId IN (:...collarIds)) AND record.event IN (:...names) AND record.at >= :since AND record.at <= :now',
+              {
+                ids,
+                names: WEAR_AND_DEVICE_HAPPENINGS,
+                collarIds,
+                since,
+                now,
+              },
+            )
             .orderBy('record.at')
             .addOrderBy('record.id')
             .getMany(),
@@ -69,12 +74,12 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
       putOns.size === 0 ? [] : scope.all(TapingEntity, { dogId: In([...putOns.keys()]), site: In(['high', 'coat-depth']) }, { at: 'ASC', id: 'ASC' }),
       // A phone's clock may run ahead: what is told of a moment that is still to come counts from then on.
       scope.raw<{ dogId: string; at: Date }>(
-        `SELECT dogId, MIN(at) AS at FROM (SELECT dogId, at FROM events WHERE kennelId = :kennelId AND dogId IN (:ids) AND at > :now
+        `SELECT dogId, MIN(at) AS at FROM (SELECT dogId, at FROM happenings WHERE kennelId = :kennelId AND dogId IN (:ids) AND event IN (:names) AND at > :now
            UNION ALL SELECT dogId, at FROM skin_looks WHERE kennelId = :kennelId AND dogId IN (:ids) AND at > :now) ahead GROUP BY dogId`,
-        { ids, now },
+        { ids, now, names: [...WEAR_AND_DEVICE_HAPPENINGS] },
       ),
     ]);
-    const told = events.map(eventAsSent);
+    const told = events.map(happeningAsKept);
     const collars = (await scope.someOf(CollarEntity, [...new Set([...collarIds, ...events.flatMap(({ collarId }) => collarId ?? [])])])).map(collarAnswer);
     const girths = group(await tapingKind.toAnswers(scope, tapings), ({ dogId }) => dogId);
     const looksOf = group(looks, ({ dogId }) => dogId);
@@ -93,7 +98,9 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
         const batteries = devices.flatMap((collarId): BatteryThen[] => {
           const collar = collars.find(({ id }) => id === collarId);
           if (!collar || !isDevice(collar.kind)) return [];
-          const ofDevice = toldSince(from - DEVICE_EVENT_DAYS * DAY_MS).filter((event) => event.event === 'void' || event.collarId === collarId);
+          const ofDevice = toldSince(from - DEVICE_EVENT_DAYS * DAY_MS).filter(
+            (event) => event.event === 'void' || ('collarId' in event && event.collarId === collarId),
+          );
           const { device } = wearAndDeviceEvents(ofDevice);
           const lowFrom = lowBatteryFrom(device, now.getTime(), house.rules.chargePercent);
           return lowFrom === null ? [] : [{ collarId, name: collar.name, lowFrom }];

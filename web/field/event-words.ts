@@ -1,5 +1,5 @@
-import type { FieldPage, NewFieldEvent } from '@banter/contract';
-import { DIRECTION_WORDS, levelWords, RESPONSE_WORDS } from '@banter/core';
+import type { FieldPage, NewHappening } from '@banter/contract';
+import { clockWords, DIRECTION_WORDS, levelWords, RESPONSE_WORDS, WEAR_STATE_WORDS } from '@banter/core';
 
 const CAUSE_WORDS = {
   contact: 'it was the contact',
@@ -9,8 +9,10 @@ const CAUSE_WORDS = {
   nothing: 'nothing found',
 } as const;
 
-/** What an event of a session says in the log: short, as it is read at arm's length. */
-export function eventSentence(event: NewFieldEvent, page: Pick<FieldPage, 'settings' | 'dogs'> | null): string {
+const CAUSE_NAMES = { contact: 'Contact', skin: 'Skin or place', battery: 'Battery', distraction: 'Distraction' } as const;
+
+/** What happened, as it is said in the log: short, as it is read at arm's length. */
+export function eventSentence(event: NewHappening, page: Pick<FieldPage, 'settings' | 'dogs'> | null): string {
   const settingName = (id: string) => page?.settings.find((one) => one.id === id)?.name ?? id;
   switch (event.event) {
     case 'begin':
@@ -28,7 +30,7 @@ export function eventSentence(event: NewFieldEvent, page: Pick<FieldPage, 'setti
     case 'contact':
       if (event.made === null) return 'Contact to be checked again';
       return event.made ? 'Contact felt: both touch' : 'Contact felt: they do not touch';
-    case 'looked-into':
+    case 'looked-through':
       return `Looked why it needs more: ${CAUSE_WORDS[event.found]}`;
     case 'note':
       return event.text;
@@ -38,6 +40,28 @@ export function eventSentence(event: NewFieldEvent, page: Pick<FieldPage, 'setti
       return 'Made one with the other phone’s';
     case 'void':
       return 'Taken back';
+    case 'put-on':
+      return 'Put on';
+    case 'taken-off':
+      return 'Taken off';
+    case 'moved':
+      return `Moved to ${clockWords(event.clock)}`;
+    case 'state':
+      return WEAR_STATE_WORDS[event.state].name;
+    case 'charged':
+      return `Battery ${Math.round(event.percent)} %`;
+    case 'covers':
+      return event.shut ? 'Covers shut' : 'Covers open';
+    case 'paired':
+      return event.paired ? 'Paired' : 'Not paired';
+    case 'switched':
+      return event.on ? 'Switched on' : 'Switched off';
+    case 'tried':
+      return `Tried at ${levelWords(event.level)}`;
+    case 'locked-out':
+      return `Locked out for ${event.seconds} s`;
+    case 'looked-into':
+      return `${CAUSE_NAMES[event.cause]}: ${event.was ? 'the cause' : 'not the cause'}`;
     case 'cue':
     case 'reward':
     case 'marker':

@@ -4,11 +4,14 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import type { Role } from '@banter/contract';
 import type { Keeping } from '../stores/keep.ts';
+import type { YardKeeping } from '../stores/yard.ts';
 import { useMay } from '../stores/may.ts';
 
 /** `by` is the role that this needs; the button says so before somebody types in vain. */
-const props = withDefaults(defineProps<{ keeping: Keeping; label: string; disabled?: boolean; by?: Role }>(), { by: 'assistant' });
+const props = withDefaults(defineProps<{ keeping: Keeping | YardKeeping; label: string; disabled?: boolean; by?: Role }>(), { by: 'assistant' });
 const may = useMay();
+/** Only what is not kept through the outbox waits here, or is overtaken by somebody. */
+const here = computed(() => ('conflict' in props.keeping ? props.keeping : null));
 const whyNot = computed(() => may.whyNot(props.by));
 const emit = defineEmits<{ newer: [] }>();
 const route = useRoute();
@@ -30,13 +33,14 @@ const route = useRoute();
     <div role="status" aria-live="polite" class="mt-2">
       <p v-if="keeping.state.value === 'waiting'" class="rounded bg-mind-wash p-3 text-mind">
         {{ keeping.sentence.value }} Not kept yet: what you typed is safe on this device, and is sent as soon as it works.
-        <button type="button" class="font-semibold underline" @click="keeping.tryNow()">Try now</button>
+        <button type="button" class="font-semibold underline" @click="here?.tryNow()">Try now</button>
       </p>
-      <p v-else-if="keeping.signedOut.value" class="rounded bg-mind-wash p-3 text-mind">
+      <p v-else-if="keeping.state.value === 'boxed'" class="rounded bg-mind-wash p-3 text-mind">{{ keeping.sentence.value }}</p>
+      <p v-else-if="here?.signedOut.value" class="rounded bg-mind-wash p-3 text-mind">
         Your sign-in has ended. What you typed is safe on this device.
         <RouterLink class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>
       </p>
-      <p v-else-if="keeping.conflict.value" class="rounded bg-mind-wash p-3 text-mind">
+      <p v-else-if="here?.conflict.value" class="rounded bg-mind-wash p-3 text-mind">
         {{ keeping.sentence.value }} Yours is still here.
         <button type="button" class="font-semibold underline" @click="emit('newer')">Show theirs</button>
       </p>

@@ -3,17 +3,17 @@
 import { Taping, type NewTaping } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { ref } from 'vue';
-import { useKeep } from '../stores/keep.ts';
+import { useYard } from '../stores/yard.ts';
 
 const props = defineProps<{ taping: Taping }>();
 const emit = defineEmits<{ settled: [] }>();
-const keeping = useKeep();
+const keeping = useYard();
 const id = ref(uuidv7());
 /** The same readings, kept once more with the answer: it corrects the taping that lacked it. */
 async function settle() {
   const { dogId, site, way, readingsMm, typed, overCoat, coatDepthMm, weightG, neckBuild, at } = props.taping;
   const sent: NewTaping = { dogId, site, way, readingsMm, typed, overCoat, coatDepthMm, weightG, neckBuild, at, correctsId: props.taping.id, settled: true };
-  if (await keeping.keep(`/api/tapings/${id.value}`, Taping, sent)) emit('settled');
+  if (await keeping.keep('tapings', id.value, Taping, sent, 'taken behind the ears')) emit('settled');
 }
 </script>
 

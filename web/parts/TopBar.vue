@@ -33,6 +33,14 @@ const themes = [
 ] as const;
 
 async function leave() {
+  // What this device has not sent yet stays on it for whoever signs in to this kennel next: look first.
+  const { useOutbox } = await import('../stores/outbox.ts');
+  const outbox = useOutbox();
+  if (outbox.waiting > 0) await outbox.trySend();
+  if (outbox.waiting + outbox.refused.length > 0 && router.currentRoute.value.name !== 'outbox') {
+    await router.push({ path: '/outbox', query: { leaving: '1' } });
+    return;
+  }
   await session.signOut().catch(() => {});
   if (!session.me) await router.push('/');
 }

@@ -7,7 +7,7 @@ import { useLoad } from './load.ts';
  * where one is asked for, else the one decided last. `locker` `all` brings all that the kennel owns, for whoever chooses out of it.
  */
 export function useDogPage(id: string, { kind = () => null, locker = 'own' }: { kind?: () => CollarKindName | null; locker?: 'own' | 'all' } = {}) {
-  const loaded = useLoad(() => `/api/dogs/${id}/${locker === 'all' ? 'bench' : 'page'}`, DogPage);
+  const loaded = useLoad(() => `/api/dogs/${id}/${locker === 'all' ? 'bench' : 'page'}`, DogPage, { orElse: () => `/api/dogs/${id}/page` });
   const girths = computed(() => latestGirths(loaded.data.value?.tapings ?? []));
   const fits = computed(() => {
     const page = loaded.data.value;

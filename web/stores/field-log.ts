@@ -1,78 +1,56 @@
 import {
-  FieldBatchKept,
   FieldPage,
   FieldSessionPage,
   fieldEventOf,
+  isOfSession,
+  whatHappened,
   z,
-  type ClockOff,
   type FieldDog,
   type FieldSession,
-  type NewFieldEvent,
+  type SessionHappening,
 } from '@banter/contract';
-import { joinedSessions, overlapping, sessionStory, type SessionStory, DAY_MS } from '@banter/core';
-import { useEventListener } from '@vueuse/core';
+import { joinedSessions, overlapping, sessionStory, type SessionStory } from '@banter/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
-import { FieldBox, type BoxedEvent, type UnreadEntry } from '../field/field-box.ts';
-import { sendBox, toSend } from '../field/field-sender.ts';
+import { happeningsOf } from '../outbox/outbox-entry.ts';
 import { useConnection } from './connection.ts';
+import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 import { stored } from './stored.ts';
 
-type Own<Event> = Event extends NewFieldEvent ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
+type Own<Event> = Event extends SessionHappening ? Omit<Event, 'id' | 'at' | 'sessionId'> : never;
 /** What happened in a session, before it has an id and a time. */
-export type FieldEventToLog = Own<NewFieldEvent>;
+export type FieldEventToLog = Own<SessionHappening>;
 
-const FIRST_WAIT_MS = 2000;
-const LONGEST_WAIT_MS = 60_000;
 /** So many dogs are asked for beside those that are offered. */
 const MOST_WANTED = 20;
-/** What the server has is forgotten here after this long. */
-const KEPT_HERE_MS = 2 * DAY_MS;
 
 /**
- * The field log of this phone: every tap is written down at once on the phone, shown at once, and sent when there is a
- * connection, in order and once each. Works from a cold start without one.
+ * The field log of this phone: every tap is written down at once in its outbox and shown at once. Works from a cold start without a
+ * connection.
  */
 export const useFieldLog = defineStore('field-log', () => {
   const session = useSession();
   const connection = useConnection();
-  const box = shallowRef<FieldBox | null>(null);
+  const outbox = useOutbox();
   const boxKennel = ref('');
   const page = shallowRef<FieldPage | null>(null);
-  const events = shallowRef<BoxedEvent[]>([]);
-  /** Entries of this phone that cannot be read. */
-  const unread = shallowRef<UnreadEntry[]>([]);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
-  const sending = ref<'still' | 'sending' | 'away' | 'signed-out' | 'failed'>('still');
-  const clockAsk = shallowRef<ClockOff | null>(null);
-  /** Where the last tap lies when the phone has no room. */
-  const full = ref<'no' | 'spilled' | 'nowhere'>('no');
-  let phone = '';
-  let wait = FIRST_WAIT_MS;
-  let timer: ReturnType<typeof setTimeout> | undefined;
 
   async function open(): Promise<void> {
     const kennelId = session.kennel?.id;
     if (!kennelId) return;
+    await outbox.open();
     if (boxKennel.value !== kennelId) {
       boxKennel.value = kennelId;
-      state.value = 'loading';
-      const opened = await FieldBox.open(kennelId);
-      box.value = opened;
-      phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
-      events.value = await opened.all();
-      unread.value = await opened.unread();
-      page.value = await opened.page();
-      if (page.value) state.value = 'ready';
-      void navigator.storage?.persist?.().catch(() => {});
+      page.value = (await outbox.box?.page()) ?? null;
+      state.value = page.value ? 'ready' : 'loading';
     }
     await refresh();
-    void trySend();
   }
 
   /** Dogs that somebody chose here beside those that are offered, the latest last. */
@@ -85,7 +63,7 @@ export const useFieldLog = defineStore('field-log', () => {
       if (!dogOf(id)) await refresh();
     } else if (page.value && !dogOf(id)) {
       page.value = { ...page.value, dogs: [dog, ...page.value.dogs] };
-      await box.value?.putPage(page.value);
+      await outbox.box?.putPage(page.value);
     }
   }
 
@@ -98,7 +76,7 @@ export const useFieldLog = defineStore('field-log', () => {
       connection.reached();
       page.value = now;
       state.value = 'ready';
-      await box.value?.putPage(now);
+      await outbox.box?.putPage(now);
     } catch (failure) {
       const passing = failure instanceof RequestFailure && failure.mayPass;
       if (passing) connection.missed();
@@ -110,97 +88,13 @@ export const useFieldLog = defineStore('field-log', () => {
     }
   }
 
-  function put(changed: readonly BoxedEvent[]) {
-    const by = new Map(changed.map((one) => [one.event.id, one]));
-    const there = new Set(events.value.map(({ event }) => event.id));
-    events.value = [...events.value.map((one) => by.get(one.event.id) ?? one), ...changed.filter(({ event }) => !there.has(event.id))];
-  }
-
-  /** One lock for all tabs of this phone: what one sends, no other sends meanwhile. */
-  const alone = <T>(work: () => Promise<T>): Promise<T> => (navigator.locks ? navigator.locks.request(`banter-field-${boxKennel.value}`, work) : work());
-
-  let running = false;
-  async function trySend(): Promise<void> {
-    clearTimeout(timer);
-    if (running || !box.value || clockAsk.value) return;
-    running = true;
-    const opened = box.value;
-    sending.value = 'sending';
-    const outcome = await alone(() =>
-      sendBox(opened, (batch) => send('POST', '/api/field-log', FieldBatchKept, batch), { phone, now: () => Date.now(), heard: put }),
-    ).catch(() => ({ is: 'away' as const }));
-    running = false;
-    if (outcome.is === 'done') {
-      sending.value = 'still';
-      wait = FIRST_WAIT_MS;
-      connection.reached();
-      await forgetOld();
-      if (toSend(events.value).some(({ status }) => status === 'to-send')) void trySend();
-    } else if (outcome.is === 'clock') {
-      sending.value = 'still';
-      clockAsk.value = outcome.off;
-    } else if (outcome.is === 'signed-out') {
-      sending.value = 'signed-out';
-      session.lost();
-    } else {
-      sending.value = outcome.is;
-      if (outcome.is === 'failed') sentence.value = outcome.sentence;
-      else connection.missed();
-      timer = setTimeout(() => void trySend(), wait);
-      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
-    }
-  }
-  useEventListener('online', () => void trySend());
-  useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
-
-  async function forgetOld(): Promise<void> {
-    const old = Date.now() - KEPT_HERE_MS;
-    const active = new Set(sessions.value.filter(({ endedAt }) => endedAt === null).map(({ sessionId }) => sessionId));
-    const gone = events.value.filter(({ event, status }) => status === 'kept' && Date.parse(event.at) < old && !active.has(event.sessionId));
-    if (gone.length === 0) return;
-    const ids = new Set(gone.map(({ event }) => event.id));
-    events.value = events.value.filter(({ event }) => !ids.has(event.id));
-    await box.value?.remove([...ids]);
-  }
-
   /** Writes down what happened now; answers its id. */
   function tell(sessionId: string, told: FieldEventToLog, { at = Date.now(), id = uuidv7() } = {}): string {
-    const seq = (events.value.at(-1)?.seq ?? 0) + 1;
-    const one: BoxedEvent = { seq, event: { ...told, id, sessionId, at: new Date(at).toISOString() } as NewFieldEvent, status: 'to-send', message: '' };
-    events.value = [...events.value, one];
-    void box.value?.put([one]).then((lies) => {
-      full.value = lies === 'kept' ? 'no' : lies;
-      void trySend();
-    });
+    void outbox.tell([{ ...told, id, sessionId, at: new Date(at).toISOString() } as SessionHappening]);
     return id;
   }
 
-  /** Lets go of an event that the server refused, after somebody has read why. */
-  async function letGo(id: string): Promise<void> {
-    events.value = events.value.filter(({ event }) => event.id !== id);
-    unread.value = unread.value.filter((one) => one.id !== id);
-    await box.value?.remove([id]);
-  }
-
-  /** Sends a refused event again, put right where something is changed of it. */
-  async function putRight(id: string, change: Partial<NewFieldEvent> = {}): Promise<void> {
-    const one = events.value.find(({ event }) => event.id === id);
-    if (!one) return;
-    const again: BoxedEvent = { ...one, event: { ...one.event, ...change } as NewFieldEvent, status: 'to-send', message: '' };
-    put([again]);
-    await box.value?.put([again]);
-    void trySend();
-  }
-
-  async function decideClock(phoneIsWrong: boolean): Promise<void> {
-    const off = clockAsk.value;
-    if (!off) return;
-    await box.value?.putClock({ aheadMs: phoneIsWrong ? off.aheadMs : 0, measuredMs: off.aheadMs });
-    clockAsk.value = null;
-    void trySend();
-  }
-
-  const told = computed(() => events.value.filter(({ status }) => status !== 'refused').map(({ event }) => event));
+  const told = computed(() => outbox.told.filter(isOfSession));
   const joined = computed(() => joinedSessions(told.value.map(fieldEventOf)));
   const rootOf = (sessionId: string) => joined.value.get(sessionId) ?? sessionId;
   /** Sessions as this phone knows them, the latest first. */
@@ -246,23 +140,8 @@ export const useFieldLog = defineStore('field-log', () => {
 
   /** Follows a session that another phone began: its beginning is known here, and not told again. */
   function followed(one: FieldSession) {
-    const begin: BoxedEvent = {
-      seq: (events.value.at(-1)?.seq ?? 0) + 1,
-      event: {
-        event: 'begin',
-        id: uuidv7(),
-        sessionId: one.id,
-        at: one.begunAt,
-        dogId: one.dogId,
-        setting: one.settings[0]!,
-        handlerId: one.handlerId,
-        purpose: one.purpose,
-      },
-      status: 'kept',
-      message: '',
-    };
-    events.value = [...events.value, begin];
-    void box.value?.put([begin]);
+    const { id: sessionId, dogId, handlerId, purpose, begunAt: at } = one;
+    void outbox.know([{ event: 'begin', id: uuidv7(), sessionId, at, dogId, setting: one.settings[0]!, handlerId, purpose }]);
   }
 
   /** What waited for another’s turn arrives later than it says: so far back it is asked again, ms. */
@@ -271,57 +150,34 @@ export const useFieldLog = defineStore('field-log', () => {
   /** Takes in what others, and devices, told of a session meanwhile. What is known here already is left as it is. */
   async function hear(sessionId: string): Promise<void> {
     // What has not been sent yet, nobody else knows of.
-    if (events.value.some(({ event, status }) => event.event === 'begin' && event.sessionId === sessionId && status !== 'kept')) return;
+    if (outbox.entries.some((one) => one.status !== 'kept' && happeningsOf(one).some((told) => told.event === 'begin' && told.sessionId === sessionId))) return;
     const since = heardAt.get(sessionId);
     try {
       const now = await send('GET', `/api/field-sessions/${sessionId}${since ? `?since=${encodeURIComponent(since)}` : ''}`, FieldSessionPage);
-      const there = new Set(events.value.map(({ event }) => event.id));
-      const fresh = now.events.filter(
-        ({ event }) =>
-          !there.has(event.id) &&
-          !(event.event === 'begin' && events.value.some((one) => one.event.event === 'begin' && one.event.sessionId === event.sessionId)),
-      );
-      const seq = events.value.at(-1)?.seq ?? 0;
-      const boxed = fresh.map(({ event }, index): BoxedEvent => ({ seq: seq + 1 + index, event, status: 'kept', message: '' }));
+      const there = new Set(outbox.entries.flatMap(happeningsOf).map(({ id }) => id));
+      const begun = new Set(told.value.flatMap((one) => (one.event === 'begin' ? [one.sessionId] : [])));
+      const fresh = now.events.filter((one) => !there.has(one.id) && !(one.event === 'begin' && begun.has(one.sessionId)));
       const last = now.events
         .map(({ recordedAt }) => recordedAt)
         .sort()
         .at(-1);
       if (last) heardAt.set(sessionId, new Date(Date.parse(last) - LATE_MS).toISOString());
-      if (boxed.length === 0) return;
-      events.value = [...events.value, ...boxed];
-      await box.value?.put(boxed);
+      if (fresh.length > 0) await outbox.know(fresh.map(whatHappened));
     } catch {
       // Without a connection, or before the session has been sent, nothing is heard; it is tried again.
     }
   }
 
-  return {
-    rootOf,
-    twinOf,
-    decideTwin,
-    hear,
-    page,
-    state,
-    sentence,
-    sending,
-    clockAsk,
-    full,
-    events,
-    waiting: computed(() => toSend(events.value).length),
-    refused: computed(() => events.value.filter(({ status }) => status === 'refused')),
-    sessions,
-    openElsewhere,
-    dogOf,
-    want,
-    open,
-    refresh,
-    tell,
-    letGo,
-    putRight,
-    unread,
-    decideClock,
-    trySend,
-    follow: followed,
-  };
+  // The stories of sessions that go on are kept on this phone.
+  watch(
+    () =>
+      sessions.value
+        .filter(({ endedAt }) => endedAt === null)
+        .map(({ sessionId }) => sessionId)
+        .join(),
+    (ids) => (outbox.liveSessions = new Set(ids.split(','))),
+    { immediate: true },
+  );
+
+  return { rootOf, twinOf, decideTwin, hear, page, state, sentence, sessions, openElsewhere, dogOf, want, open, refresh, tell, follow: followed };
 });

@@ -1,17 +1,22 @@
 import type { z } from '@banter/contract';
-import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { tryOnScopeDispose, useEventListener, useTimeoutFn } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useConnection } from './connection.ts';
+import { useOffline } from './offline.ts';
 import { useSession } from './session.ts';
 
 const FIRST_WAIT_MS = 2000;
 const LONGEST_WAIT_MS = 20_000;
 
-/** Loads what a screen shows in one request, and says how that went. What may pass is asked again by itself, with growing pauses, until the screen is left. */
-export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema) {
+/**
+ * Loads what a screen shows in one request, and says how that went. What may pass is asked again by itself, with growing pauses, until the
+ * screen is left; meanwhile it shows what this device last knew, of this address or of one that says less (`orElse`).
+ */
+export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema, { orElse }: { orElse?: () => string } = {}) {
   const connection = useConnection();
+  const offline = useOffline();
   const session = useSession();
   const data = shallowRef<z.output<Schema> | null>(null);
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
@@ -23,8 +28,13 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
     () => wait,
     { immediate: false },
   );
-  useEventListener('online', () => state.value === 'failed' && void load());
-  useEventListener(document, 'visibilitychange', () => !document.hidden && state.value === 'failed' && void load());
+  /** Whether what is shown is not what the kennel says now. */
+  let behind = false;
+  useEventListener('online', () => behind && void load());
+  useEventListener(document, 'visibilitychange', () => !document.hidden && behind && void load());
+  const part = Symbol('load');
+  let knownAt: number | null = null;
+  tryOnScopeDispose(() => offline.shows(part, null));
 
   let latest = 0;
   async function load(): Promise<void> {
@@ -33,9 +43,14 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
     const own = latest;
     if (data.value === null) state.value = 'loading';
     try {
-      const now = await send('GET', path(), schema);
+      const asked = path();
+      const now = await send('GET', asked, schema);
       if (own !== latest) return;
       data.value = now;
+      knownAt = Date.now();
+      behind = false;
+      offline.shows(part, null);
+      void offline.keep(asked, now);
       state.value = 'ready';
       wait = FIRST_WAIT_MS;
       again.stop();
@@ -47,6 +62,18 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
         connection.missed();
         again.start();
         wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+        const kept = data.value === null ? ((await offline.recall(path(), schema)) ?? (orElse ? await offline.recall(orElse(), schema) : null)) : null;
+        if (own !== latest) return;
+        if (kept) {
+          data.value = kept.body;
+          knownAt = kept.at;
+        }
+        behind = true;
+        if (data.value !== null) {
+          state.value = 'ready';
+          offline.shows(part, knownAt);
+          return;
+        }
       }
       if (status === 401) session.lost();
       sentence.value = failureSentence(failure);

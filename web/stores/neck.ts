@@ -5,7 +5,8 @@ import { useDressing } from './dressing.ts';
 import { useLoad } from './load.ts';
 import { useNow } from './now.ts';
 import { useSession } from './session.ts';
-import { useTell } from './tell.ts';
+import { useOutbox } from './outbox.ts';
+import { useTell, withTold } from './tell.ts';
 import { useUnits } from './units.ts';
 import { useWearing } from './wearing.ts';
 
@@ -19,6 +20,7 @@ const LOOK_AGAIN_MS = 30_000;
 export function useNeck(dogId: string) {
   const session = useSession();
   const units = useUnits();
+  const outbox = useOutbox();
   const loaded = useLoad(() => `/api/dogs/${dogId}/neck`, NeckPage);
   const { now, tick } = useNow();
   const wearing = useWearing();
@@ -39,7 +41,10 @@ export function useNeck(dogId: string) {
   const page = computed(() => {
     const kept = loaded.data.value;
     const unkept = dressing.unkept.value;
-    return kept && (unkept ? { ...kept, dressing: { ...unkept, id: dogId, version: kept.dressing?.version ?? 0 } } : kept);
+    if (!kept) return null;
+    const me = { id: session.me?.person.id ?? '', name: session.me?.person.name ?? '' };
+    const events = withTold(kept.events, outbox.told, new Set(kept.collars.map(({ id }) => id)), me);
+    return { ...kept, events, dressing: unkept ? { ...unkept, id: dogId, version: kept.dressing?.version ?? 0 } : kept.dressing };
   });
   const dressed = computed(() => (page.value && session.kennel ? dressedDog(page.value, session.kennel, now.value, units.speak) : null));
   return {
@@ -51,7 +56,7 @@ export function useNeck(dogId: string) {
     page,
     dressed,
     dressing,
-    telling: useTell(dogId, load),
+    telling: useTell(load),
     girths: computed(() => latestGirths(page.value?.tapings ?? [])),
   };
 }

@@ -1,57 +1,46 @@
-import { Entry, NewEntry, z, type NewEvent } from '@banter/contract';
+import { WEAR_AND_DEVICE_HAPPENINGS, type Happening, type NewHappening } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
-import { ref } from 'vue';
-import { useKeep } from './keep.ts';
-import { useSession } from './session.ts';
-import { stored } from './stored.ts';
+import { computed, ref, watch } from 'vue';
+import { type EntryOutcome } from '../outbox/outbox-entry.ts';
+import { useOutbox } from './outbox.ts';
 
-type Own<Event> = Event extends NewEvent ? Omit<Event, 'id' | 'at'> : never;
+type Own<Event> = Event extends NewHappening ? Omit<Event, 'id' | 'at'> : never;
 /** What happened, before it has an id and a time. */
-export type EventToTell = Own<NewEvent>;
+export type EventToTell = Own<NewHappening>;
 
 /**
- * Tells what happens to collars, with one tap each, and takes the last of it back. Entries wait in a row on this device until
- * they are kept: taps go on while there is no connection, and a closed tab sends what was left when it is opened again. An entry
- * is kept whole or not at all, and once. `said` is the sentence of what was told last, while it can be undone.
+ * Tells what happens to collars, with one tap each, and takes the last of it back. It goes through the outbox of this device: taps go on while
+ * there is no connection. What is told together is kept whole or not at all, and once. `said` is the sentence of what was told last, while it
+ * can be undone; `after` brings the screen up to date once the kennel has it.
  */
-export function useTell(dogId: string, after: () => Promise<void>) {
-  const keeping = useKeep();
-  const session = useSession();
-  const waiting = stored(`banter.told.${session.kennel?.id ?? 'nobody'}.${dogId}`, z.array(NewEntry), []);
+export function useTell(after: () => Promise<void>) {
+  const outbox = useOutbox();
   const said = ref('');
   const last = ref<string[]>([]);
-  const done = new Map<string, (kept: boolean) => void>();
-  let running = false;
+  const fault = ref('');
+  /** Entries told here that could not be sent at once. */
+  const boxed = ref<readonly string[]>([]);
+  const waiting = computed(() => outbox.entries.filter(({ id, status }) => boxed.value.includes(id) && (status === 'to-send' || status === 'waits')).length);
 
-  async function sendAll(): Promise<void> {
-    if (running) return;
-    running = true;
-    for (let entry = waiting.value[0]; entry; entry = waiting.value[0]) {
-      const id = entry.events[0]!.id;
-      const kept = await keeping.keep(`/api/entries/${id}`, Entry, entry);
-      // Left in the row: the page is gone, or the sign-in has ended; it goes when somebody is back.
-      if (!kept && (keeping.state.value !== 'refused' || keeping.signedOut.value)) break;
-      waiting.value = waiting.value.slice(1);
-      // Told to the hand only once the screen knows it: the next tap is judged by what the screen shows.
-      if (kept) await after();
-      done.get(id)?.(kept !== null);
-      done.delete(id);
-      if (!kept) break;
-    }
-    running = false;
+  async function send(source: 'hand' | 'stand-in', words: string, happenings: NewHappening[]): Promise<EntryOutcome['is']> {
+    const outcome = await outbox.tell(happenings, { words, source });
+    fault.value = outcome.is === 'refused' ? outcome.message : '';
+    // It was read here, at once, and nothing was typed: there is nothing left to put right.
+    if (outcome.is === 'refused') await outbox.letGo(happenings[0]!.id);
+    if (outcome.is === 'boxed') boxed.value = [...boxed.value, happenings[0]!.id];
+    // Told to the hand only once the screen knows it: the next tap is judged by what the screen shows.
+    if (outcome.is === 'kept') await after();
+    return outcome.is;
   }
-  function send(source: 'hand' | 'stand-in', events: NewEvent[]): Promise<boolean> {
-    waiting.value = [...waiting.value, { source, events }];
-    const kept = new Promise<boolean>((resolve) => done.set(events[0]!.id, resolve));
-    void sendAll();
-    return kept;
-  }
-  if (waiting.value.length > 0) void sendAll();
+  // What was safe on this device and has arrived since.
+  watch(waiting, (now, before) => {
+    if (now < before) void after();
+  });
 
-  async function tellAll(sentence: string, told: NewEvent[], source: 'hand' | 'stand-in') {
-    if (told.length === 0 || !(await send(source, told))) return false;
+  async function tellAll(sentence: string, happenings: NewHappening[], source: 'hand' | 'stand-in') {
+    if (happenings.length === 0 || (await send(source, sentence, happenings)) === 'refused') return false;
     said.value = sentence;
-    last.value = told.map(({ id }) => id);
+    last.value = happenings.map(({ id }) => id);
     return true;
   }
   /** Tells events as of now, or as of a time that somebody gave (ISO). */
@@ -63,7 +52,7 @@ export function useTell(dogId: string, after: () => Promise<void>) {
     const when = at ?? new Date().toISOString();
     return tellAll(
       sentence,
-      events.map((event) => ({ ...event, id: uuidv7(), at: when }) as NewEvent),
+      events.map((event) => ({ ...event, id: uuidv7(), at: when }) as NewHappening),
       source,
     );
   }
@@ -71,18 +60,41 @@ export function useTell(dogId: string, after: () => Promise<void>) {
   const tellAt = (sentence: string, events: readonly (EventToTell & { at: string })[]) =>
     tellAll(
       sentence,
-      events.map((event) => ({ ...event, id: uuidv7() }) as NewEvent),
+      events.map((event) => ({ ...event, id: uuidv7() }) as NewHappening),
       'hand',
     );
   /** Takes earlier events back; they stay in the record. */
   async function takeBack(ids: readonly string[], sentence = 'Taken back.') {
     const at = new Date().toISOString();
-    const events = ids.map((eventId): NewEvent => ({ event: 'void', id: uuidv7(), at, eventId }));
-    if (!(await send('hand', events))) return;
+    const events = ids.map((eventId): NewHappening => ({ event: 'void', id: uuidv7(), at, eventId }));
+    if ((await send('hand', sentence, events)) === 'refused') return;
     said.value = sentence;
     last.value = [];
   }
 
-  return { tell, tellAt, takeBack, said, last, waiting, undo: () => takeBack(last.value), keeping };
+  return { tell, tellAt, takeBack, said, last, fault, held: waiting, undo: () => takeBack(last.value), tryNow: () => void outbox.trySend() };
 }
 export type Telling = ReturnType<typeof useTell>;
+
+/**
+ * What is known of what happened, with what was told on this device laid over it as far as it is not among it yet: of these collars, and what
+ * takes something of it back. `by` is who is at this device.
+ */
+export function withTold(
+  known: readonly Happening[],
+  told: readonly NewHappening[],
+  collarIds: ReadonlySet<string>,
+  by: { id: string; name: string },
+): Happening[] {
+  const there = new Set(known.map(({ id }) => id));
+  const speaksOf = new Set([...there, ...told.map(({ id }) => id)]);
+  const fresh = told.filter((one) => {
+    if (there.has(one.id)) return false;
+    return one.event === 'void' ? speaksOf.has(one.eventId) : 'collarId' in one && collarIds.has(one.collarId) && ON_A_NECK.has(one.event);
+  });
+  if (fresh.length === 0) return [...known];
+  const kept = { source: 'hand' as const, phone: '', personId: by.id, personName: by.name };
+  const mine = fresh.map((one): Happening => ({ ...one, saidAt: one.at, recordedAt: one.at, ...kept }));
+  return [...known, ...mine].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
+}
+const ON_A_NECK: ReadonlySet<string> = new Set(WEAR_AND_DEVICE_HAPPENINGS);

@@ -1,9 +1,11 @@
 import { TodayChange, todayChanged, TodayItems, TodayPage, type TodayItem } from '@banter/contract';
-import { useEventListener, useEventSource, useTimeoutFn } from '@vueuse/core';
+import { tryOnScopeDispose, useEventListener, useEventSource, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useConnection } from './connection.ts';
+import { useOffline } from './offline.ts';
+import { useWearing } from './wearing.ts';
 
 /** Until a stream that broke is opened again: so long, then twice that, up to a minute; ms. */
 const FIRST_WAIT_MS = 2000;
@@ -15,6 +17,8 @@ const LONGEST_WAIT_MS = 60_000;
  */
 export function useToday() {
   const connection = useConnection();
+  const offline = useOffline();
+  const wearing = useWearing();
   const page = shallowRef<TodayPage | null>(null);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
@@ -48,6 +52,17 @@ export function useToday() {
     if (now === null) open();
     return now;
   }
+
+  // As it was known last it opens without a connection, and so do the dogs of today and those that wear something.
+  const part = Symbol('today');
+  tryOnScopeDispose(() => offline.shows(part, null));
+  watch(page, (now) => {
+    if (now === null || !live.value) return;
+    offline.shows(part, null);
+    void offline.keep('/api/today', now);
+    const ofToday = now.items.flatMap((item) => ('dogId' in item && typeof item.dogId === 'string' ? [item.dogId] : []));
+    void offline.fetchAhead([...wearing.wearing.map(({ dogId }) => dogId), ...ofToday]);
+  });
 
   /** What else is due, beyond what a page shows, as far as somebody has asked for it. */
   const others = shallowRef<readonly TodayItem[]>([]);
@@ -86,7 +101,13 @@ export function useToday() {
       state.value = 'ready';
       connection.reached();
     } catch (failure) {
-      if (page.value === null) {
+      if (page.value !== null) return;
+      const kept = await offline.recall('/api/today', TodayPage);
+      if (kept && page.value === null) {
+        page.value = kept.body;
+        state.value = 'ready';
+        offline.shows(part, kept.at);
+      } else if (page.value === null) {
         state.value = 'failed';
         sentence.value = failureSentence(failure);
       }

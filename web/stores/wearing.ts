@@ -3,6 +3,8 @@ import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { send } from '../api/request.ts';
+import { useOffline } from './offline.ts';
+import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 
 /** How often it is looked for, ms. */
@@ -11,20 +13,29 @@ const LOOK_AGAIN_MS = 60_000;
 /** What is on which dog of the kennel now, and what is wrong with that; kept fresh on every screen while somebody is signed in. */
 export const useWearing = defineStore('wearing', () => {
   const session = useSession();
-  const wearing = ref<WearingNow[]>([]);
+  const outbox = useOutbox();
+  const offline = useOffline();
+  const known = ref<WearingNow[]>([]);
   async function look() {
     if (!session.me) {
-      wearing.value = [];
+      known.value = [];
       return;
     }
     // A strip that cannot be brought up to date stays as it was; the screens themselves say when there is no connection.
     const page = await send('GET', '/api/wearing', WearingPage).catch(() => null);
-    if (page) wearing.value = page.wearing;
+    if (page) void offline.keep('/api/wearing', page);
+    const shown = page ?? (known.value.length === 0 ? (await offline.recall('/api/wearing', WearingPage))?.body : null);
+    if (shown) known.value = shown.wearing;
   }
   useIntervalFn(() => {
     if (!document.hidden) void look();
   }, LOOK_AGAIN_MS);
   watch(() => session.me?.person.id, look, { immediate: true });
+  /** What was taken off here is off, also before the kennel has heard of it. */
+  const wearing = computed(() => {
+    const took = new Map(outbox.told.flatMap((one) => (one.event === 'taken-off' ? [[`${one.dogId} ${one.collarId}`, one.at] as const] : [])));
+    return known.value.filter(({ dogId, collarId, from }) => !((took.get(`${dogId} ${collarId}`) ?? '') > from));
+  });
   return {
     wearing,
     look,

@@ -18,14 +18,14 @@ import { CHECK_WORDS, checkTone } from '../parts/verdict.ts';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
-import { useKeep } from '../stores/keep.ts';
+import { BOXED, useYard } from '../stores/yard.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 
 const route = useRoute();
 const session = useSession();
 const units = useUnits();
-const keeping = useKeep();
+const keeping = useYard();
 const dogId = String(route.params.id);
 const wantedKind = COLLAR_KIND_NAMES.find((name) => name === route.query.kind) ?? null;
 const { data, state, sentence, load, girths, fits, plan, checks, check } = useDogPage(dogId, { kind: () => wantedKind });
@@ -119,9 +119,9 @@ async function keep() {
     note: draft.value.note.trim(),
     at: draft.value.at,
   };
-  const kept = await keeping.keep(`/api/fit-checks/${draft.value.id}`, FitCheck, sent);
+  const kept = await keeping.keep('fit-checks', draft.value.id, FitCheck, sent, data.value!.dog.name);
   if (!kept) return;
-  const doubtful = new Set(kind.value.contradicted(kept.outcome as never));
+  const doubtful = new Set(kept === BOXED ? [] : kind.value.contradicted(kept.outcome as never));
   // Of answers that cannot both be so these two are asked again; the others stand.
   const unopposed = <Answer,>(given: Record<string, Answer>) =>
     Object.fromEntries(Object.entries(given).filter(([id]) => doubtful.size > 0 && !doubtful.has(id)));

@@ -2,16 +2,18 @@
 /** The field log: a session as it happens. Phone first, one tap a thing, kept on the phone at once, with or without a connection. */
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import ClockAsk from '../parts/ClockAsk.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
+import RefusedList from '../parts/RefusedList.vue';
+import SendState from '../parts/SendState.vue';
 import { useMay } from '../stores/may.ts';
 import { useFieldLog } from '../stores/field-log.ts';
+import { useOutbox } from '../stores/outbox.ts';
 import BeginSession from './field/BeginSession.vue';
-import ClockAsk from './field/ClockAsk.vue';
-import RefusedList from './field/RefusedList.vue';
-import SendState from './field/SendState.vue';
 import SessionPad from './field/SessionPad.vue';
 
 const log = useFieldLog();
+const outbox = useOutbox();
 const may = useMay();
 const route = useRoute();
 const router = useRouter();
@@ -23,14 +25,14 @@ const enter = (sessionId: string | null) => void router.replace({ path: '/field'
 
 <template>
   <LoadFrame :state="log.state" :sentence="log.sentence" thing="the field log" @again="log.open()">
-    <ClockAsk v-if="log.clockAsk" :off="log.clockAsk" @decide="log.decideClock" />
+    <ClockAsk v-if="outbox.clockAsk" :off="outbox.clockAsk" @decide="outbox.decideClock" />
     <SessionPad v-if="open && log.dogOf(open.dogId)" :key="open.sessionId" :story="open" :dog="log.dogOf(open.dogId)!" @leave="enter(null)" />
     <p v-else-if="!may.write.value" class="sheet mx-auto max-w-xl">
       <strong class="block text-lg">You read in this kennel</strong>
       What is logged in the field is a lead’s or an assistant’s to log. Each dog’s record tells what was.
     </p>
     <BeginSession v-else @enter="enter" />
-    <RefusedList v-if="log.refused.length + log.unread.length > 0" :refused="log.refused" @let-go="log.letGo" />
-    <SendState />
+    <RefusedList />
+    <SendState class="mt-6" />
   </LoadFrame>
 </template>

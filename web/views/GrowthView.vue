@@ -9,7 +9,7 @@ import { ageWords, dayWords, todayIn } from '../parts/age.ts';
 import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
-import { useKeep } from '../stores/keep.ts';
+import { useYard } from '../stores/yard.ts';
 import { useLoad } from '../stores/load.ts';
 import { useNow } from '../stores/now.ts';
 import { useSession } from '../stores/session.ts';
@@ -39,18 +39,18 @@ const tone = computed(() => (told.value === null || odd.value.length > 0 ? 'mind
 const kg = (value: number) => units.weight(value * 1000);
 
 /** Strikes a weighing out, or takes that back. */
-const striking = useKeep();
+const striking = useYard();
 const struck = ref<{ id: string; weightG: number; at: string } | null>(null);
 async function strike(one: { id: string; weightG: number; at: string }) {
   const id = uuidv7();
   const sent = { dogId, weightG: null, correctsId: one.id, note: 'Not this dog, or typed wrong.', at: new Date().toISOString() };
-  if (!(await striking.keep(`/api/weighings/${id}`, Weighing, sent))) return;
+  if (!(await striking.keep('weighings', id, Weighing, sent, data.value!.dog.name))) return;
   struck.value = one;
   await load();
 }
 async function putBack() {
   const { weightG, at } = struck.value!;
-  if (!(await striking.keep(`/api/weighings/${uuidv7()}`, Weighing, { dogId, weightG, correctsId: null, note: '', at }))) return;
+  if (!(await striking.keep('weighings', uuidv7(), Weighing, { dogId, weightG, correctsId: null, note: '', at }, data.value!.dog.name))) return;
   struck.value = null;
   await load();
 }

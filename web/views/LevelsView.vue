@@ -8,6 +8,7 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 import { dayWords } from '../parts/age.ts';
 import DogHeader from '../parts/DogHeader.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
+import SaidBar from '../parts/SaidBar.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
@@ -78,7 +79,7 @@ const heading = computed(() => {
 /** The alarm that stands, with how far it was looked into. */
 const alarming = computed(() => device.value?.settings.find(({ look }) => look !== null) ?? null);
 const look = computed(() => alarming.value?.look ?? null);
-const telling = useTell(dogId, load);
+const telling = useTell(load);
 /** One of the four questions, answered: whether it was the cause. Contact that is felt is told as such, for every screen. */
 async function answer(cause: MoreCause, was: boolean) {
   const collarId = device.value!.collar.id;
@@ -139,7 +140,7 @@ const lastChecked = computed(() => {
             {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}
           </li>
         </ul>
-        <p v-if="telling.keeping.sentence.value" class="w-full text-mind" role="status">{{ telling.keeping.sentence.value }}</p>
+        <SaidBar class="w-full" :telling="telling" />
       </div>
       <p v-if="!setting" class="mt-2">
         <RouterLink to="/field" class="press press-main">Open the field log</RouterLink>

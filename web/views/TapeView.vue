@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
 import type { NewTaping } from '@banter/contract';
-import { COLLAR_KIND_NAMES, collarKind, Dog, RecordId, Taping, z, type CollarKindName } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, RecordId, Taping, Weighing, z, type CollarKindName } from '@banter/contract';
 import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, watch } from 'vue';
@@ -18,7 +18,7 @@ import WeightField from '../parts/WeightField.vue';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
-import { useKeep } from '../stores/keep.ts';
+import { BOXED, useYard } from '../stores/yard.ts';
 import { useSession } from '../stores/session.ts';
 import { useTapeAsks } from '../stores/tape-asks.ts';
 import { useUnits } from '../stores/units.ts';
@@ -27,7 +27,7 @@ const route = useRoute();
 const router = useRouter();
 const session = useSession();
 const units = useUnits();
-const keeping = useKeep();
+const keeping = useYard();
 const dogId = String(route.params.id);
 const correctsId = RecordId.safeParse(route.query.corrects).data ?? null;
 const { data, state, sentence, load, girths, fits } = useDogPage(dogId, { locker: 'all' });
@@ -52,6 +52,7 @@ const Draft = z.object({
   overCoat: z.enum(['parted', 'over']),
   coatDepth: z.string(),
   weight: z.string(),
+  weighingId: RecordId.default(() => uuidv7()),
   lengthUnit: z.enum(['in', 'cm']),
   massUnit: z.enum(['lb', 'kg']),
   at: z.string().nullable(),
@@ -63,6 +64,7 @@ const begin = (): Draft => ({
   overCoat: 'parted',
   coatDepth: '',
   weight: '',
+  weighingId: uuidv7(),
   lengthUnit: units.length,
   massUnit: units.mass,
   at: null,
@@ -134,11 +136,10 @@ async function keep() {
   // The time of the first try: the same request each time it is sent.
   draft.value.at ??= new Date().toISOString();
   const dog = data.value!.dog;
+  let boxed = false;
   if (weighed.value !== null && weighed.value !== dog.weightG) {
-    const { id, version, ...facts } = dog;
-    const kept = await keeping.keep(`/api/dogs/${id}`, Dog, { ...facts, weightG: weighed.value }, version);
-    if (!kept) return;
-    data.value = { ...data.value!, dog: kept };
+    const weighing = { dogId, weightG: weighed.value, correctsId: null, note: '', at: draft.value.at };
+    if (!(await keeping.keep('weighings', draft.value.weighingId, Weighing, weighing, dog.name))) return;
   }
   for (const site of ready.value) {
     const sent: NewTaping = {
@@ -158,9 +159,13 @@ async function keep() {
       correctsId,
       settled: draft.value.sites[site].settled,
     };
-    if (!(await keeping.keep(`/api/tapings/${draft.value.sites[site].id}`, Taping, sent))) return;
+    const kept = await keeping.keep('tapings', draft.value.sites[site].id, Taping, sent, `${dog.name}, ${nameOf(site)}`);
+    if (!kept) return;
+    boxed ||= kept === BOXED;
   }
   discard();
+  // It is sent by itself; a bench that does not know of it is no use.
+  if (boxed) return;
   await router.push(correctsId || (!girths.value.high && !ready.value.includes('high')) ? `/dogs/${dogId}` : `/dogs/${dogId}/bench`);
 }
 </script>

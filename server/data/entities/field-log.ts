@@ -1,37 +1,8 @@
-import type { FieldSession, LevelCap, NewFieldEvent } from '@banter/contract';
+import type { FieldSession, LevelCap } from '@banter/contract';
 import type { DogResponse, SessionPurpose } from '@banter/core';
 import type { StimulationMode } from '@banter/core/collars/electronic';
 import { EntitySchema } from 'typeorm';
 import { happenedColumns, recordColumns } from '../columns.ts';
-
-/** One thing told of a session. What is the event's own stands in `data`; `saidAt` is what the phone's clock said. */
-export type FieldEventRow = {
-  id: string;
-  kennelId: string;
-  sessionId: string;
-  dogId: string;
-  event: NewFieldEvent['event'];
-  data: Record<string, unknown>;
-  phone: string;
-  personId: string;
-  saidAt: Date;
-  at: Date;
-  recordedAt: Date;
-};
-export const FieldEventEntity = new EntitySchema<FieldEventRow>({
-  name: 'fieldEvent',
-  tableName: 'field_events',
-  columns: {
-    ...recordColumns,
-    sessionId: { type: 'uuid' },
-    dogId: { type: 'uuid' },
-    event: { type: 'varchar', length: 20 },
-    data: { type: 'json' },
-    phone: { type: 'varchar', length: 40 },
-    saidAt: { type: 'datetime', precision: 3 },
-    ...happenedColumns,
-  },
-});
 
 /** A session as its events leave it. */
 export type FieldSessionRow = Omit<FieldSession, 'begunAt' | 'endedAt' | 'lastAt' | 'handlerName'> & {

@@ -4,6 +4,7 @@ import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { nothingGetsInMigrations } from './nothing-gets-in.ts';
+import { oneLogMigrations } from './one-log.ts';
 import { oneTruthMigrations } from './one-truth.ts';
 import { ownerSaysMigrations } from './owner-says.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
@@ -29,4 +30,5 @@ export const migrations = [
   ...ownerSaysMigrations,
   ...oneTruthMigrations,
   ...standingMigrations,
+  ...oneLogMigrations,
 ];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The last of what was told, the way back, and room for a note. */
-import type { NewFieldEvent } from '@banter/contract';
+import type { NewHappening } from '@banter/contract';
 import type { SessionStory } from '@banter/core';
 import { computed, ref } from 'vue';
 import { eventSentence } from '../../field/event-words.ts';
@@ -17,7 +17,7 @@ const all = ref(false);
 const lines = computed(() => {
   const told = props.story.events.slice(all.value ? 0 : -SHOWN).reverse();
   const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit', timeZone: session.kennel!.timeZone });
-  return told.map(({ at, ...event }) => ({ id: event.id, time: time.format(at), text: eventSentence({ ...event, at: '' } as NewFieldEvent, log.page) }));
+  return told.map(({ at, ...event }) => ({ id: event.id, time: time.format(at), text: eventSentence({ ...event, at: '' } as NewHappening, log.page) }));
 });
 const { text } = useTyped(`field-note.${props.story.sessionId}`, { text: '' });
 function keep() {

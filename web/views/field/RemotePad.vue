@@ -132,7 +132,7 @@ function respond(response: DogResponse) {
     <NeedsMore
       v-if="looking"
       :device="device"
-      @found="(found) => (tell({ event: 'looked-into', collarId: device.collarId, found }), (looking = false))"
+      @found="(found) => (tell({ event: 'looked-through', collarId: device.collarId, found }), (looking = false))"
       @close="looking = false"
     />
     <button

@@ -14,13 +14,13 @@ import KeepBar from '../../parts/KeepBar.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useDraft } from '../../stores/draft.ts';
-import { useKeep } from '../../stores/keep.ts';
+import { useYard } from '../../stores/yard.ts';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const session = useSession();
-const keeping = useKeep();
+const keeping = useYard();
 const zone = computed(() => session.kennel!.timeZone);
 const dog = computed(() => props.neck.page.dog);
 const looks = computed(() => props.neck.page.skinLooks);
@@ -107,7 +107,7 @@ async function keep() {
     photoId,
     at: draft.value.at,
   };
-  if (!(await keeping.keep(`/api/skin-looks/${draft.value.id}`, SkinLook, sent))) return;
+  if (!(await keeping.keep('skin-looks', draft.value.id, SkinLook, sent, dog.value.name))) return;
   settle(begin());
   await props.neck.load();
 }
@@ -126,7 +126,7 @@ async function clearAll() {
   if (clearing.value.length === 0) clearing.value = places.map((one) => ({ id: uuidv7(), clock: one, at: new Date().toISOString() }));
   for (const { id, clock: one, at } of clearing.value) {
     const sent: NewSkinLook = { dogId: dog.value.id, clock: one, under: likelyUnder.value, grade: 0, sore: null, note: '', photoId: null, at };
-    if (!(await keeping.keep(`/api/skin-looks/${id}`, SkinLook, sent))) return;
+    if (!(await keeping.keep('skin-looks', id, SkinLook, sent, dog.value.name))) return;
   }
   clearing.value = [];
   await props.neck.load();

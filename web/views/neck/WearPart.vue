@@ -74,7 +74,7 @@ const strays = computed(() => wearsOf(wearAndDeviceEvents(props.neck.page.events
 const whoOf = (id: string) => props.neck.page.events.find((event) => event.id === id);
 const eventsOf = ({ wear }: DressedWear) =>
   props.neck.page.events
-    .filter((event) => 'dogId' in event && event.dogId === dog.value.id && event.collarId === wear.collarId)
+    .filter((event) => 'dogId' in event && 'collarId' in event && event.dogId === dog.value.id && event.collarId === wear.collarId)
     .filter(({ at }) => Date.parse(at) >= wear.from && (wear.to === null || Date.parse(at) <= wear.to))
     .map(({ id }) => id);
 </script>

@@ -1,37 +1,32 @@
-import { fieldEventOf, NewFieldEvent } from '@banter/contract';
+import { fieldEventOf, isOfSession } from '@banter/contract';
 import { houseRules, joinedSessions, sessionStory, sessionTally, HOUR_MS } from '@banter/core';
 import { isDeepStrictEqual } from 'node:util';
-import { In } from 'typeorm';
-import { EventEntity, type EventRow } from '../data/entities/event.ts';
-import { FieldEventEntity, FieldSessionEntity, PressEntity, type FieldEventRow, type FieldSessionRow, type PressRow } from '../data/entities/field-log.ts';
-import { PlanEntity } from '../data/entities/plan.ts';
-import { StageResultEntity, type StageResultRow } from '../data/entities/programme.ts';
-import type { KennelScope } from './kennel-scope.ts';
-import { kennelOf } from './kennels.ts';
+import { Between, In, IsNull } from 'typeorm';
+import { FieldSessionEntity, PressEntity, type FieldSessionRow, type PressRow } from '../../data/entities/field-log.ts';
+import { HappeningEntity, type HappeningRow } from '../../data/entities/happening.ts';
+import { PlanEntity } from '../../data/entities/plan.ts';
+import { StageResultEntity, type StageResultRow } from '../../data/entities/programme.ts';
+import type { KennelScope } from '../kennel-scope.ts';
+import { kennelOf } from '../kennels.ts';
+import { happeningAsKept } from './kept-happenings.ts';
 
-/** The event as its phone told it, out of its row; `at` is what the phone's clock said. */
-export function fieldEventAsSent({ id, event, sessionId, data, saidAt }: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent {
-  return NewFieldEvent.parse({ event, id, sessionId, at: saidAt.toISOString(), ...data });
-}
-/** The event with the time that counts. */
-export const fieldEventAsKept = (row: Omit<FieldEventRow, 'kennelId'>): NewFieldEvent => ({ ...fieldEventAsSent(row), at: row.at.toISOString() });
+type Row = Omit<HappeningRow, 'kennelId'>;
+
+/** What was told of a session as the core counts it. */
+const asFieldEvents = (rows: readonly Row[]) => rows.map(happeningAsKept).filter(isOfSession).map(fieldEventOf);
 
 /** What tells of joining for some dogs: every joining, and what took one back. */
-async function joiningEvents(scope: KennelScope, dogIds: readonly string[]): Promise<FieldEventRow[]> {
+async function toldOfJoining(scope: KennelScope, dogIds: readonly string[]): Promise<HappeningRow[]> {
   if (dogIds.length === 0) return [];
-  const joins = await scope.all(FieldEventEntity, { dogId: In([...dogIds]), event: 'joins' }, { at: 'ASC' });
+  const joins = await scope.all(HappeningEntity, { dogId: In([...dogIds]), event: 'joins' }, { at: 'ASC' });
   if (joins.length === 0) return [];
-  const voids = await scope
-    .query(FieldEventEntity)
-    .andWhere("record.event = 'void' AND JSON_VALUE(record.data, '$.eventId') IN (:...ids)", { ids: joins.map(({ id }) => id) })
-    .getMany();
-  return [...joins, ...voids];
+  return [...joins, ...(await scope.all(HappeningEntity, { eventId: In(joins.map(({ id }) => id)) }, { at: 'ASC' }))];
 }
 
 /** The session that some count as, and all that count as it. */
 export async function familyOf(scope: KennelScope, dogIds: readonly string[], sessionIds: readonly string[]): Promise<Map<string, string[]>> {
-  const events = await joiningEvents(scope, dogIds);
-  const joined = joinedSessions(events.map((row) => fieldEventOf(fieldEventAsKept(row))));
+  const events = await toldOfJoining(scope, dogIds);
+  const joined = joinedSessions(asFieldEvents(events));
   // Those that a joining spoke of are looked at again, so that one taken back parts them.
   const touched = new Set([...sessionIds, ...events.flatMap(({ event, data }) => (event === 'joins' ? [String(data.intoId)] : []))]);
   const families = new Map<string, string[]>();
@@ -43,22 +38,22 @@ export async function familyOf(scope: KennelScope, dogIds: readonly string[], se
 }
 
 /** Results of stages that were told in the field stand beside those told at the desk, as long as nobody takes them back. */
-function resultsOf(events: readonly NewFieldEvent[], rows: ReadonlyMap<string, FieldEventRow>, sessionId: string): Omit<StageResultRow, 'kennelId'>[] {
-  return events.flatMap((event) => {
-    if (event.event !== 'result') return [];
-    const { id, programmeId, stageId, met, of, setback } = event;
-    const row = rows.get(id)!;
-    return [{ id, programmeId, stageId, sessionId, met, of, setback, note: '', personId: row.personId, at: row.at, recordedAt: row.recordedAt }];
+const resultsOf = (rows: readonly Row[], sessionId: string): Omit<StageResultRow, 'kennelId'>[] =>
+  rows.flatMap((row) => {
+    const told = happeningAsKept(row);
+    if (told.event !== 'result') return [];
+    const { id, programmeId, stageId, met, of, setback } = told;
+    return [{ id, programmeId, stageId, sessionId, met, of, setback, note: '', personId: row.personId!, at: row.at, recordedAt: row.recordedAt }];
   });
-}
 
 /** Works out anew what stands of sessions, of their presses, and of the results told in them. */
-export async function rebuildFieldStories(scope: KennelScope, touched: readonly { sessionId: string; dogId: string }[]): Promise<void> {
+export async function rebuildSessionStories(scope: KennelScope, told: readonly Pick<Row, 'sessionId' | 'dogId'>[]): Promise<void> {
+  const touched = told.filter(({ sessionId }) => sessionId !== null);
   if (touched.length === 0) return;
-  const dogIds = [...new Set(touched.map(({ dogId }) => dogId))];
-  const families = await familyOf(scope, dogIds, [...new Set(touched.map(({ sessionId }) => sessionId))]);
+  const dogIds = [...new Set(touched.flatMap(({ dogId }) => dogId ?? []))];
+  const families = await familyOf(scope, dogIds, [...new Set(touched.map(({ sessionId }) => sessionId!))]);
   const all = [...new Set([...families.values()].flat())];
-  const rows = await scope.all(FieldEventEntity, { sessionId: In(all) }, { at: 'ASC', id: 'ASC' });
+  const rows = await scope.all(HappeningEntity, { sessionId: In(all) }, { at: 'ASC', id: 'ASC' });
   const before = new Map((await scope.all(PressEntity, { sessionId: In(all) }, { at: 'ASC' })).map((row) => [row.id, row]));
   const resultsBefore = new Map((await scope.all(StageResultEntity, { sessionId: In(all) }, { at: 'ASC' })).map((row) => [row.id, row]));
   const byId = new Map(rows.map((row) => [row.id, row]));
@@ -68,16 +63,16 @@ export async function rebuildFieldStories(scope: KennelScope, touched: readonly 
   const gone: string[] = [];
   for (const [root, members] of families) {
     const joined = new Map(members.map((id) => [id, root]));
-    const own = rows.filter(({ sessionId }) => joined.has(sessionId));
-    const story = sessionStory(
-      root,
-      own.map((row) => fieldEventOf(fieldEventAsKept(row))),
-      joined,
-    );
+    const own = rows.filter(({ sessionId }) => joined.has(sessionId!));
+    const story = sessionStory(root, asFieldEvents(own), joined);
     if (!story?.dogId || !story.handlerId) continue;
     const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
-    const told = story.events.map(({ id }) => fieldEventAsKept(byId.get(id)!));
-    results.push(...resultsOf(told, byId, root));
+    results.push(
+      ...resultsOf(
+        story.events.map(({ id }) => byId.get(id)!),
+        root,
+      ),
+    );
     gone.push(...members.filter((id) => id !== root));
     sessions.push({
       id: root,
@@ -115,20 +110,6 @@ export async function rebuildFieldStories(scope: KennelScope, touched: readonly 
   await scope.removeMany(FieldSessionEntity, gone);
 }
 
-/** A press that a device told, as the session's phone would have told it. */
-const asPress = ({ id, collarId, data, at, recordedAt }: Omit<EventRow, 'kennelId'>, { id: sessionId, dogId, handlerId }: FieldSessionRow) => ({
-  id,
-  sessionId,
-  dogId,
-  event: 'press' as const,
-  data: { collarId, level: data.level, mode: data.mode },
-  phone: 'device',
-  personId: handlerId,
-  saidAt: at,
-  at,
-  recordedAt,
-});
-
 /** The dogs that some collars were fitted to. */
 const fittedTo = async (scope: KennelScope, collarIds: readonly string[]) =>
   collarIds.length === 0 ? [] : await scope.all(PlanEntity, { collarId: In([...collarIds]) }, { at: 'ASC' });
@@ -140,10 +121,11 @@ async function reachOf(scope: KennelScope): Promise<(session: FieldSessionRow) =
 }
 
 /**
- * Puts presses that devices told into the sessions in which they happened: of a dog that wears the device by its fit, from the
- * session's beginning to its end. Those of no session stay with the device, until a phone that was away tells of one.
+ * Puts presses that devices told into the sessions in which they happened, before they are kept: of a dog that wears the device by its fit, from
+ * the session's beginning to its end. Those of no session stay with the device, until a phone that was away tells of one.
  */
-export async function devicePressesIntoSessions(scope: KennelScope, presses: readonly Omit<EventRow, 'kennelId'>[]): Promise<void> {
+export async function intoRunningSessions(scope: KennelScope, told: readonly Row[]): Promise<void> {
+  const presses = told.filter(({ event, sessionId }) => event === 'press' && sessionId === null);
   if (presses.length === 0) return;
   const plans = await fittedTo(scope, [...new Set(presses.flatMap(({ collarId }) => collarId ?? []))]);
   if (plans.length === 0) return;
@@ -158,52 +140,34 @@ export async function devicePressesIntoSessions(scope: KennelScope, presses: rea
     })
     .orderBy('record.begunAt', 'DESC')
     .getMany();
-  const known = new Set(
-    (
-      await scope.someOf(
-        FieldEventEntity,
-        presses.map(({ id }) => id),
-      )
-    ).map(({ id }) => id),
-  );
-  const rows = presses.flatMap((press) => {
-    if (known.has(press.id)) return [];
+  for (const press of presses) {
     const at = press.at.getTime();
     const session = sessions.find(
       (one) => one.begunAt.getTime() <= at && at <= reach(one) && plans.some(({ dogId, collarId }) => dogId === one.dogId && collarId === press.collarId),
     );
-    return session ? [asPress(press, session)] : [];
-  });
-  await scope.insertMany(FieldEventEntity, rows);
-  await rebuildFieldStories(scope, rows);
+    if (session) Object.assign(press, { sessionId: session.id, dogId: session.dogId });
+  }
+  // What takes one of them back goes with it.
+  const placed = new Map(presses.map((press) => [press.id, press]));
+  for (const one of told) {
+    const press = one.eventId === null ? undefined : placed.get(one.eventId);
+    if (press?.sessionId) Object.assign(one, { sessionId: press.sessionId, dogId: press.dogId });
+  }
 }
 
-/** Looks whether devices told presses of sessions that have only now become known. */
-export async function sessionsTakeDevicePresses(scope: KennelScope, sessionIds: readonly string[]): Promise<void> {
+/** Looks whether devices told presses of sessions that have only now become known, and puts them there; answers those. */
+export async function sessionsTakePresses(scope: KennelScope, sessionIds: readonly string[]): Promise<Row[]> {
   const sessions = await scope.someOf(FieldSessionEntity, sessionIds);
-  if (sessions.length === 0) return;
+  if (sessions.length === 0) return [];
   const reach = await reachOf(scope);
   const first = new Date(Math.min(...sessions.map(({ begunAt }) => begunAt.getTime())));
   const last = new Date(Math.max(...sessions.map(reach)));
-  const told = await scope.query(EventEntity).andWhere("record.event = 'press' AND record.at BETWEEN :first AND :last", { first, last }).getMany();
-  if (told.length === 0) return;
-  const voided = new Set((await scope.all(EventEntity, { event: 'void', eventId: In(told.map(({ id }) => id)) }, { at: 'ASC' })).map(({ eventId }) => eventId));
-  await devicePressesIntoSessions(
-    scope,
-    told.filter(({ id }) => !voided.has(id)),
-  );
-}
-
-/** A device takes a press back: it no longer stands in its session, either. */
-export async function devicePressesTakenBack(scope: KennelScope, voids: readonly Omit<EventRow, 'kennelId'>[]): Promise<void> {
-  const targets = await scope.someOf(
-    FieldEventEntity,
-    voids.flatMap(({ eventId }) => eventId ?? []),
-  );
-  const rows = voids.flatMap(({ id, eventId, at, recordedAt }) => {
-    const press = targets.find((target) => target.id === eventId && target.event === 'press');
-    return press ? [{ ...press, id, event: 'void' as const, data: { eventId }, saidAt: at, at, recordedAt }] : [];
-  });
-  await scope.insertMany(FieldEventEntity, rows);
-  await rebuildFieldStories(scope, rows);
+  const told = await scope.all(HappeningEntity, { event: 'press', at: Between(first, last), sessionId: IsNull() }, { at: 'ASC' });
+  if (told.length === 0) return [];
+  const voided = new Set((await scope.all(HappeningEntity, { eventId: In(told.map(({ id }) => id)) }, { at: 'ASC' })).map(({ eventId }) => eventId));
+  const standing = told.filter(({ id }) => !voided.has(id));
+  await intoRunningSessions(scope, standing);
+  const placed = standing.filter(({ sessionId }) => sessionId !== null);
+  await scope.putMany(HappeningEntity, placed);
+  return placed;
 }

@@ -1,25 +1,26 @@
 <script setup lang="ts">
 /** One entry that was refused: changed where that is what it takes, and sent again, or dropped. */
-import type { NewFieldEvent } from '@banter/contract';
+import type { NewHappening } from '@banter/contract';
 import { computed, ref } from 'vue';
-import TextField from '../../parts/TextField.vue';
-import type { BoxedEvent } from '../../field/field-box.ts';
-import { useTyped } from '../../stores/draft.ts';
+import { happeningsOf, type OutboxEntry } from '../outbox/outbox-entry.ts';
+import { useTyped } from '../stores/draft.ts';
+import TextField from './TextField.vue';
 
-const props = defineProps<{ entry: BoxedEvent; words: string }>();
-const emit = defineEmits<{ drop: []; again: [change: Partial<NewFieldEvent>] }>();
+const props = defineProps<{ entry: OutboxEntry; words: string }>();
+const emit = defineEmits<{ drop: []; again: [change: Partial<NewHappening>] }>();
 /** What of this sort of entry can be put right by hand. */
-const { event } = props.entry;
-const field = event.event === 'press' ? 'level' : event.event === 'note' ? 'text' : null;
+const [told = null, ...others] = happeningsOf(props.entry);
+const event = others.length === 0 ? told : null;
+const field = event?.event === 'press' ? 'level' : event?.event === 'note' ? 'text' : null;
 const changing = ref(false);
-const { typed } = useTyped(`refused.${event.id}`, { typed: event.event === 'press' ? String(event.level) : event.event === 'note' ? event.text : '' });
+const { typed } = useTyped(`refused.${props.entry.id}`, { typed: event?.event === 'press' ? String(event.level) : event?.event === 'note' ? event.text : '' });
 const level = computed(() => {
   const read = typed.value.trim() === '' ? Number.NaN : Number(typed.value.replace(',', '.'));
   return Number.isFinite(read) ? read : null;
 });
-const change = computed((): Partial<NewFieldEvent> | null => {
-  if (field === 'level') return level.value === null ? null : ({ level: level.value } as Partial<NewFieldEvent>);
-  if (field === 'text') return typed.value.trim() === '' ? null : ({ text: typed.value } as Partial<NewFieldEvent>);
+const change = computed((): Partial<NewHappening> | null => {
+  if (field === 'level') return level.value === null ? null : ({ level: level.value } as Partial<NewHappening>);
+  if (field === 'text') return typed.value.trim() === '' ? null : ({ text: typed.value } as Partial<NewHappening>);
   return {};
 });
 function again() {

@@ -3,7 +3,7 @@
 import type { ClockOff } from '@banter/contract';
 import { speakHours, HOUR_MS, MINUTE_MS } from '@banter/core';
 import { computed } from 'vue';
-import { useSession } from '../../stores/session.ts';
+import { useSession } from '../stores/session.ts';
 
 const props = defineProps<{ off: ClockOff }>();
 defineEmits<{ decide: [phoneIsWrong: boolean] }>();

@@ -1,0 +1,43 @@
+import { NewHappening, toldInColumns, type Happening } from '@banter/contract';
+import { BridgeEntity } from '../../data/entities/bridge.ts';
+import type { HappeningRow } from '../../data/entities/happening.ts';
+import { PersonEntity } from '../../data/entities/person.ts';
+import type { KennelScope } from '../kennel-scope.ts';
+
+type Row = Omit<HappeningRow, 'kennelId'>;
+
+/** What happened as its teller told it, out of its row. */
+export const happeningAsTold = (row: Row): NewHappening => NewHappening.parse(toldInColumns(row, row.id, row.saidAt.toISOString()));
+/** What happened, at the time that counts. */
+export const happeningAsKept = (row: Row): NewHappening => NewHappening.parse(toldInColumns(row, row.id, row.at.toISOString()));
+
+/** What happened with who told it, people and bridges by their names. */
+export async function happeningAnswers(scope: KennelScope, rows: readonly HappeningRow[]): Promise<Happening[]> {
+  const ids = (of: (row: HappeningRow) => string | null) => [...new Set(rows.flatMap((row) => of(row) ?? []))];
+  const [people, bridges] = await Promise.all([
+    scope.someOf(
+      PersonEntity,
+      ids(({ personId }) => personId),
+    ),
+    scope.someOf(
+      BridgeEntity,
+      ids(({ bridgeId }) => bridgeId),
+    ),
+  ]);
+  const names = new Map([...people, ...bridges].map(({ id, name }) => [id, name]));
+  return rows.map((row): Happening => ({
+    ...happeningAsKept(row),
+    saidAt: row.saidAt.toISOString(),
+    recordedAt: row.recordedAt.toISOString(),
+    source: row.source,
+    phone: row.phone,
+    personId: row.personId,
+    personName: names.get(row.personId ?? row.bridgeId!) ?? '',
+  }));
+}
+
+/** The row of something that a hand told besides something else: a check that felt the contacts. */
+export const toldByHand = (
+  told: Pick<Row, 'id' | 'event' | 'collarId' | 'data'>,
+  { personId, at, recordedAt }: { personId: string; at: Date; recordedAt: Date },
+): Row => ({ ...told, dogId: null, sessionId: null, eventId: null, source: 'hand', phone: '', personId, bridgeId: null, saidAt: at, at, recordedAt });

@@ -1,0 +1,262 @@
+import { HappeningsKept, z, type ClockOff, type NewHappening } from '@banter/contract';
+import { useEventListener } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { send } from '../api/request.ts';
+import { OutboxBox } from '../outbox/outbox-box.ts';
+import { happeningsOf, type EntryOutcome, type OutboxEntry, type UnreadEntry } from '../outbox/outbox-entry.ts';
+import { sendOutbox, toSend, type Post } from '../outbox/outbox-sender.ts';
+import { useConnection } from './connection.ts';
+import { useSession } from './session.ts';
+import { DAY_MS, MINUTE_MS } from '@banter/core';
+
+const FIRST_WAIT_MS = 1500;
+const LONGEST_WAIT_MS = 60_000;
+/** So long somebody waits to hear what became of an entry, ms. */
+const PATIENCE_MS = 8000;
+/** What the kennel has is forgotten here after this long; of a session, whose story is told on this phone, after this long. */
+const KEPT_HERE_MS = 5 * MINUTE_MS;
+const SESSION_KEPT_HERE_MS = 2 * DAY_MS;
+
+const POST: Post = {
+  happenings: (batch) => send('POST', '/api/happenings', HappeningsKept, batch),
+  record: (path, id, body) => send('PUT', `/api/${path}/${id}`, z.unknown(), body),
+};
+
+/** What is to be sent, but for its place and its standing. */
+export type NewEntry = Pick<OutboxEntry, 'id' | 'words' | 'sent'>;
+
+/**
+ * The outbox of this device: what is done in the yard is written down here at once, shown at once, and sent when there is a connection, in
+ * order and once each, from whichever screen is open. Works from a cold start without one.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const session = useSession();
+  const connection = useConnection();
+  const box = shallowRef<OutboxBox | null>(null);
+  const entries = shallowRef<readonly OutboxEntry[]>([]);
+  const unread = shallowRef<UnreadEntry[]>([]);
+  const sending = ref<'still' | 'sending' | 'away' | 'signed-out' | 'failed'>('still');
+  const sentence = ref('');
+  const clockAsk = shallowRef<ClockOff | null>(null);
+  /** Where the last entry lies when the device has no room. */
+  const full = ref<'no' | 'spilled' | 'nowhere'>('no');
+  const asking = new Map<string, (outcome: EntryOutcome) => void>();
+  let boxKennel = '';
+  let opening: Promise<void> | null = null;
+  let phone = '';
+  let wait = FIRST_WAIT_MS;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Opens the box of whoever's kennel this is, once. */
+  async function open(): Promise<void> {
+    const kennelId = session.kennel?.id;
+    if (!kennelId) return;
+    if (boxKennel !== kennelId) {
+      boxKennel = kennelId;
+      opening = (async () => {
+        const opened = await OutboxBox.open(kennelId);
+        phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
+        // What somebody told while it was being opened lies in the last resort.
+        const lying = await opened.all();
+        const there = new Set(lying.map(({ id }) => id));
+        entries.value = [...lying, ...entries.value.filter(({ id }) => !there.has(id))];
+        unread.value = await opened.unread();
+        box.value = opened;
+        void navigator.storage?.persist?.().catch(() => {});
+      })();
+    }
+    await opening;
+    void trySend();
+  }
+  watch(
+    () => session.me?.kennel.id,
+    (kennelId) => {
+      if (kennelId !== undefined && kennelId !== boxKennel) entries.value = [];
+      if (kennelId !== undefined) void open();
+    },
+    { immediate: true },
+  );
+
+  function put(changed: readonly OutboxEntry[]) {
+    const by = new Map(changed.map((one) => [one.id, one]));
+    const there = new Set(entries.value.map(({ id }) => id));
+    entries.value = [...entries.value.map((one) => by.get(one.id) ?? one), ...changed.filter(({ id }) => !there.has(id))];
+  }
+  function heard(changed: readonly OutboxEntry[], outcomes: ReadonlyMap<string, EntryOutcome>) {
+    put(changed);
+    for (const [id, outcome] of outcomes) settle(id, outcome);
+  }
+  function settle(id: string, outcome: EntryOutcome) {
+    asking.get(id)?.(outcome);
+    asking.delete(id);
+  }
+
+  /** One lock for all tabs of this device: what one sends, no other sends meanwhile. */
+  const alone = <T>(work: () => Promise<T>): Promise<T> => (navigator.locks ? navigator.locks.request(`banter-outbox-${boxKennel}`, work) : work());
+
+  let running = false;
+  async function trySend(): Promise<void> {
+    clearTimeout(timer);
+    const opened = box.value;
+    if (running || !opened || clockAsk.value || !session.me) return;
+    if (toSend(entries.value).length === 0) {
+      sending.value = 'still';
+      return;
+    }
+    running = true;
+    sending.value = 'sending';
+    const outcome = await alone(() => sendOutbox(opened, POST, { phone, now: () => Date.now(), heard })).catch(() => ({ is: 'away' as const }));
+    running = false;
+    if (outcome.is === 'done') {
+      sending.value = 'still';
+      wait = FIRST_WAIT_MS;
+      connection.reached();
+      await forgetOld();
+      if (entries.value.some(({ status }) => status === 'to-send')) void trySend();
+      return;
+    }
+    // Whoever asked what became of an entry hears that it is safe here; a try that found nobody may find somebody in a moment.
+    if (outcome.is !== 'away' || !navigator.onLine) for (const { id } of toSend(entries.value)) settle(id, { is: 'boxed' });
+    if (outcome.is === 'clock') {
+      sending.value = 'still';
+      clockAsk.value = outcome.off;
+    } else if (outcome.is === 'signed-out') {
+      sending.value = 'signed-out';
+      session.lost();
+    } else {
+      sending.value = outcome.is;
+      if (outcome.is === 'failed') sentence.value = outcome.sentence;
+      else connection.missed();
+      timer = setTimeout(() => void trySend(), wait);
+      wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+    }
+  }
+  useEventListener('online', () => void trySend());
+  useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
+
+  /** Sessions that go on here, whose story is not forgotten. */
+  const liveSessions = shallowRef<ReadonlySet<string>>(new Set());
+  async function forgetOld(): Promise<void> {
+    const now = Date.now();
+    const gone = entries.value.filter((entry) => {
+      if (entry.status !== 'kept') return false;
+      const sessions = happeningsOf(entry).flatMap((told) => ('sessionId' in told ? (told.sessionId ?? []) : []));
+      const old = now - Date.parse(entry.at);
+      return sessions.length === 0 ? old > KEPT_HERE_MS : old > SESSION_KEPT_HERE_MS && !sessions.some((id) => liveSessions.value.has(id));
+    });
+    if (gone.length === 0) return;
+    const ids = new Set(gone.map(({ id }) => id));
+    entries.value = entries.value.filter(({ id }) => !ids.has(id));
+    await box.value?.remove([...ids]);
+  }
+
+  let lastSeq = 0;
+  const nextSeq = () => (lastSeq = Math.max(lastSeq, entries.value.at(-1)?.seq ?? 0) + 1);
+  async function write(changed: readonly OutboxEntry[]): Promise<void> {
+    put(changed);
+    if (!box.value) await open();
+    const lies = (await box.value?.put(changed)) ?? 'nowhere';
+    full.value = lies === 'kept' ? 'no' : lies;
+  }
+
+  /** Writes down what was done; answers once it is kept, refused, or safe on this device for later. */
+  function add(entry: NewEntry): Promise<EntryOutcome> {
+    const one: OutboxEntry = { ...entry, seq: nextSeq(), at: new Date().toISOString(), status: 'to-send', message: '' };
+    const outcome = new Promise<EntryOutcome>((resolve) => asking.set(entry.id, resolve));
+    // A connection that hangs holds nobody up: it is safe here.
+    setTimeout(() => settle(entry.id, { is: 'boxed' }), PATIENCE_MS);
+    void write([one]).then(() => {
+      // Nothing is tried while it is known that nothing can be sent.
+      if (clockAsk.value || sending.value === 'signed-out') settle(entry.id, { is: 'boxed' });
+      void trySend();
+    });
+    return outcome;
+  }
+  /** Writes down things that happened, kept whole or not at all. */
+  const tell = (happenings: readonly NewHappening[], { words = '', source = 'hand' as 'hand' | 'stand-in' } = {}): Promise<EntryOutcome> =>
+    add({ id: happenings[0]!.id, words, sent: { is: 'happenings', source, happenings: [...happenings] } });
+  /** Knows of things that the kennel has already. */
+  async function know(happenings: readonly NewHappening[]): Promise<void> {
+    await write(
+      happenings.map((told): OutboxEntry => ({
+        id: told.id,
+        seq: nextSeq(),
+        at: told.at,
+        status: 'kept',
+        message: '',
+        words: '',
+        sent: { is: 'happenings', source: 'hand', happenings: [told] },
+      })),
+    );
+  }
+
+  /** Lets go of an entry that was refused, after somebody has read why; what speaks of it goes too. */
+  async function letGo(id: string): Promise<void> {
+    const dropped = entries.value.find((one) => one.id === id);
+    const ids = new Set([id, ...(dropped ? happeningsOf(dropped).map((told) => told.id) : [])]);
+    const begun = new Set((dropped ? happeningsOf(dropped) : []).flatMap((told) => (told.event === 'begin' ? [told.sessionId] : [])));
+    const of = (told: NewHappening) =>
+      (told.event === 'void' && ids.has(told.eventId)) ||
+      (told.event === 'response' && ids.has(told.pressId)) ||
+      ('sessionId' in told && told.sessionId !== undefined && begun.has(told.sessionId));
+    const gone = entries.value.filter((one) => one.id === id || (one.status === 'waits' && happeningsOf(one).some(of))).map((one) => one.id);
+    entries.value = entries.value.filter((one) => !gone.includes(one.id));
+    unread.value = unread.value.filter((one) => one.id !== id);
+    await box.value?.remove([id, ...gone]);
+  }
+
+  /** Sends a refused entry again, put right where something is changed of what happened. */
+  async function putRight(id: string, change: Partial<NewHappening> = {}): Promise<void> {
+    const one = entries.value.find((entry) => entry.id === id);
+    if (!one) return;
+    const { sent } = one;
+    const again: OutboxEntry = {
+      ...one,
+      status: 'to-send',
+      message: '',
+      sent: sent.is === 'record' ? sent : { ...sent, happenings: sent.happenings.map((told) => ({ ...told, ...change }) as NewHappening) },
+    };
+    await write([again]);
+    void trySend();
+  }
+
+  async function decideClock(phoneIsWrong: boolean): Promise<void> {
+    const off = clockAsk.value;
+    if (!off) return;
+    await box.value?.putClock({ aheadMs: phoneIsWrong ? off.aheadMs : 0, measuredMs: off.aheadMs });
+    clockAsk.value = null;
+    void trySend();
+  }
+
+  /** Before somebody signs out: what the kennel has is forgotten here. */
+  const forgetKept = async () => {
+    await box.value?.forgetKept();
+    entries.value = entries.value.filter(({ status }) => status !== 'kept');
+  };
+
+  return {
+    box,
+    open,
+    entries,
+    unread,
+    sending,
+    sentence,
+    clockAsk,
+    full,
+    waiting: computed(() => toSend(entries.value).length),
+    refused: computed(() => entries.value.filter(({ status }) => status === 'refused')),
+    /** What happened and is not refused, sent or not, in order. */
+    told: computed(() => entries.value.filter(({ status }) => status !== 'refused').flatMap(happeningsOf)),
+    liveSessions,
+    add,
+    tell,
+    know,
+    letGo,
+    putRight,
+    decideClock,
+    trySend,
+    forgetKept,
+  };
+});
