@@ -2,7 +2,8 @@
  * `npm run bench:kennel [COPIES]`: what each screen asks for, in the demo and in a kennel made of the demo's own file so many times over
  * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
  * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
- * own reads take by themselves on the large one, and which long tables any of them reads whole.
+ * own reads take by themselves on the large one, and which long tables any of them reads whole. Then a batch of a hundred happenings of one session,
+ * kept, beside the bare inserts of the same rows, one after another in one transaction and in as few statements as there are tables.
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
@@ -11,6 +12,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import pino from 'pino';
+import { v7 as uuidv7 } from 'uuid';
 // @ts-expect-error — plain JavaScript that runs before anything is installed
 import { startMariadb } from '../bin/lib/mariadb.mjs';
 import { makeApp } from '../server/app.ts';
@@ -135,7 +137,7 @@ try {
      JOIN seq_1_to_${Math.ceil((PRESSES - Number(had!.count)) / COPIES)} WHERE some.place = 1`,
     [kennel!.id],
   );
-  await dataSource.query('ANALYZE TABLE presses, events, field_events, field_sessions, plans, fit_checks, tapings');
+  await dataSource.query('ANALYZE TABLE presses, happenings, field_sessions, plans, fit_checks, tapings');
   const [sums] = (await dataSource.query('SELECT COUNT(*) AS presses, (SELECT COUNT(*) FROM dogs WHERE kennelId = ?) AS dogs FROM presses WHERE kennelId = ?', [
     kennel!.id,
     kennel!.id,
@@ -222,6 +224,49 @@ try {
         (bare.whole.length > 0 ? `  read whole: ${bare.whole.join(', ')}` : ''),
     );
   }
+
+  const me = json<{ me: { person: { id: string }; kennel: { id: string } } }>(await ask('GET', '/api/doorstep', { cookie: own })).me;
+  const [device] = json<{ collars: { id: string }[] }>(await ask('GET', `/api/dogs/${bramble}/levels`, { cookie: own })).collars;
+  const batchOf = () => {
+    const from = Date.now() - 600_000;
+    const sessionId = uuidv7();
+    const told = (seconds: number, own: object) => ({ id: uuidv7(), sessionId, at: new Date(from + seconds * 1000).toISOString(), ...own });
+    const presses = Array.from({ length: 49 }, (_none, index) => {
+      const press = told(10 + index * 10, { event: 'press', collarId: device!.id, level: 9, mode: 'momentary' });
+      return [press, told(11 + index * 10, { event: 'response', pressId: press.id, response: 'did', latencyMs: 900 })];
+    });
+    return [
+      told(0, { event: 'begin', dogId: bramble, setting: 'yard', handlerId: me.person.id, purpose: 'work' }),
+      ...presses.flat(),
+      told(550, { event: 'end' }),
+    ];
+  };
+  const sendBatch = async () => {
+    const body = JSON.stringify({ source: 'hand', phone: 'bench', sentAt: new Date().toISOString(), clock: null, happenings: batchOf() });
+    const answer = await ask('POST', '/api/happenings', { cookie: own, body });
+    const { results } = json<{ results?: { status: string }[] }>(answer);
+    if (!results?.every(({ status }) => status === 'kept')) throw new Error(plain(answer).toString().slice(0, 300));
+  };
+  const columns = 'id, kennelId, event, dogId, collarId, sessionId, eventId, data, source, phone, personId, bridgeId, saidAt, at, recordedAt';
+  const rowsOf = () =>
+    batchOf().map(({ id, sessionId, at, event, ...own }: Record<string, unknown>) => {
+      const { collarId = null, ...data } = own;
+      const now = new Date(at as string);
+      return [id, me.kennel.id, event, bramble, collarId, sessionId, null, JSON.stringify(data), 'hand', 'bench', me.person.id, null, now, now, now];
+    });
+  const insertBare = (atOnce: boolean) => async () => {
+    const rows = rowsOf();
+    const places = (count: number) => Array.from({ length: count }, () => `(${columns.replaceAll(/\w+/g, '?')})`).join(', ');
+    await dataSource.transaction(async (manager) => {
+      if (atOnce) await manager.query(`INSERT INTO happenings (${columns}) VALUES ${places(rows.length)}`, rows.flat());
+      else for (const row of rows) await manager.query(`INSERT INTO happenings (${columns}) VALUES ${places(1)}`, row);
+    });
+  };
+  const { medians: batch, p95s: slow } = await timesOfBoth(sendBatch, insertBare(false), { runs: RUNS, warmUp: 1 });
+  const { medians: few } = await timesOfBoth(sendBatch, insertBare(true), { runs: RUNS, warmUp: 1 });
+  console.log(
+    `\na hundred happenings of a session: kept in ${batch[0].toFixed(0)} ms (p95 ${slow[0].toFixed(0)} ms); their rows bare, one by one ${batch[1].toFixed(0)} ms, at once ${few[1].toFixed(0)} ms`,
+  );
 } finally {
   server.closeAllConnections();
   server.close();

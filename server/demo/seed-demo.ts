@@ -83,7 +83,7 @@ function readingsOf(taping: ToldTaping, make: Generator): number[] {
 
 /** Tells what happened in the demo kennel; all of it can be kept. */
 async function tellDemo(scope: KennelScope, units: readonly Unit[], phone: string, now: Date): Promise<void> {
-  const outcomes = await keepHappenings(scope, units, { teller: { source: 'hand', bridgeId: null }, phone, aheadMs: 0 }, now.getTime());
+  const outcomes = await keepHappenings(scope, units, { teller: { source: 'hand', bridgeId: null }, strict: true, phone, aheadMs: 0 }, now.getTime());
   const odd = outcomes.flat().find(({ status }) => status !== 'kept');
   if (odd) throw new Error(`the demo kennel cannot be told: ${odd.message}`);
 }

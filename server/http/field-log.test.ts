@@ -205,6 +205,16 @@ describe('what a phone logged', () => {
 });
 
 describe('what is shown of it', () => {
+  it('felt in a session and taken back at the neck is one thing: gone from the session, too', async () => {
+    const { sessionId, begin, event } = session();
+    const felt = event(30, { event: 'contact', collarId: remote, made: false });
+    await send([begin(), felt, event(60, { event: 'reward' })]);
+    await mustTell(agent, [{ event: 'void', id: uuidv7(), at: new Date().toISOString(), eventId: felt.id }]);
+    const { events } = await page(sessionId);
+    expect(events.map(({ event: name }) => name)).toEqual(['begin', 'contact', 'reward', 'void']);
+    expect((await agent.get(`/api/dogs/${dog}/levels`)).body.contactChecks).toEqual([]);
+  });
+
   it('a finding run that settled: every page says one level, and the next run begins three steps under it', async () => {
     const { begin, press, response } = session();
     const run: [number, string][] = [[5, 'none'], [6, 'small'], [5, 'none'], [6, 'small'], [5, 'none'], [6, 'small'], [5, 'none']]; // prettier-ignore

@@ -85,6 +85,29 @@ describe('what a hand tells of wearing', () => {
     expect(answers.flat().map(({ status }) => status).sort()).toEqual(['kept', 'refused']); // prettier-ignore
   });
 
+  it('told together is kept whole or not at all: an end put later, and back again where it would overlap', async () => {
+    const [first, wrong, later] = [on(8), off(6), on(4)];
+    expect(await keptAll([first, wrong, later])).toBe(true);
+    const ends = (hours: number) => [{ event: 'void', id: uuidv7(), at: ago(0), eventId: wrong.id }, off(hours)] as NewHappening[];
+    // Until three hours ago it would lie over the next wear; the end that was told before still stands.
+    expect((await entry(ends(3))).map(({ status }) => status)).toEqual(['refused', 'refused']);
+    expect((await neck()).events).toHaveLength(3);
+    expect(await keptAll(ends(5))).toBe(true);
+    const { wears } = wearsOf(wearAndDeviceEvents((await neck()).events).wear);
+    expect(wears.map(({ to }) => to !== null && Math.round((Date.now() - to) / HOUR))).toEqual([5, false]);
+    // One that cannot even be read takes the other with it, with its sentence.
+    const broken = { ...on(1), clock: 25 } as NewHappening;
+    const [one, other] = await entry([off(2), broken]);
+    expect([one!.status, other!.status, one!.message === other!.message]).toEqual(['refused', 'refused', true]);
+  });
+
+  it('sent as lines by somebody who is signed in, it comes in any order', async () => {
+    const told = [off(2), on(3)];
+    const answer = await agent.post('/api/happenings').set('Content-Type', 'application/x-ndjson').send(lines(told));
+    expect(answer.body).toEqual({ kept: 2, known: 0, refused: [] });
+    expect(wearsOf(wearAndDeviceEvents((await neck()).events).wear).wears).toHaveLength(1);
+  });
+
   it('is taken back by a later event, and stays in the record', async () => {
     const wrong = on(2);
     await entry([wrong]);

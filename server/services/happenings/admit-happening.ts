@@ -30,12 +30,13 @@ export type Around = {
 export type Verdict = { status: 'refused' | 'waits'; field: string; message: string };
 const refused = (field: string, message: string): Verdict => ({ status: 'refused', field, message });
 const waits = (field: string, message: string): Verdict => ({ status: 'waits', field, message });
-type In = { known: Known; around: Around; teller: Teller };
+/** `strict`: told by a hand, as it happens; else by lines, which may come late and in any order. */
+type In = { known: Known; around: Around; teller: Teller; strict: boolean };
 
 /** What is wrong with something that was told, against what is known; null when nothing is. `at` is the time that counts, ms. */
-export function verdictOn(told: NewHappening, at: number, { known, around, teller }: In): Verdict | null {
-  if (at > around.now + (teller.source === 'bridge' ? CLOCK_AHEAD_MS : AHEAD_MS)) return refused('at', 'This time lies in the future.');
-  if (told.event === 'void') return voidVerdict(told, { known, around, teller });
+export function verdictOn(told: NewHappening, at: number, { known, around, teller, strict }: In): Verdict | null {
+  if (at > around.now + (strict ? AHEAD_MS : CLOCK_AHEAD_MS)) return refused('at', 'This time lies in the future.');
+  if (told.event === 'void') return voidVerdict(told, { known, teller, strict });
   if ('sessionId' in told && told.sessionId !== undefined) {
     if (teller.source === 'bridge') return refused('sessionId', 'A bridge tells of devices; sessions are told by who works in them.');
     return sessionVerdict({ ...told, sessionId: told.sessionId }, at, known, around);
@@ -47,13 +48,10 @@ export function verdictOn(told: NewHappening, at: number, { known, around, telle
 }
 
 /** What takes something back must find it; a session's beginning stands, and a bridge takes back only its own. */
-function voidVerdict(told: NewHappening & { event: 'void' }, { known, teller }: In): Verdict | null {
+function voidVerdict(told: NewHappening & { event: 'void' }, { known, teller, strict }: Omit<In, 'around'>): Verdict | null {
   const target = known.happenings.get(told.eventId);
   if (told.sessionId !== undefined && !known.sessions.has(told.sessionId)) return waits('sessionId', 'Its session has not arrived yet.');
-  if (!target)
-    return teller.source === 'bridge'
-      ? refused('eventId', 'There is no such event in this kennel.')
-      : waits('eventId', 'What it takes back has not arrived yet.');
+  if (!target) return strict ? waits('eventId', 'What it takes back has not arrived yet.') : refused('eventId', 'There is no such event in this kennel.');
   if (teller.bridgeId !== null && target.bridgeId !== teller.bridgeId) return refused('eventId', 'A bridge takes back only what it told itself.');
   if (target.event === 'void' || (told.sessionId !== undefined && target.sessionId !== told.sessionId))
     return refused('eventId', 'This is nothing of this session that can be taken back.');

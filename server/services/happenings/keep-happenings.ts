@@ -32,8 +32,8 @@ import { wearClashes } from './wear-clashes.ts';
 type Row = Omit<HappeningRow, 'kennelId'>;
 /** What is told at once: each unit is kept whole or not at all. */
 export type Unit = readonly NewHappening[];
-/** How it is told: from which phone, whose clock runs ahead by so much, ms. */
-export type Telling = { teller: Teller; phone: string; aheadMs: number };
+/** How it is told: by a hand as it happens (`strict`) or by lines; from which phone, whose clock runs ahead by so much, ms. */
+export type Telling = { teller: Teller; strict: boolean; phone: string; aheadMs: number };
 /** What became of one: with the field that is wrong, where one is. */
 export type Outcome = Pick<HappeningResult, 'status' | 'message'> & { field?: string };
 
@@ -45,17 +45,18 @@ const idsIn = (told: readonly NewHappening[], ...fields: string[]) => [
 
 /** What is told is judged against: its sessions, dogs, people, collars, and what was told before under its ids or is spoken of. */
 async function surroundings(scope: KennelScope, told: readonly NewHappening[], now: number) {
-  const sessionIds = idsIn(told, 'sessionId', 'intoId');
+  const spokenOf = idsIn(told, 'id', 'eventId', 'pressId');
+  const before = await scope.someOf(HappeningEntity, spokenOf);
+  const sessionIds = [...new Set([...idsIn(told, 'sessionId', 'intoId'), ...before.flatMap(({ sessionId }) => sessionId ?? [])])];
   const beginnings = () =>
     sessionIds.length === 0 ? [] : scope.all(HappeningEntity, { sessionId: In(sessionIds), event: 'begin' }, { at: 'DESC', id: 'DESC' });
-  const before = await beginnings();
-  const dogIds = [...new Set([...before.flatMap(({ dogId }) => dogId ?? []), ...idsIn(told, 'dogId')])];
+  const dogIds = [...new Set([...(await beginnings()).flatMap(({ dogId }) => dogId ?? []), ...idsIn(told, 'dogId')])];
   // One phone at a time works on a dog's sessions.
   const dogs = sessionIds.length > 0 ? await scope.holdSome(DogEntity, dogIds) : await scope.someOf(DogEntity, dogIds);
-  const rows = new Map<string, Row>((await scope.someOf(HappeningEntity, idsIn(told, 'id', 'eventId', 'pressId'))).map((row) => [row.id, row]));
-  const collarIds = [...new Set([...idsIn(told, 'collarId'), ...[...rows.values()].flatMap(({ collarId }) => collarId ?? [])])];
-  // Read again: another phone may have begun one while this waited for the dog.
+  // Read again: another phone may have begun one, or told the same, while this waited for the dog.
   const begun = await beginnings();
+  const rows = new Map<string, Row>((sessionIds.length > 0 ? await scope.someOf(HappeningEntity, spokenOf) : before).map((row) => [row.id, row]));
+  const collarIds = [...new Set([...idsIn(told, 'collarId'), ...[...rows.values()].flatMap(({ collarId }) => collarId ?? [])])];
   const kennel = await kennelOf(scope);
   const plans = sessionIds.length * collarIds.length === 0 ? [] : await scope.all(PlanEntity, { dogId: In(dogIds), collarId: In(collarIds) }, { at: 'ASC' });
   return {
@@ -96,10 +97,14 @@ function isSame(row: Row, told: NewHappening): boolean {
  * wears overlap or end before they begin; a device that tells late or twice is taken as it is, and what is odd is seen in the wears. Runs in the
  * caller's transaction.
  */
-export async function keepHappenings(scope: KennelScope, units: readonly Unit[], { teller, phone, aheadMs }: Telling, now: number): Promise<Outcome[][]> {
+export async function keepHappenings(
+  scope: KennelScope,
+  units: readonly Unit[],
+  { teller, strict, phone, aheadMs }: Telling,
+  now: number,
+): Promise<Outcome[][]> {
   const all = units.flat();
   const { rows, known, around } = await surroundings(scope, all, now);
-  const strict = teller.source !== 'bridge';
   const collarOfWear = (told: NewHappening): string[] => {
     const target = told.event === 'void' ? rows.get(told.eventId) : undefined;
     if (WEAR.has(told.event) && 'collarId' in told) return [told.collarId];
@@ -138,7 +143,7 @@ export async function keepHappenings(scope: KennelScope, units: readonly Unit[],
         return { status: 'refused', field: 'id', message: 'Something else is already recorded under this id.' };
       }
       const at = Date.parse(told.at) - aheadMs;
-      const verdict: Verdict | null = verdictOn(told, at, { known, around, teller });
+      const verdict: Verdict | null = verdictOn(told, at, { known, around, teller, strict });
       if (verdict) return verdict;
       const row = rowOf(told, at);
       added.push(row);
@@ -266,7 +271,7 @@ export async function keepBatch(scope: KennelScope, sent: HappeningBatchSent, no
         wrong.set(one, { id: read.get(one)!.id, status: 'refused', message: fault?.message ?? 'Something that belongs to it is missing.' });
     }
   }
-  const telling: Telling = { teller: { source: sent.source, bridgeId: null }, phone: sent.phone, aheadMs: sent.clock?.aheadMs ?? 0 };
+  const telling: Telling = { teller: { source: sent.source, bridgeId: null }, strict: true, phone: sent.phone, aheadMs: sent.clock?.aheadMs ?? 0 };
   const told = units.map((unit) => unit.map((index) => read.get(index)!));
   const kept = await keepApart(scope, told, telling, now.getTime(), failed);
   const results = new Map(wrong);

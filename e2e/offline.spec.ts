@@ -1,0 +1,104 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import { expect, expectAccessible, read, test } from './bench-hand.ts';
+import { dressedDog } from './known-dogs.ts';
+
+test.use({ serviceWorkers: 'allow' });
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+
+/** A tab that was killed, opened again at an address: from a cold start, with nobody to ask. */
+async function cold(context: BrowserContext, before: Page, path: string): Promise<Page> {
+  await before.close({ runBeforeUnload: false });
+  const page = await context.newPage();
+  await page.goto(path);
+  return page;
+}
+/** Addresses whose answers lie on the device. */
+const answersOn = (page: Page): Promise<string[]> =>
+  page.evaluate(async () => {
+    const names = (await indexedDB.databases()).flatMap(({ name }) => (name?.startsWith('banter-answers-') ? [name] : []));
+    const paths = names.map(
+      (name) =>
+        new Promise<string[]>((resolve, reject) => {
+          const opening = indexedDB.open(name);
+          opening.onerror = () => reject(new Error(name));
+          opening.onsuccess = () => {
+            const asked = opening.result.transaction('answers').objectStore('answers').getAllKeys();
+            asked.onsuccess = () => {
+              opening.result.close();
+              resolve(asked.result.map(String));
+            };
+          };
+        }),
+    );
+    return (await Promise.all(paths)).flat();
+  });
+
+test('an afternoon without a connection: collars, skin, a check, a tape and a weight, the tab killed between; all of it is kept once', async ({
+  page: first,
+  context,
+  expectFaults,
+}) => {
+  test.setTimeout(300_000);
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  let page = first;
+  const dogId = await dressedDog(page);
+  // Something is due of the dog today: its screens are fetched ahead, without having been opened.
+  await page.goto('/today');
+  await expect(page.getByText('Yarrow').first()).toBeVisible();
+  await page.evaluate(() => navigator.serviceWorker.ready.then((ready) => ready.active?.state));
+  await expect
+    .poll(() => answersOn(page), { timeout: 30_000 })
+    .toEqual(expect.arrayContaining(['page', 'neck', 'growth'].map((of) => `/api/dogs/${dogId}/${of}`)));
+  await context.setOffline(true);
+
+  page = await cold(context, page, `/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText(/^Put on/);
+  await expect(page.getByText(/^No connection.*This screen is as of today/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  // At once, before the kennel has heard of it; and after the tab was killed.
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  page = await cold(context, page, `/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+
+  page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
+  await page.getByRole('button', { name: 'Log neck clear' }).click();
+  await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+
+  page = await cold(context, page, `/dogs/${dogId}/tape`);
+  await read(page, 'High girth', ['39.9', '40.0', '39.9']);
+  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+
+  page = await cold(context, page, `/dogs/${dogId}/growth`);
+  await page.getByLabel('Weight', { exact: true }).fill('30');
+  await page.getByRole('button', { name: 'Keep the weighing' }).click();
+  await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+
+  page = await cold(context, page, '/outbox');
+  await expect(heading(page)).toHaveText('Not saved yet');
+  const waiting = page.getByRole('region', { name: /^To be sent/ });
+  for (const words of [/Yarrow wears|Put on|on\./, 'Look at the skin: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
+  await expectAccessible(page);
+
+  await context.setOffline(false);
+  await expect(heading(page)).toHaveText('Everything is saved.', { timeout: 30_000 });
+  const neck = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as {
+    events: { event: string }[];
+    skinLooks: { grade: number }[];
+    tapings: { site: string; readingsMm: number[] }[];
+  };
+  expect(neck.events.filter(({ event }) => event === 'put-on')).toHaveLength(2);
+  expect(neck.tapings.filter(({ readingsMm }) => readingsMm[0] === 399)).toHaveLength(1);
+  const { weighings } = (await (await page.request.get(`/api/dogs/${dogId}/growth`)).json()) as { weighings: { weightG: number }[] };
+  expect(weighings.filter(({ weightG }) => weightG === 30_000)).toHaveLength(1);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+
+  // Whoever signs out leaves nothing of the kennel on the device.
+  await page.getByRole('button', { name: /: menu$/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Look round the demo kennel' })).toBeVisible();
+  await context.setOffline(true);
+  page = await cold(context, page, `/dogs/${dogId}/neck`);
+  await expect(page.getByText('Yarrow')).toHaveCount(0);
+});
