@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, expectAccessible, read, test } from './bench-hand.ts';
+import { answerCheck, expect, expectAccessible, read, test } from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
 test.use({ serviceWorkers: 'allow' });
@@ -42,9 +42,11 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
   let page = first;
   const dogId = await dressedDog(page);
-  // Something is due of the dog today: its screens are fetched ahead, without having been opened.
+  await page.goto(`/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  // A dog that wears something is on Today, and its other screens are fetched ahead without having been opened.
   await page.goto('/today');
-  await expect(page.getByText('Yarrow').first()).toBeVisible();
   await page.evaluate(() => navigator.serviceWorker.ready.then((ready) => ready.active?.state));
   await expect
     .poll(() => answersOn(page), { timeout: 30_000 })
@@ -52,16 +54,21 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   await context.setOffline(true);
 
   page = await cold(context, page, `/dogs/${dogId}/neck`);
-  await expect(heading(page)).toHaveText(/^Put on/);
-  await expect(page.getByText(/^No connection.*This screen is as of today/)).toBeVisible();
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  await expect(page.getByText(/This screen is as of \d\d:\d\d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take everything off' }).click();
   // At once, before the kennel has heard of it; and after the tab was killed.
-  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  await expect(heading(page)).toHaveText(/^Put on/);
   page = await cold(context, page, `/dogs/${dogId}/neck`);
-  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  await expect(heading(page)).toHaveText(/^Put on/);
 
   page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
   await page.getByRole('button', { name: 'Log neck clear' }).click();
+  await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+
+  page = await cold(context, page, `/dogs/${dogId}/check?kind=prong`);
+  await answerCheck(page);
+  await page.getByRole('button', { name: 'Keep check 2' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
 
   page = await cold(context, page, `/dogs/${dogId}/tape`);
@@ -77,7 +84,7 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   page = await cold(context, page, '/outbox');
   await expect(heading(page)).toHaveText('Not saved yet');
   const waiting = page.getByRole('region', { name: /^To be sent/ });
-  for (const words of [/Yarrow wears|Put on|on\./, 'Look at the skin: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
+  for (const words of [/off/i, 'Look at the skin: Yarrow', 'Fit check: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
   await expectAccessible(page);
 
   await context.setOffline(false);
@@ -86,13 +93,14 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
     events: { event: string }[];
     skinLooks: { grade: number }[];
     tapings: { site: string; readingsMm: number[] }[];
+    checks: { kind: string }[];
   };
-  expect(neck.events.filter(({ event }) => event === 'put-on')).toHaveLength(2);
+  expect(neck.events.filter(({ event }) => event === 'taken-off')).toHaveLength(2);
+  expect(neck.skinLooks.filter(({ grade }) => grade === 0).length).toBeGreaterThan(0);
   expect(neck.tapings.filter(({ readingsMm }) => readingsMm[0] === 399)).toHaveLength(1);
+  expect(neck.checks.filter(({ kind }) => kind === 'prong')).toHaveLength(2);
   const { weighings } = (await (await page.request.get(`/api/dogs/${dogId}/growth`)).json()) as { weighings: { weightG: number }[] };
   expect(weighings.filter(({ weightG }) => weightG === 30_000)).toHaveLength(1);
-  await page.goto(`/dogs/${dogId}/neck`);
-  await expect(heading(page)).toHaveText(/^Yarrow wears/);
 
   // Whoever signs out leaves nothing of the kennel on the device.
   await page.getByRole('button', { name: /: menu$/ }).click();
