@@ -3,7 +3,8 @@
  * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
  * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
  * own reads take by themselves on the large one, and which long tables any of them reads whole. Then a batch of a hundred happenings of one session,
- * kept, beside the bare inserts of the same rows, one after another in one transaction and in as few statements as there are tables.
+ * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; and sixty screens on Today while
+ * twenty happenings a second arrive.
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
@@ -267,6 +268,57 @@ try {
   console.log(
     `\na hundred happenings of a session: kept in ${batch[0].toFixed(0)} ms (p95 ${slow[0].toFixed(0)} ms); their rows bare, one by one ${batch[1].toFixed(0)} ms, at once ${few[1].toFixed(0)} ms`,
   );
+
+  const LISTENERS = 60;
+  const SECONDS = 15;
+  const A_SECOND = 20;
+  let heard = 0;
+  const listeners = await Promise.all(
+    Array.from(
+      { length: LISTENERS },
+      () =>
+        new Promise<ReturnType<typeof httpRequest>>((resolve, reject) => {
+          const headers = { cookie: own, accept: 'text/event-stream' };
+          const sent = httpRequest({ host: '127.0.0.1', port, path: '/api/today', headers, agent: false }, (response) => {
+            response.on('data', (part: Buffer) => (heard += part.toString().split('event: changed').length - 1));
+            response.on('error', () => {});
+            response.once('data', () => resolve(sent));
+          });
+          sent.on('error', reject);
+          sent.end();
+        }),
+    ),
+  );
+  const sessionId = uuidv7();
+  const from = Date.now() - 60_000;
+  const tellOne = async (what: object, at = new Date().toISOString()) => {
+    const happenings = [{ id: uuidv7(), sessionId, at, ...what }];
+    const body = JSON.stringify({ source: 'hand', phone: 'bench', sentAt: new Date().toISOString(), clock: null, happenings });
+    const begun = performance.now();
+    const answer = await ask('POST', '/api/happenings', { cookie: own, body });
+    if (json<{ results?: { status: string }[] }>(answer).results?.[0]?.status !== 'kept') throw new Error(plain(answer).toString().slice(0, 300));
+    return performance.now() - begun;
+  };
+  await tellOne({ event: 'begin', dogId: bramble, setting: 'yard', handlerId: me.person.id, purpose: 'work' }, new Date(from).toISOString());
+  const told: Promise<number>[] = [];
+  const lookedAt: Promise<number>[] = [];
+  const began = performance.now();
+  for (let n = 0; n < SECONDS * A_SECOND; n += 1) {
+    const wait = began + (n * 1000) / A_SECOND - performance.now();
+    if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));
+    // Most are taps of sessions; each second a collar is felt, which every Today hears of.
+    told.push(tellOne(n % A_SECOND === 0 ? { event: 'contact', collarId: device!.id, made: true } : { event: 'reward' }));
+    if (n % 10 === 0) {
+      const begun = performance.now();
+      lookedAt.push(ask('GET', '/api/dogs', { cookie: own }).then(() => performance.now() - begun));
+    }
+  }
+  const p = (values: number[], share: number) => [...values].sort((a, b) => a - b)[Math.floor((values.length - 1) * share)]!.toFixed(0);
+  const [keptIn, lists] = [await Promise.all(told), await Promise.all(lookedAt)];
+  console.log(
+    `${LISTENERS} screens on Today, ${A_SECOND} happenings a second for ${SECONDS} s: each kept in ${p(keptIn, 0.5)} ms (p95 ${p(keptIn, 0.95)} ms); the list of dogs meanwhile ${p(lists, 0.5)} ms (p95 ${p(lists, 0.95)} ms); changes heard ${heard}`,
+  );
+  for (const one of listeners) one.destroy();
 } finally {
   server.closeAllConnections();
   server.close();

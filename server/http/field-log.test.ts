@@ -112,6 +112,15 @@ describe('what a phone logged', () => {
     expect(new Set(events.map(({ phone }) => phone)).size).toBe(3);
   });
 
+  it('the same from three tabs at once is kept once', async () => {
+    const { sessionId, begin, event } = session();
+    const told = [begin(), ...Array.from({ length: 30 }, (_none, index) => event(index + 1, { event: 'cue' }))];
+    const results = await Promise.all([send(told), send(told), send(told.slice(0, 10))]);
+    expect(new Set(results.flat().map(({ status }) => status))).toEqual(new Set(['kept', 'known']));
+    expect(results.flat().filter(({ status }) => status === 'kept')).toHaveLength(told.length);
+    expect((await page(sessionId)).events).toHaveLength(told.length);
+  });
+
   it('taking back: the press and its response no longer count, and stay in the record', async () => {
     const { sessionId, begin, press, response, event } = session();
     const [first, second] = [press(10, 12), press(20, 40)];

@@ -14,6 +14,8 @@ export type Post = {
 type By = {
   phone: string;
   now: () => number;
+  /** Whether it is still this kennel that somebody is signed in to. */
+  mayGoOn: () => boolean;
   /** Told every entry whose standing changed, after it is written down here, with what became of it. */
   heard: (changed: OutboxEntry[], outcomes: ReadonlyMap<string, EntryOutcome>) => void;
 };
@@ -73,6 +75,7 @@ export async function sendOutbox(box: OutboxBox, post: Post, by: By): Promise<Se
     if (queue.length === 0) queue = toSend(await box.all()).filter(({ id }) => !passed.has(id));
     const part = nextPart(queue, most);
     if (part.length === 0) return failed === null ? { is: 'done' } : { is: 'failed', sentence: failed };
+    if (!by.mayGoOn()) return { is: 'away' };
     const [{ sent, id }] = part as [OutboxEntry];
     try {
       if (sent.is === 'record') {

@@ -50,7 +50,7 @@ const weighing = (seq: number): OutboxEntry => ({
 });
 const idsOf = (entries: readonly OutboxEntry[]) => entries.map(({ id }) => id);
 const problem = (status: number, code: Problem['code']) => new RequestFailure({ type: `/problems/${code}`, title: 'Refused.', status, code });
-const by = { phone: 'phone a', now: () => Date.parse(AT), heard: () => {} };
+const by = { phone: 'phone a', now: () => Date.parse(AT), mayGoOn: () => true, heard: () => {} };
 /** A server that keeps what it likes, and remembers what it kept, in order. */
 function server(answer: (batch: HappeningBatch) => HappeningsKept['results'] | RequestFailure, record: (id: string) => unknown = (id) => ({ id })) {
   const kept: string[] = [];
@@ -145,6 +145,14 @@ describe('what a phone sends', () => {
     expect(batches[0]!.together).toEqual([wear.map(({ id }) => id)]);
     expect(calls).toBe(2);
     expect((await box.all()).every(({ status }) => status === 'kept')).toBe(true);
+  });
+
+  it('stops where somebody has signed in to another kennel meanwhile', async () => {
+    await box.put([entry(1, [cue()]), weighing(2), entry(3, [cue()])]);
+    const { post, kept } = server(keepsAll);
+    expect(await sendOutbox(box, post, { ...by, mayGoOn: () => kept.length < 1 })).toEqual({ is: 'away' });
+    expect(kept).toHaveLength(1);
+    expect((await box.all()).map(({ status }) => status)).toEqual(['kept', 'to-send', 'to-send']);
   });
 
   it('ten thousand, of which every tenth is wrong: all others are kept, in order, and each of these has its sentence', async () => {

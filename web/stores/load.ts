@@ -33,7 +33,8 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
   useEventListener('online', () => behind && void load());
   useEventListener(document, 'visibilitychange', () => !document.hidden && behind && void load());
   const part = Symbol('load');
-  let knownAt: number | null = null;
+  /** Of which address, and of when, that is. */
+  let known: { path: string; at: number } | null = null;
   tryOnScopeDispose(() => offline.shows(part, null));
 
   let latest = 0;
@@ -47,7 +48,7 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
       const now = await send('GET', asked, schema);
       if (own !== latest) return;
       data.value = now;
-      knownAt = Date.now();
+      known = { path: asked, at: Date.now() };
       behind = false;
       offline.shows(part, null);
       void offline.keep(asked, now);
@@ -62,16 +63,19 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
         connection.missed();
         again.start();
         wait = Math.min(wait * 2, LONGEST_WAIT_MS);
-        const kept = data.value === null ? ((await offline.recall(path(), schema)) ?? (orElse ? await offline.recall(orElse(), schema) : null)) : null;
-        if (own !== latest) return;
-        if (kept) {
-          data.value = kept.body;
-          knownAt = kept.at;
-        }
         behind = true;
-        if (data.value !== null) {
+        const asked = path();
+        if (known?.path !== asked) {
+          const kept = (await offline.recall(asked, schema)) ?? (orElse ? await offline.recall(orElse(), schema) : null);
+          if (own !== latest) return;
+          if (kept) {
+            data.value = kept.body;
+            known = { path: asked, at: kept.at };
+          }
+        }
+        if (known?.path === asked) {
           state.value = 'ready';
-          offline.shows(part, knownAt);
+          offline.shows(part, known.at);
           return;
         }
       }

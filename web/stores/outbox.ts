@@ -54,9 +54,15 @@ export const useOutbox = defineStore('outbox', () => {
     const kennelId = session.kennel?.id;
     if (!kennelId) return;
     if (boxKennel !== kennelId) {
+      // Of another kennel nothing is shown, sent or written over.
+      if (boxKennel !== '') entries.value = [];
       boxKennel = kennelId;
+      box.value = null;
+      unread.value = [];
+      clockAsk.value = null;
       opening = (async () => {
         const opened = await OutboxBox.open(kennelId);
+        if (boxKennel !== kennelId) return;
         phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
         // What somebody told while it was being opened lies in the last resort.
         const lying = await opened.all();
@@ -73,7 +79,6 @@ export const useOutbox = defineStore('outbox', () => {
   watch(
     () => session.me?.kennel.id,
     (kennelId) => {
-      if (kennelId !== undefined && kennelId !== boxKennel) entries.value = [];
       if (kennelId !== undefined) void open();
     },
     { immediate: true },
@@ -107,7 +112,9 @@ export const useOutbox = defineStore('outbox', () => {
     }
     running = true;
     sending.value = 'sending';
-    const outcome = await alone(() => sendOutbox(opened, POST, { phone, now: () => Date.now(), heard })).catch(() => ({ is: 'away' as const }));
+    const kennelId = boxKennel;
+    const mayGoOn = () => session.me?.kennel.id === kennelId;
+    const outcome = await alone(() => sendOutbox(opened, POST, { phone, now: () => Date.now(), heard, mayGoOn })).catch(() => ({ is: 'away' as const }));
     running = false;
     if (outcome.is === 'done') {
       sending.value = 'still';

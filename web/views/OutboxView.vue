@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** What this device has done and the kennel has not got yet: on its way, waiting for a connection, or refused. */
+import { momentOn } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { entryWords } from '../outbox/entry-words.ts';
 import { toSend } from '../outbox/outbox-sender.ts';
-import { momentWords } from '../parts/age.ts';
 import ClockAsk from '../parts/ClockAsk.vue';
 import RefusedList from '../parts/RefusedList.vue';
 import SendState from '../parts/SendState.vue';
@@ -34,9 +34,12 @@ const SHOWN = 100;
     <h2 id="waiting">To be sent ({{ waiting.length }})</h2>
     <ol class="mt-1 divide-y divide-line border-y border-line">
       <li v-for="one in waiting.slice(0, SHOWN)" :key="one.id" class="flex flex-wrap gap-x-3 py-2">
-        <span class="text-soft">{{ momentWords(one.at, session.kennel!.timeZone) }}</span>
+        <span class="text-soft">{{ momentOn(Date.parse(one.at), Date.now(), session.kennel!.timeZone) }}</span>
         <span class="min-w-0 break-words">{{ entryWords(one, log.page) }}</span>
-        <span v-if="one.status === 'waits'" class="text-mind">{{ one.message || 'Waits for another entry.' }}</span>
+        <template v-if="one.status === 'waits'">
+          <span class="text-mind">Waits for another entry.</span>
+          <button type="button" class="press press-quiet" @click="outbox.letGo(one.id)">Drop</button>
+        </template>
       </li>
     </ol>
     <p v-if="waiting.length > SHOWN" class="mt-1 text-sm text-soft">And {{ waiting.length - SHOWN }} more.</p>

@@ -5,19 +5,30 @@ import { v7 as uuidv7 } from 'uuid';
 import { ref } from 'vue';
 import WeightField from '../../parts/WeightField.vue';
 import FieldFrame from '../../parts/FieldFrame.vue';
+import { useUnits } from '../../stores/units.ts';
 import { useYard } from '../../stores/yard.ts';
 import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ dogId: string; today: string; name: string }>();
 const emit = defineEmits<{ kept: [] }>();
 const keeping = useYard();
+const units = useUnits();
 const { typed, day } = useTyped(`weighing.${props.dogId}`, { typed: '', day: props.today });
 const grams = ref<number | null>(null);
 let id = uuidv7();
 async function keep() {
   if (grams.value === null) return;
   const at = day.value === props.today ? new Date().toISOString() : `${day.value}T12:00:00.000Z`;
-  if (!(await keeping.keep('weighings', id, Weighing, { dogId: props.dogId, weightG: grams.value, correctsId: null, note: '', at }, props.name))) return;
+  if (
+    !(await keeping.keep(
+      'weighings',
+      id,
+      Weighing,
+      { dogId: props.dogId, weightG: grams.value, correctsId: null, note: '', at },
+      `${props.name}, ${units.weight(grams.value)}`,
+    ))
+  )
+    return;
   id = uuidv7();
   typed.value = '';
   day.value = props.today;
