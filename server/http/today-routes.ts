@@ -34,7 +34,14 @@ export function tellsChanges(bus: KennelBus): RequestHandler {
   };
 }
 
-const comparable = ({ asOf: _asOf, ...page }: TodayPage) => JSON.stringify(page);
+const texts = new WeakMap<TodayPage, string>();
+/** A page but for its time, as a text; once for all who are told the same. */
+function comparable(whole: TodayPage): string {
+  const { asOf: _asOf, ...page } = whole;
+  const text = texts.get(whole) ?? JSON.stringify(page);
+  texts.set(whole, text);
+  return text;
+}
 
 /** Today: in one answer, or as a stream that begins with it and goes on with each change. */
 export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
@@ -69,6 +76,8 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
     let looking = true;
     /** A page that was begun at this time (ms) or later tells all that this screen has heard of. */
     let since = 0;
+    /** When its place was last said to be taken still. */
+    let lookedAt = Date.now();
     const look = async () => {
       gathering = undefined;
       // Whoever has gone is told nothing.
@@ -76,14 +85,18 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       if (looking) return gather(since);
       looking = true;
       try {
+        const page = await shared.page(scope, since);
+        const now = comparable(page);
+        const isOld = Date.now() - lookedAt >= LOOK_MS / 2;
         // Whoever was signed out elsewhere hears no more.
-        await listeners.stillThere(place);
-        if (!(await stillSignedIn(request))) {
+        if ((isOld || now !== sent) && !(await stillSignedIn(request))) {
           response.end();
           return;
         }
-        const page = await shared.page(scope, since);
-        const now = comparable(page);
+        if (isOld) {
+          lookedAt = Date.now();
+          await listeners.stillThere(place);
+        }
         if (response.destroyed) return;
         if (now === sent) response.write(': still\n\n');
         else {
@@ -110,7 +123,7 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
       clearInterval(clock);
       clearTimeout(gathering);
     });
-    const page = await shared.page(scope, Date.now());
+    const page = await shared.pageNow(scope);
     // Whoever left while it was worked out is not listening any more.
     if (response.destroyed) return;
     sent = comparable(page);

@@ -22,16 +22,19 @@ const WEAR_EVENTS = [...WEAR_HAPPENINGS, 'void'] as const;
 
 /** What was told of a dog’s collars, worn or as devices, since an instant, with those of wears that began before and had not ended then. */
 export async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<HappeningRow[]> {
-  const ids = collarIds.length === 0 ? [''] : [...collarIds];
-  const shown = await scope
-    .query(HappeningEntity)
-    .andWhere(
-      `(record.dogId = :dogId OR record.collarId IN (:...ids)
-        OR record.collarId IN (SELECT own.collarId FROM happenings own WHERE own.kennelId = record.kennelId AND own.dogId = :dogId AND own.event = 'put-on'))`,
-      { dogId, ids },
-    )
-    .andWhere('record.event IN (:...names) AND record.at >= :since', { names: WEAR_AND_DEVICE_HAPPENINGS, since })
-    .getMany();
+  const put = await scope.raw<{ collarId: string }>(
+    "SELECT DISTINCT collarId FROM happenings WHERE kennelId = :kennelId AND dogId = :dogId AND event = 'put-on'",
+    { dogId },
+  );
+  const ids = [...new Set([...collarIds, ...put.map(({ collarId }) => collarId)])];
+  const told = { event: In([...WEAR_AND_DEVICE_HAPPENINGS]), at: MoreThanOrEqual(since) };
+  const byTime = { at: 'ASC', id: 'ASC' } as const;
+  // By dog and by collar, each by its own key.
+  const both = await Promise.all([
+    scope.all(HappeningEntity, { dogId, ...told }, byTime),
+    ids.length === 0 ? [] : scope.all(HappeningEntity, { collarId: In(ids), ...told }, byTime),
+  ]);
+  const shown = [...new Map(both.flat().map((row) => [row.id, row])).values()];
   const last = await scope
     .query(HappeningEntity)
     .andWhere('record.dogId = :dogId AND record.event = :on AND record.at < :since', { dogId, on: 'put-on', since })
