@@ -13,11 +13,13 @@ const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
 const OF_PIECES: Readonly<Record<string, ReadonlySet<string>>> = {
   piece: new Set(['collars', 'gear', 'inspections', 'happenings']),
 };
-/** Of what happens, so much bears on a kind; on any other, all of it. */
+/** Of what happens, so much bears on each kind by itself; of sessions, what stands of them does. */
+const OF_LEVELS = new Set<unknown>(['contact', 'looked-into', 'looked-through', 'void']);
 const OF_HAPPENINGS: Readonly<Record<string, ReadonlySet<unknown>>> = {
   wear: new Set(WEAR_AND_DEVICE_HAPPENINGS),
   piece: new Set(['put-on', 'void']),
-  levels: new Set(['contact', 'looked-into', 'looked-through', 'void']),
+  levels: OF_LEVELS,
+  day: OF_LEVELS,
 };
 /** Which kinds written rows bear on, each with those rows. */
 const touchedBy = (kinds: Readonly<Record<string, ReadonlySet<string>>>, table: string, rows: readonly Written[]): [kind: string, rows: readonly Written[]][] =>
