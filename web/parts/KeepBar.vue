@@ -6,6 +6,7 @@ import type { Role } from '@banter/contract';
 import type { Keeping } from '../stores/keep.ts';
 import type { YardKeeping } from '../stores/yard.ts';
 import { useMay } from '../stores/may.ts';
+import { useSession } from '../stores/session.ts';
 
 /** `by` is the role that this needs; the button says so before somebody types in vain. */
 const props = withDefaults(defineProps<{ keeping: Keeping | YardKeeping; label: string; disabled?: boolean; by?: Role }>(), { by: 'assistant' });
@@ -15,6 +16,7 @@ const here = computed(() => ('conflict' in props.keeping ? props.keeping : null)
 const whyNot = computed(() => may.whyNot(props.by));
 const emit = defineEmits<{ newer: [] }>();
 const route = useRoute();
+const session = useSession();
 </script>
 
 <template>
@@ -35,7 +37,10 @@ const route = useRoute();
         {{ keeping.sentence.value }} Not kept yet: what you typed is safe on this device, and is sent as soon as it works.
         <button type="button" class="font-semibold underline" @click="here?.tryNow()">Try now</button>
       </p>
-      <p v-else-if="keeping.state.value === 'boxed'" class="rounded bg-mind-wash p-3 text-mind">{{ keeping.sentence.value }}</p>
+      <p v-else-if="keeping.state.value === 'boxed'" class="rounded bg-mind-wash p-3 text-mind">
+        {{ keeping.sentence.value }}
+        <RouterLink v-if="!session.me" class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>
+      </p>
       <p v-else-if="here?.signedOut.value" class="rounded bg-mind-wash p-3 text-mind">
         Your sign-in has ended. What you typed is safe on this device.
         <RouterLink class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>

@@ -33,7 +33,9 @@ export const useWearing = defineStore('wearing', () => {
   watch(() => session.me?.person.id, look, { immediate: true });
   /** What was taken off here is off, also before the kennel has heard of it. */
   const wearing = computed(() => {
-    const took = new Map(outbox.told.flatMap((one) => (one.event === 'taken-off' ? [[`${one.dogId} ${one.collarId}`, one.at] as const] : [])));
+    const undone = new Set(outbox.told.flatMap((one) => (one.event === 'void' ? [one.eventId] : [])));
+    const off = outbox.told.flatMap((one) => (one.event === 'taken-off' && !undone.has(one.id) ? [[`${one.dogId} ${one.collarId}`, one.at] as const] : []));
+    const took = new Map(off);
     return known.value.filter(({ dogId, collarId, from }) => !((took.get(`${dogId} ${collarId}`) ?? '') > from));
   });
   return {
