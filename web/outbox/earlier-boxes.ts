@@ -1,5 +1,5 @@
 import { broughtUpHappening } from '@banter/contract';
-import { deleteDB, openDB } from 'idb';
+import { openDB } from 'idb';
 
 type Fields = Record<string, unknown>;
 const object = (value: unknown): Fields => (typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Fields) : {});
@@ -35,7 +35,8 @@ export async function fromEarlierBoxes(kennelId: string): Promise<{ entries: Fie
   const facts: Fields = {};
   const database = await openDB(name, 1).catch(() => null);
   const stores = [...(database?.objectStoreNames ?? [])];
-  if (database && stores.includes('events')) taps.push(...(await database.getAll('events')));
+  const boxed = database && stores.includes('events') ? ((await database.getAll('events')) as unknown[]) : [];
+  taps.push(...boxed);
   if (database && stores.includes('facts')) for (const key of ['page', 'clock', 'phone']) facts[key] = (await database.get('facts', key)) as unknown;
   database?.close();
   const keys = Object.keys(localStorage);
@@ -50,7 +51,11 @@ export async function fromEarlierBoxes(kennelId: string): Promise<{ entries: Fie
   const entries = [...taps.map(fromTap), ...told.map((row, index) => fromRow(row, last + 1 + index))].filter(({ id }) => typeof id === 'string');
   const done = async () => {
     for (const key of [...spills, ...rows]) localStorage.removeItem(key);
-    await deleteDB(name);
+    // Emptied and not deleted: a tab of the earlier version that is still open would hold that up, and may tap meanwhile.
+    const again = await openDB(name, 1);
+    if (again.objectStoreNames.contains('events')) for (const row of boxed) await again.delete('events', String(object(row).id));
+    if (again.objectStoreNames.contains('facts')) await again.clear('facts');
+    again.close();
   };
   if (entries.length === 0 && Object.keys(facts).length === 0) {
     await done();

@@ -14,7 +14,8 @@ const says = computed(() => {
       text: `This device has no room left: ${entries} live only as long as this page. Free some room, or go where there is a connection.`,
     };
   if (outbox.full === 'spilled') return { tone: 'text-mind', text: `This device is nearly full: ${entries} lie in its last reserve. Free some room.` };
-  if (outbox.waiting === 0) return { tone: 'text-soft', text: 'All of it is saved.' };
+  if (outbox.box === null) return { tone: 'text-soft', text: 'Looking for entries on this device …' };
+  if (outbox.waiting === 0) return { tone: 'text-soft', text: outbox.refused.length > 0 ? 'Everything else is saved.' : 'All of it is saved.' };
   if (outbox.sending === 'signed-out') return { tone: 'text-mind', text: `${entries} on this device. Sign in again to send them.` };
   if (outbox.sending === 'failed') return { tone: 'text-mind', text: `${entries} safe on this device. ${outbox.sentence}` };
   if (outbox.sending === 'sending') return { tone: 'text-soft', text: `Sending ${entries} …` };

@@ -23,7 +23,7 @@ const SHOWN = 100;
 </script>
 
 <template>
-  <h1>{{ waiting.length === 0 && outbox.refused.length === 0 ? 'Everything is saved.' : 'Not saved yet' }}</h1>
+  <h1>{{ outbox.box !== null && waiting.length + outbox.refused.length + outbox.unread.length === 0 ? 'Everything is saved.' : 'Not saved yet' }}</h1>
   <p v-if="leaving" class="mt-1 rounded bg-mind-wash p-3 text-mind">
     Not everything on this device has been sent. Send it or drop it first; signed out all the same, it stays here until somebody signs in to this kennel.
   </p>
