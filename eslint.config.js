@@ -7,7 +7,7 @@ import ts from 'typescript-eslint';
 /** What a folder may not import: the arrows of the house point one way (docs/architecture.md). */
 const wall = (files, regex, message, more = {}) => ({
   files,
-  ignores: ['**/*.test.ts', 'server/test-kennels.ts'],
+  ignores: ['**/*.test.ts', '**/*.fixture.ts', 'server/test-kennels.ts'],
   rules: {
     'no-restricted-imports': ['error', { patterns: [{ regex, message }] }],
     ...more,

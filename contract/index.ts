@@ -135,7 +135,10 @@ export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './to
 export { wearDues, wearingAt, wornThen, type BatteryThen, type WornThen } from './standing/wear-day.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
-export { atLeast, neededRole, needsRoleWords, notInTheDemo, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
+export { atLeast, needsRoleWords, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
+export { neededRole, notInTheDemo } from './people/needed-role.ts';
+export { ADDRESSED_KINDS } from './records/addressed-kinds.ts';
+export { RECORD_KINDS, type RecordKindName } from './records/registry.ts';
 export { DEED_KINDS, DEED_WORDS, deedWords, type DeedKind } from './people/deed-words.ts';
 export { ACTS, Deed, DeedsAsked, DeedsPage } from './records/deed.ts';
 export { Invitation, InvitationAsked, Invite, INVITE_DAYS, InviteFacts, InvitesPage, Join } from './records/invite.ts';
@@ -209,7 +212,7 @@ export {
 export { CalendarChange, CalendarChanged, Hours, HoursFacts, PLANNED_STATES, PlannedSession, PlannedSessionFacts } from './records/calendar.ts';
 export { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 export { Drill, DrillsPage, NewDrill } from './records/drill.ts';
-export { CalendarAsked, CalendarPage } from './records/calendar-page.ts';
+export { CalendarAsked, CalendarPage, type CalendarProgramme } from './records/calendar-page.ts';
 export {
   calendarCase,
   isDealt,
@@ -224,7 +227,7 @@ export {
 } from './programme/kennel-calendar.ts';
 export { dealTellTale, type DealtPlan } from './programme/deal-tell-tale.ts';
 export { tellTaleStory, type TellTaleStory } from './programme/tell-tale-story.ts';
-export { programmeStanding, type ProgrammeStanding } from './standing/programme-standing.ts';
+export { programmeStanding, stageAt, type ProgrammeStanding } from './standing/programme-standing.ts';
 export { skinLooksOf } from './standing/skin.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';

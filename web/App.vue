@@ -2,15 +2,18 @@
 import { ROLE_WORDS } from '@banter/contract';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute } from 'vue-router';
-import KeysDialog from './parts/KeysDialog.vue';
 import TopBar from './parts/TopBar.vue';
+import { useKeys } from './stores/keys.ts';
 import { useSession } from './stores/session.ts';
 
+const KeysDialog = defineAsyncComponent(() => import('./parts/KeysDialog.vue'));
 const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
 const DeviceStrip = defineAsyncComponent(() => import('./parts/DeviceStrip.vue'));
 const AlarmStrip = defineAsyncComponent(() => import('./parts/AlarmStrip.vue'));
 const session = useSession();
 const route = useRoute();
+// Keys are listened to from the first moment, whether their list is here or not.
+useKeys();
 /** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
 const screen = computed(() =>
   route.name === 'neck' ? `neck ${String(route.params.id)}` : route.name === 'field' || route.name === 'upkeep' ? route.name : route.fullPath,

@@ -1,10 +1,10 @@
 import { z } from '../plain-words.ts';
 import { Doorstep, EndSessions, Me, MySessionsPage, NewPassword, PeoplePage, PersonFacts, PersonStanding, SignIn, SignUp } from '../records/account.ts';
 import { DeedsAsked, DeedsPage } from '../records/deed.ts';
-import { Invitation, InvitationAsked, Invite, InviteFacts, InvitesPage, Join } from '../records/invite.ts';
+import { Invitation, InvitationAsked, InvitesPage, Join } from '../records/invite.ts';
 import { ImportAsked, KeepImport, KennelImport } from '../kennel-file/kennel-file.ts';
 import { Kennel, KennelSettings } from '../records/kennel.ts';
-import { record, type Endpoint } from './endpoint.ts';
+import type { Endpoint } from './endpoint.ts';
 
 /** Coming in, the kennel itself, its people and its files. */
 export const DOORWAY_ENDPOINTS: readonly Endpoint[] = [
@@ -97,7 +97,6 @@ export const DOORWAY_ENDPOINTS: readonly Endpoint[] = [
     answer: PeoplePage,
   },
   { method: 'get', path: '/api/invites', summary: 'The invitations of the kennel. A lead’s.', signIn: true, answer: InvitesPage },
-  ...record('invites', 'invitation', InviteFacts, Invite, true),
   {
     method: 'post',
     path: '/api/invitation',

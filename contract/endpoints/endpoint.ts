@@ -1,3 +1,4 @@
+import type { ADDRESSED_KINDS } from '../records/addressed-kinds.ts';
 import type { z } from '../plain-words.ts';
 
 /** One address of the interface: what it takes and answers. `versioned` ones take If-Match and may answer 409. */
@@ -17,7 +18,7 @@ export type Endpoint = {
 };
 
 /** The two addresses of a record: it is read, and kept or changed. */
-export const record = (path: string, noun: string, request: z.ZodType, answer: z.ZodType, versioned: boolean): Endpoint[] => [
+export const record = ({ path, noun, sent, answer, versioned }: (typeof ADDRESSED_KINDS)[number]): Endpoint[] => [
   { method: 'get', path: `/api/${path}/{id}`, summary: `One ${noun}.`, signIn: true, answer },
   {
     method: 'put',
@@ -27,7 +28,7 @@ export const record = (path: string, noun: string, request: z.ZodType, answer: z
       : `Keeps a ${noun}, once; the same request again is the same request. It is never changed.`,
     signIn: true,
     versioned,
-    request,
+    request: sent,
     answer,
   },
 ];

@@ -18,7 +18,7 @@ import type { DeviceLevels } from '../levels/dog-levels.ts';
 import type { DressedDog } from '../neck/dressed-dog.ts';
 import type { DressedContacts } from '../neck/dressed.ts';
 import { dayStartOf } from '../neck/kennel-days.ts';
-import { programmeStanding } from '../standing/programme-standing.ts';
+import { stageAt } from '../standing/programme-standing.ts';
 import type { HandoverSheet, SheetLine } from '../records/handover.ts';
 import type { Kennel } from '../records/kennel.ts';
 import type { NeckPage } from '../records/pages.ts';
@@ -269,7 +269,7 @@ export function trainingLines(page: NeckPage, kennel: Kennel, now: number): Shee
     .filter(({ state }) => state === 'running')
     .map((programme): SheetLine => {
       const moves = page.moves.filter(({ programmeId }) => programmeId === programme.id);
-      const { stage } = programmeStanding(programme, { results: [], moves }, { startedAt: dayStartOf(programme.startsOn, kennel.timeZone), now });
+      const { stage } = stageAt(programme, moves, { startedAt: dayStartOf(programme.startsOn, kennel.timeZone), now });
       return {
         key: `training ${programme.id}`,
         label: programme.name,

@@ -1,11 +1,8 @@
 import { hoursOn, houseRules, USUAL_HOURS, type PlacedSession, type ScheduleCase, type SessionWish } from '@banter/core';
 import { DateTime } from 'luxon';
-import { dayStartOf } from '../neck/kennel-days.ts';
 import type { PlannedSession, PlannedSessionFacts } from '../records/calendar.ts';
-import type { CalendarPage } from '../records/calendar-page.ts';
+import type { CalendarPage, CalendarProgramme } from '../records/calendar-page.ts';
 import type { Kennel } from '../records/kennel.ts';
-import type { Programme } from '../records/programme.ts';
-import { programmeStanding, type ProgrammeStanding } from '../standing/programme-standing.ts';
 
 /** The days of a span, as dates. */
 export function scheduleDays({ from, days }: Pick<CalendarPage, 'from' | 'days'>): string[] {
@@ -42,11 +39,10 @@ export function placedSession(session: PlannedSession, days: readonly string[]):
   return { id, wishId: wishIdOf(session), dogId, handId: personId, day: days.indexOf(day), from, minutes, aroundMinutes };
 }
 
-/** A programme that runs, where its dog stands in it, and what that stage wants of the calendar. */
+/** A programme that runs, and what is planned of it. */
 export type StagePlanned = {
-  programme: Programme;
+  programme: CalendarProgramme;
   dogName: string;
-  standing: ProgrammeStanding;
   /** Planned sessions to come. */
   ahead: PlannedSession[];
   /** Those of them that are for another stage than the dog is in. */
@@ -56,38 +52,41 @@ export type StagePlanned = {
 };
 
 /** Whether a stage's times are dealt by chance: the two weeks without a tell-tale. */
-export const isDealt = ({ templateId }: Pick<Programme, 'templateId'>, stageId: string): boolean => templateId === 'no-tell-tale' && stageId === 'on-and-off';
+export const isDealt = ({ templateId }: Pick<CalendarProgramme, 'templateId'>, stageId: string): boolean =>
+  templateId === 'no-tell-tale' && stageId === 'on-and-off';
 
 /** The programmes that run, with what is planned of them from an instant (ms) on. */
 export function stagesPlanned(page: CalendarPage, kennel: Pick<Kennel, 'timeZone'>, now: number): StagePlanned[] {
   const at = DateTime.fromMillis(now, { zone: kennel.timeZone });
   const [today, minute] = [at.toISODate()!, at.hour * 60 + at.minute];
+  const dogNames = new Map(page.dogs.map(({ id, name }) => [id, name]));
+  const toCome = new Map<string | null, PlannedSession[]>();
+  for (const one of page.sessions)
+    if (one.day > today || (one.day === today && one.from >= minute)) {
+      const own = toCome.get(one.programmeId);
+      if (own) own.push(one);
+      else toCome.set(one.programmeId, [one]);
+    }
   return page.programmes
     .filter(({ state }) => state === 'running')
     .map((programme) => {
-      const of = <One extends { programmeId: string }>(all: readonly One[]) => all.filter(({ programmeId }) => programmeId === programme.id);
-      const standing = programmeStanding(
-        programme,
-        { results: of(page.results), moves: of(page.moves) },
-        { startedAt: dayStartOf(programme.startsOn, kennel.timeZone), now },
-      );
-      const ahead = page.sessions.filter(({ programmeId, day, from }) => programmeId === programme.id && (day > today || (day === today && from >= minute)));
+      const ahead = toCome.get(programme.id) ?? [];
       return {
         programme,
-        dogName: page.dogs.find(({ id }) => id === programme.dogId)?.name ?? '',
-        standing,
+        dogName: dogNames.get(programme.dogId) ?? '',
         ahead,
-        stale: ahead.filter(({ stageId }) => stageId !== standing.stage.id),
-        dealt: isDealt(programme, standing.stage.id),
+        stale: ahead.filter(({ stageId }) => stageId !== programme.stage.id),
+        dealt: isDealt(programme, programme.stage.id),
       };
     });
 }
 
 /** What a stage wants of the calendar, from a day on (by its place in the span); `aroundMinutes` where its collars are on around work. */
 export function stageWish(
-  { programme, dogName, standing: { stage } }: StagePlanned,
+  { programme, dogName }: StagePlanned,
   { fromDay, aroundMinutes, hands }: { fromDay: number; aroundMinutes: number; hands: readonly string[] | null },
 ): SessionWish {
+  const { stage } = programme;
   return {
     id: wishIdOf({ programmeId: programme.id, stageId: stage.id }),
     dogId: programme.dogId,

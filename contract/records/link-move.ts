@@ -33,3 +33,11 @@ export type LinkMove = z.infer<typeof LinkMove>;
 /** How many links of a gauge are where. */
 export const LinkBalance = z.object({ gaugeMm: z.number(), account: z.string(), count: z.number().int() });
 export type LinkBalance = z.infer<typeof LinkBalance>;
+
+const ACCOUNT = /^(collar|dog):([0-9a-f-]{36})$/;
+/** The collars and dogs among whose accounts links move. */
+export const refsOfAccounts = (move: Record<string, unknown>) =>
+  ['from', 'to'].flatMap((field) => {
+    const [, of, id] = ACCOUNT.exec(String(move[field])) ?? [];
+    return of && id ? [{ field, kind: of === 'collar' ? 'collars' : 'dogs', id }] : [];
+  });

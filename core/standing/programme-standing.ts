@@ -15,25 +15,39 @@ export type ProgrammeStanding<Stage, Result> = {
 };
 
 type Told = StageResult & ToldResult & { stageId: string };
+type Moved = { toStage: string; at: number };
 
 /**
- * Where a programme stands at an instant, out of its moves and results in whatever order they come; a session has one result. A stage
- * that has been taken out of the programme since counts as the first. `startedAt` is the beginning of its first day; times ms. Common practice.
+ * In which stage a programme is at an instant, and since when, out of its moves in whatever order they come. A stage that has been
+ * taken out of the programme since counts as the first. `startedAt` is the beginning of its first day; times ms. Common practice.
+ *
+ * @example stageAt([easy, harder], [{ toStage: 'harder', at: 5 }], { startedAt: 0, now: 9 }) // { index: 1, stage: harder, since: 5 }
+ */
+export function stageAt<Stage extends { id: string }>(
+  stages: readonly Stage[],
+  moves: readonly Moved[],
+  { startedAt, now }: { startedAt: number; now: number },
+): { index: number; stage: Stage; since: number } {
+  const last = moves
+    .filter(({ at }) => at <= now)
+    .sort((a, b) => a.at - b.at)
+    .at(-1);
+  const index = Math.max(0, last ? stages.findIndex(({ id }) => id === last.toStage) : 0);
+  return { index, stage: stages[index]!, since: last?.at ?? startedAt };
+}
+
+/**
+ * Where a programme stands at an instant, out of its moves and results in whatever order they come; a session has one result.
+ * `startedAt` is the beginning of its first day; times ms. Common practice.
  *
  * @example programmeStanding([easy, harder], { results: [], moves: [] }, { startedAt: 0, now: 1 }).stage // easy
  */
 export function programmeStanding<Stage extends ProgrammeStage & { id: string }, Result extends Told>(
   stages: readonly Stage[],
-  { results, moves }: { results: readonly Result[]; moves: readonly { toStage: string; at: number }[] },
+  { results, moves }: { results: readonly Result[]; moves: readonly Moved[] },
   { startedAt, now }: { startedAt: number; now: number },
 ): ProgrammeStanding<Stage, Result> {
-  const last = [...moves]
-    .filter(({ at }) => at <= now)
-    .sort((a, b) => a.at - b.at)
-    .at(-1);
-  const index = Math.max(0, last ? stages.findIndex(({ id }) => id === last.toStage) : 0);
-  const stage = stages[index]!;
-  const since = last?.at ?? startedAt;
+  const { index, stage, since } = stageAt(stages, moves, { startedAt, now });
   const own = resultsBySession(
     results.filter(({ stageId, at }) => stageId === stage.id && at >= since && at <= now),
     stage.minutes,

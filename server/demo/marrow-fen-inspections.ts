@@ -4,7 +4,7 @@ import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { inspectionKind } from '../services/inspections.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
-import { putAppended } from '../services/record-base.ts';
+import { putAppended } from '../records/record-base.ts';
 
 /** What was found on a piece, by its name, where not all was good; how long ago each was looked at. The others: eleven to twenty-five days. */
 const FOUND: Record<string, { daysAgo: number; answers?: Record<string, string>; note?: string }> = {

@@ -4,7 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { OwnerLinkEntity } from '../data/entities/handover.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { keepSaying, ownerLinkKind } from '../services/owner-links.ts';
-import { putVersioned } from '../services/record-base.ts';
+import { putVersioned } from '../records/record-base.ts';
 
 /** What an owner of the story said of its dog, so many days ago. Everything here is invented. */
 const TOLD = [{ dog: 'linnet', owner: 'Household Marl', madeDaysAgo: 5, says: 'pink', saidDaysAgo: 1, minutes: 10 * 60 }] as const;

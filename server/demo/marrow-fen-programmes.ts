@@ -21,7 +21,7 @@ import { calendarPage } from '../services/calendar.ts';
 import { hoursKind } from '../services/hours.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { programmeKind, stageMoveKind, stageResultKind } from '../services/programmes.ts';
-import { putAppended, putVersioned } from '../services/record-base.ts';
+import { putAppended, putVersioned } from '../records/record-base.ts';
 
 type Make = { id: (at: Date) => string; ago: (days: number, minutes?: number) => Date; chance: () => number };
 
@@ -136,7 +136,7 @@ export async function seedProgrammes(
 
 async function planAhead(lead: KennelScope, kennel: Kennel, now: Date, make: Make): Promise<void> {
   const midnight = DateTime.fromJSDate(now, { zone: kennel.timeZone }).startOf('day');
-  const page = await calendarPage(lead, { from: midnight.toISODate()!, days: AHEAD_DAYS });
+  const page = await calendarPage(lead, { from: midnight.toISODate()!, days: AHEAD_DAYS }, now);
   const dates = scheduleDays(page);
   const programmes = stagesPlanned(page, kennel, now.getTime());
   const wishes = programmes.filter(({ dealt }) => !dealt).map((one) => stageWish(one, { fromDay: 0, aroundMinutes: 0, hands: null }));
@@ -149,7 +149,7 @@ async function planAhead(lead: KennelScope, kennel: Kennel, now: Date, make: Mak
     if (!programme || begunAt >= midnight.toJSDate()) continue;
     const local = DateTime.fromJSDate(begunAt, { zone: kennel.timeZone });
     const from = Math.round((local.hour * 60 + local.minute) / 15) * 15;
-    const { stage } = programme.standing;
+    const { stage } = programme.programme;
     const facts = { dogId, programmeId: programme.programme.id, stageId: stage.id, personId: handlerId, aroundMinutes: 0, state: 'planned' as const, note: '' };
     const busy = planned.some((one) => one.day === dayOf(begunAt.getTime(), kennel.timeZone) && Math.abs(one.from - from) < 30 && one.personId === handlerId);
     if (!busy) planned.push({ ...facts, day: local.toISODate()!, from, minutes: stage.minutes });
@@ -166,7 +166,7 @@ async function dealOne(lead: KennelScope, kennel: Kennel, make: Make): Promise<v
   const [row] = await lead.all(ProgrammeEntity, { templateId: 'no-tell-tale' }, { id: 'ASC' });
   const { version, id, ...facts } = programmeKind.toAnswer(row!);
   const begun = make.ago(NO_TELL_TALE_DAYS, -60);
-  const page = await calendarPage(lead, { from: facts.startsOn, days: AHEAD_DAYS });
+  const page = await calendarPage(lead, { from: facts.startsOn, days: AHEAD_DAYS }, begun);
   const plans = await lead.all(PlanEntity, { dogId: facts.dogId }, { at: 'DESC', id: 'DESC' });
   const collars = [...new Set(plans.map(({ collarId }) => collarId))].slice(0, 2);
   const dealt = dealTellTale({ ...facts, id, version }, { collars, seed: make.chance(), newId: () => make.id(begun) }, page, kennel, begun.getTime());

@@ -1,7 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import { WeighingEntity } from '../data/entities/weighing.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
-import { putAppended } from '../services/record-base.ts';
+import { putAppended } from '../records/record-base.ts';
 import { weighingKind } from '../services/weighings.ts';
 import { TOLD_DOGS } from './marrow-fen-dogs.ts';
 

@@ -28,7 +28,7 @@ import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import { linkMoveKind } from '../services/links.ts';
 import { placeKind } from '../services/places.ts';
 import { planKind } from '../services/plans.ts';
-import { putAppended, putVersioned } from '../services/record-base.ts';
+import { putAppended, putVersioned } from '../records/record-base.ts';
 import { screeningKind } from '../services/screenings.ts';
 import { skinLookKind } from '../services/skin-looks.ts';
 import { tapingKind } from '../services/tapings.ts';

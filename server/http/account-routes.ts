@@ -3,7 +3,7 @@ import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
 import { Accounts } from '../services/accounts.ts';
 import type { SessionStore, Somebody } from '../data/session-store.ts';
-import { writeDeed } from '../services/deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { Failure } from '../services/failure.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
 import { deviceOf, endSessions, mySessionsPage } from '../services/my-sessions.ts';

@@ -1,12 +1,10 @@
 import { createHash } from 'node:crypto';
-import { CalendarFeedFacts } from '@banter/contract';
 import { Router, type Request, type Response } from 'express';
 import type { DataSource } from 'typeorm';
-import { calendarFeedKind, calendarFeedsPage, calendarFile, feedOfKey } from '../services/calendar-feeds.ts';
+import { calendarFeedsPage, calendarFile, feedOfKey } from '../services/calendar-feeds.ts';
 import { Failure } from '../services/failure.ts';
 import type { Limits } from './limits.ts';
 import { scopeOf } from './scope-of.ts';
-import { versionedRoutes } from './versioned-routes.ts';
 
 /** So long is a calendar that was made answered again; a client that asks every second costs a look-up. */
 const KEPT_MS = 20_000;
@@ -44,6 +42,5 @@ export function calendarFeedRoutes(dataSource: DataSource, limits: Limits): Rout
   routes.get('/calendar-feeds', async (request, response) => {
     response.json(await calendarFeedsPage(scopeOf(request, dataSource)));
   });
-  versionedRoutes(routes, dataSource, 'calendar-feeds', CalendarFeedFacts, calendarFeedKind);
   return routes;
 }

@@ -1,20 +1,18 @@
-import { dayOf, NewHandover, OwnerAsked, OwnerLinkFacts, OwnerSays, OwnerTick, type PaperDrawings } from '@banter/contract';
+import { dayOf, OwnerAsked, OwnerSays, OwnerTick, type PaperDrawings } from '@banter/contract';
 import { Router, type Response } from 'express';
 import { DateTime } from 'luxon';
 import type { DataSource } from 'typeorm';
 import { HandoverEntity, type HandoverRow } from '../data/entities/handover.ts';
 import { handoverPdf } from '../paper/handover-pdf.ts';
 import { Failure } from '../services/failure.ts';
-import { handoverKind, handoversPage } from '../services/handovers.ts';
+import { handoversPage } from '../services/handovers.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { readable } from '../services/readable.ts';
-import { latestHandover, noteVisit, ownerLinkKind, ownerOf, ownerPage, sayToKennel, tickDaily } from '../services/owner-links.ts';
+import { latestHandover, noteVisit, ownerOf, ownerPage, sayToKennel, tickDaily } from '../services/owner-links.ts';
 import type { Limits } from './limits.ts';
-import { appendedRoutes } from './appended-routes.ts';
 import { idOf, parseBody, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
-import { versionedRoutes } from './versioned-routes.ts';
 
 /** Handing over: the sheets, their pages on paper, and what owners see by their links. */
 export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawings, limits: Limits): Router {
@@ -60,7 +58,5 @@ export function handoverRoutes(dataSource: DataSource, drawHandover: PaperDrawin
     if (!row) throw new Failure('cannot-be-read');
     await sendPages(response, scope, row);
   });
-  appendedRoutes(routes, dataSource, 'handovers', NewHandover, handoverKind);
-  versionedRoutes(routes, dataSource, 'owner-links', OwnerLinkFacts, ownerLinkKind);
   return routes;
 }

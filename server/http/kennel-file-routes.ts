@@ -8,7 +8,7 @@ import { csvPieces } from '../kennel-file/csv-tables.ts';
 import { eventLines } from '../kennel-file/event-lines.ts';
 import { KennelImports } from '../kennel-file/kennel-imports.ts';
 import { kennelFilePieces } from '../kennel-file/write-kennel.ts';
-import { writeDeed } from '../services/deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { kennelOf } from '../services/kennels.ts';

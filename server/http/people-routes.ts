@@ -1,4 +1,4 @@
-import { DeedsAsked, InvitationAsked, InviteFacts, Join, PersonStanding } from '@banter/contract';
+import { DeedsAsked, InvitationAsked, Join, PersonStanding } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { hashOf, type SessionStore, type Somebody } from '../data/session-store.ts';
@@ -11,7 +11,6 @@ import { knowDevice } from './known-devices.ts';
 import type { Limits } from './limits.ts';
 import { idOf, parseBody, parseQuery, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
-import { versionedRoutes } from './versioned-routes.ts';
 
 export type PeopleOptions = { sessions: SessionStore; limits: Limits; bus: KennelBus; cookieName: string; secret: string };
 
@@ -65,7 +64,6 @@ export function peopleRoutes(dataSource: DataSource, { sessions, limits, bus, co
     const rows = await scopeOf(request, dataSource).all(inviteKind.entity, {}, { expiresAt: 'DESC', id: 'ASC' });
     response.json({ invites: rows.map(inviteKind.toAnswer) });
   });
-  versionedRoutes(routes, dataSource, 'invites', InviteFacts, inviteKind);
   routes.get('/deeds', async (request, response) => {
     const parsed = parseQuery(DeedsAsked, request);
     response.json(await deedsPage(scopeOf(request, dataSource), parsed));

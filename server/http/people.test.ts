@@ -6,7 +6,7 @@ import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DeedEntity } from '../data/entities/deed.ts';
-import { deedKindOf } from '../services/deeds.ts';
+import { deedKindOf } from '../records/deeds.ts';
 import { newDog, newKennel, openBanter, screening, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;

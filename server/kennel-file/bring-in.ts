@@ -5,7 +5,7 @@ import type { DataSource } from 'typeorm';
 import type { KennelRow } from '../data/entities/kennel.ts';
 import { letTakeTime } from '../data/patient-pool.ts';
 import { madeAnew } from '../services/photos.ts';
-import { writeDeed } from '../services/deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { rebuildSessionStories } from '../services/happenings/session-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';

@@ -1,74 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import type { KennelPartName } from '@banter/contract';
+import { KENNEL_PART_NAMES, type KennelPartName } from '@banter/contract';
 import type { EntitySchema } from 'typeorm';
-import { BridgeEntity } from '../data/entities/bridge.ts';
-import { CalendarFeedEntity } from '../data/entities/calendar-feed.ts';
-import { HoursEntity, PlannedSessionEntity } from '../data/entities/calendar.ts';
-import { CollarEntity } from '../data/entities/collar.ts';
-import { DogEntity } from '../data/entities/dog.ts';
-import { DressingEntity } from '../data/entities/dressing.ts';
-import { DrillEntity } from '../data/entities/drill.ts';
-import { EndingEntity } from '../data/entities/ending.ts';
-import { HappeningEntity } from '../data/entities/happening.ts';
-import { LevelCapEntity } from '../data/entities/field-log.ts';
-import { FitCheckEntity } from '../data/entities/fit-check.ts';
-import { GearEntity, WantEntity } from '../data/entities/gear.ts';
-import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity } from '../data/entities/handover.ts';
-import { InspectionEntity } from '../data/entities/inspection.ts';
-import { KennelTemplateEntity } from '../data/entities/kennel-template.ts';
-import { LinkMoveEntity } from '../data/entities/link-move.ts';
-import { PersonEntity } from '../data/entities/person.ts';
-import { PhotoEntity } from '../data/entities/photo.ts';
-import { PlaceEntity } from '../data/entities/place.ts';
-import { PlanEntity } from '../data/entities/plan.ts';
-import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
-import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
-import { SkinLookEntity } from '../data/entities/skin-look.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
-import { WeighingEntity } from '../data/entities/weighing.ts';
+import { tableOf, type AnyRow } from '../records/kept-kinds.ts';
 
-/** Any row of a kennel, its columns by their names. */
-export type AnyRow = { id: string; kennelId: string } & Record<string, unknown>;
+export type { AnyRow };
 /** A record as it stands in a file. */
 export type FileRecord = { id: string } & Record<string, unknown>;
 
-const any = (entity: unknown) => entity as EntitySchema<AnyRow>;
-
 /** The table of each part of a kennel's file. */
-export const PART_TABLES: Record<KennelPartName, EntitySchema<AnyRow>> = {
-  people: any(PersonEntity),
-  places: any(PlaceEntity),
-  dogs: any(DogEntity),
-  collars: any(CollarEntity),
-  gear: any(GearEntity),
-  wants: any(WantEntity),
-  tapings: any(TapingEntity),
-  weighings: any(WeighingEntity),
-  screenings: any(ScreeningEntity),
-  lifts: any(LiftEntity),
-  plans: any(PlanEntity),
-  fitChecks: any(FitCheckEntity),
-  endings: any(EndingEntity),
-  inspections: any(InspectionEntity),
-  linkMoves: any(LinkMoveEntity),
-  dressings: any(DressingEntity),
-  photos: any(PhotoEntity),
-  skinLooks: any(SkinLookEntity),
-  bridges: any(BridgeEntity),
-  happenings: any(HappeningEntity),
-  levelCaps: any(LevelCapEntity),
-  programmes: any(ProgrammeEntity),
-  stageResults: any(StageResultEntity),
-  stageMoves: any(StageMoveEntity),
-  hours: any(HoursEntity),
-  plannedSessions: any(PlannedSessionEntity),
-  kennelTemplates: any(KennelTemplateEntity),
-  drills: any(DrillEntity),
-  calendarFeeds: any(CalendarFeedEntity),
-  handovers: any(HandoverEntity),
-  ownerLinks: any(OwnerLinkEntity),
-  ownerVisits: any(OwnerVisitEntity),
-};
+export const PART_TABLES = Object.fromEntries(KENNEL_PART_NAMES.map((name) => [name, tableOf(name)])) as Record<KennelPartName, EntitySchema<AnyRow>>;
 
 /** What never leaves with a file: the kennel it is of, and what lets somebody in. */
 const STAYS = new Set(['kennelId', 'email', 'passwordHash', 'keyHash']);

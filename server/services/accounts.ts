@@ -4,7 +4,7 @@ import { IsNull, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import type { Somebody } from '../data/session-store.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';

@@ -2,7 +2,7 @@ import type { Bridge, BridgeFacts } from '@banter/contract';
 import type { DataSource } from 'typeorm';
 import { BridgeEntity, type BridgeRow } from '../data/entities/bridge.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export const bridgeKind: VersionedKind<BridgeRow, BridgeFacts, Bridge> = {
   entity: BridgeEntity,

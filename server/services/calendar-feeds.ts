@@ -14,7 +14,7 @@ import { placeAnswer } from './places.ts';
 import { piecesKeptUp } from './upkeep.ts';
 import { wearingPage } from './wearing.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 import { latestSkin, skinOfDogs } from './skin-standings.ts';
 import { growthOf } from './growth-of.ts';
 
@@ -55,14 +55,14 @@ export async function calendarFile(scope: KennelScope, personId: string | null, 
   const looks = await latestSkin(scope, now);
   const [{ wearing }, calendar, pieces, places] = await Promise.all([
     wearingPage(scope, now),
-    calendarPage(scope, { from, days: SHOWN_DAYS }),
+    calendarPage(scope, { from, days: SHOWN_DAYS }, now),
     piecesKeptUp(scope, now),
     scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
   ]);
   const cards = dogs.filter(({ dog }) => dog.archivedAt === null);
   const stages = stagesPlanned(calendar, kennel, now.getTime());
   const nameOf = (programmeId: string | null, stageId: string | null) =>
-    stages.find(({ programme }) => programme.id === programmeId)?.programme.stages.find(({ id }) => id === stageId)?.name;
+    stages.find(({ programme }) => programme.id === programmeId)?.programme.stageNames[stageId ?? ''];
   const { growth } = await growthOf(scope, cards, kennel, now);
   const entries = feedEntries({
     wearing,

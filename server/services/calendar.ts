@@ -3,6 +3,7 @@ import {
   dayStartOf,
   placedSession,
   scheduleDays,
+  stageAt,
   type CalendarAsked,
   type CalendarChange,
   type CalendarChanged,
@@ -18,15 +19,13 @@ import { HoursEntity, PlannedSessionEntity, type PlannedSessionRow } from '../da
 import { DogEntity } from '../data/entities/dog.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { PersonEntity } from '../data/entities/person.ts';
-import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
-import { writeDeed } from './deeds.ts';
+import { ProgrammeEntity, StageMoveEntity, type ProgrammeRow } from '../data/entities/programme.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { handsOf, hoursKind } from './hours.ts';
 import { heldAnswer } from './field-sessions.ts';
-import { keptAnswers } from './kept.ts';
-import { programmeKind } from './programmes.ts';
 
 const answer = ({ kennelId: _kennel, ...row }: PlannedSessionRow): PlannedSession => row;
 
@@ -156,23 +155,41 @@ export async function dayPlanned(
   };
 }
 
+/** Programmes with the stage that each dog is in. */
+async function onCalendar(
+  scope: KennelScope,
+  rows: readonly ProgrammeRow[],
+  { timeZone, now }: { timeZone: string; now: Date },
+): Promise<CalendarPage['programmes']> {
+  const moves = group(
+    rows.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(rows.map(({ id }) => id)) }, { at: 'ASC', id: 'ASC' }),
+    ({ programmeId }) => programmeId,
+  );
+  return rows.map((row) => {
+    const own = (moves.get(row.id) ?? []).map(({ toStage, at }) => ({ toStage, at: at.toISOString() }));
+    const { stage } = stageAt(row, own, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
+    const { id, dogId, name, templateId, state, startsOn } = row;
+    const { minutes, sessionsPerDay, everyDays, onAround } = stage;
+    return {
+      ...{ id, dogId, name, templateId, state, startsOn },
+      stage: { id: stage.id, name: stage.name, minutes, sessionsPerDay, everyDays, onAround },
+      stageNames: Object.fromEntries(row.stages.map((one) => [one.id, one.name])),
+    };
+  });
+}
+
 /** What the kennel's calendar shows of a span of days. */
-export async function calendarPage(scope: KennelScope, asked: CalendarAsked): Promise<CalendarPage> {
+export async function calendarPage(scope: KennelScope, asked: CalendarAsked, now: Date): Promise<CalendarPage> {
   const days = scheduleDays(asked);
   const span = Between(asked.from, days.at(-1)!);
   const rows = await scope.all(ProgrammeEntity, { state: In(['running', 'paused']) }, { startsOn: 'ASC', id: 'ASC' });
-  const ids = rows.map(({ id }) => id);
-  const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const some = ids.length > 0;
   const { timeZone } = await kennelOf(scope);
   return {
     ...asked,
     people: await handsOf(scope),
     hours: (await scope.all(HoursEntity, {}, { id: 'ASC' })).map(hoursKind.toAnswer),
     dogs: (await scope.all(DogEntity, {}, { name: 'ASC', id: 'ASC' })).map(({ id, name }) => ({ id, name })),
-    programmes: rows.map(programmeKind.toAnswer),
-    results: await keptAnswers(scope, some ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
-    moves: await keptAnswers(scope, some ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
+    programmes: await onCalendar(scope, rows, { timeZone, now }),
     sessions: (await scope.all(PlannedSessionEntity, { day: span, state: 'planned' }, { day: 'ASC', from: 'ASC', id: 'ASC' })).map(answer),
     held: await heldOn(scope, days, timeZone),
   };

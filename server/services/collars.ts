@@ -5,10 +5,10 @@ import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { bringLinksBack, countCollar, scrapLinks } from './links.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export function collarAnswer({ kennelId: _kennel, retiredAt, ...row }: CollarRow): Collar {
   return { ...row, retiredAt: retiredAt && retiredAt.toISOString() };

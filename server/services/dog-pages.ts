@@ -16,7 +16,7 @@ import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { gearAnswer } from './gear.ts';
-import { keptAnswers } from './kept.ts';
+import { keptAnswers } from '../records/kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances, linksOnCollars } from './links.ts';
 import { madeUpNow } from './made-up.ts';

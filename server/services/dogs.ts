@@ -5,7 +5,7 @@ import { DogEntity, type DogRow } from '../data/entities/dog.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { badField, Failure } from './failure.ts';
 import { kennelOf } from './kennels.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 import { weighedOnForm } from './weighings.ts';
 
 export function dogAnswer({ kennelId: _kennel, archivedAt, ...row }: DogRow): Dog {

@@ -3,7 +3,7 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity, type DressingRow } from '../data/entities/dressing.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { badField } from './failure.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export function dressingAnswer({ kennelId: _kennel, ...row }: DressingRow): Dressing {
   return row;

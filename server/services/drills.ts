@@ -4,8 +4,8 @@ import { MoreThanOrEqual } from 'typeorm';
 import { DrillEntity, type DrillRow } from '../data/entities/drill.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf, rulesOf } from './kennels.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 export const drillKind: AppendedKind<DrillRow, NewDrill, Drill> = {
   entity: DrillEntity,

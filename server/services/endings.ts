@@ -2,8 +2,8 @@ import type { Ending, NewEnding } from '@banter/contract';
 import { EndingEntity, type EndingRow } from '../data/entities/ending.ts';
 import { PlanEntity } from '../data/entities/plan.ts';
 import { badField } from './failure.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 export const endingKind: AppendedKind<EndingRow, NewEnding, Ending> = {
   entity: EndingEntity,

@@ -8,7 +8,7 @@ import {
   fittingDog,
   dayOf,
   dayStartOf,
-  programmeStanding,
+  stageAt,
   wearAndDeviceEvents,
   type FieldDevice,
   type FieldDog,
@@ -75,7 +75,7 @@ async function runningProgrammes(
   }));
   return rows.map((row) => {
     const own = moves.filter(({ programmeId }) => programmeId === row.id);
-    const { stage } = programmeStanding(row, { results: [], moves: own }, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
+    const { stage } = stageAt(row, own, { startedAt: dayStartOf(row.startsOn, timeZone), now: now.getTime() });
     const { what, needed, of } = stage.pass;
     return {
       id: row.id,

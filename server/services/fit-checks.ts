@@ -23,10 +23,10 @@ import { badField } from './failure.ts';
 import { toldByHand } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { happenedNow, keptAnswers, keptNow } from './kept.ts';
+import { happenedNow, keptAnswers, keptNow } from '../records/kept.ts';
 import { fitLinks } from './links.ts';
 import { readable } from './readable.ts';
-import type { AppendedKind } from './record-base.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 import { tapingKind } from './tapings.ts';
 import { tellSkin } from './told-skin.ts';
 

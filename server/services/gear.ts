@@ -2,7 +2,7 @@ import type { Gear, GearFacts, Want, WantFacts } from '@banter/contract';
 import { DogEntity } from '../data/entities/dog.ts';
 import { GearEntity, WantEntity, type GearRow, type WantRow } from '../data/entities/gear.ts';
 import { badField } from './failure.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export function gearAnswer({ kennelId: _kennel, retiredAt, ...row }: GearRow): Gear {
   return { ...row, retiredAt: retiredAt && retiredAt.toISOString() };

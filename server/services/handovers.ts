@@ -3,12 +3,12 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity, type HandoverRow } from '../data/entities/handover.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf, rulesOf } from './kennels.ts';
-import { keptAnswers, keptNow } from './kept.ts';
+import { keptAnswers, keptNow } from '../records/kept.ts';
 import { levelsPage } from './levels.ts';
 import { neckPage } from './neck-page.ts';
 import { ownerLinkKind, visitAnswer } from './owner-links.ts';
 import { readable } from './readable.ts';
-import type { AppendedKind } from './record-base.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 export const handoverKind: AppendedKind<HandoverRow, NewHandover, Handover> = {
   entity: HandoverEntity,

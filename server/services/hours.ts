@@ -3,7 +3,7 @@ import { HoursEntity, type HoursRow } from '../data/entities/calendar.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export const hoursKind: VersionedKind<HoursRow, HoursFacts, Hours> = {
   entity: HoursEntity,

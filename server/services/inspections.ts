@@ -6,8 +6,8 @@ import { InspectionEntity, type InspectionRow } from '../data/entities/inspectio
 import { collarAnswer, collarKindOfRecord } from './collars.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 const CONDITION_OF = { ok: 'sound', mend: 'mend', scrap: 'worn' } as const;
 

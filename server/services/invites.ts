@@ -5,12 +5,12 @@ import { InviteEntity, type InviteRow } from '../data/entities/invite.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { hashOfPassword, meAnswer, passwordOfItsOwn, roomForEmail } from './accounts.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { badField, Failure } from './failure.ts';
 import { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { hashOfKey, keyedAnswer, keyedRow } from './private-keys.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 import { DAY_MS, HOUR_MS } from '@banter/core';
 
 /** A clock at the desk may be off by this much. */

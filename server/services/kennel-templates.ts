@@ -3,7 +3,7 @@ import { In } from 'typeorm';
 import { KennelTemplateEntity, type KennelTemplateRow } from '../data/entities/kennel-template.ts';
 import { ProgrammeEntity } from '../data/entities/programme.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export const kennelTemplateKind: VersionedKind<KennelTemplateRow, KennelTemplateFacts, KennelTemplate> = {
   entity: KennelTemplateEntity,

@@ -1,7 +1,7 @@
 import type { Kennel, KennelSettings } from '@banter/contract';
 import { houseRules, type HouseRules } from '@banter/core';
 import type { KennelRow } from '../data/entities/kennel.ts';
-import { changesOf, writeDeed } from './deeds.ts';
+import { changesOf, writeDeed } from '../records/deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 

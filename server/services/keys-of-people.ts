@@ -6,7 +6,7 @@ import { DeedEntity } from '../data/entities/deed.ts';
 import { OwnerLinkEntity } from '../data/entities/handover.ts';
 import { InviteEntity } from '../data/entities/invite.ts';
 import { PersonEntity } from '../data/entities/person.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 

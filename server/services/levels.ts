@@ -17,8 +17,8 @@ import { badField } from './failure.ts';
 import { sessionAnswers } from './field-sessions.ts';
 import { levelRows } from './level-records.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 import { tapingKind } from './tapings.ts';
 
 export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {

@@ -5,11 +5,11 @@ import { v7 as uuidv7 } from 'uuid';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { badField, Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 /** How many links are on some collars, summed by the database; empty ones left out. */
 export async function linksOnCollars(scope: KennelScope, collarIds: readonly string[]): Promise<LinkBalance[]> {

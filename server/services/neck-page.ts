@@ -12,7 +12,7 @@ import { dressingAnswer } from './dressings.ts';
 import { sessionAnswers } from './field-sessions.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { keptAnswers } from './kept.ts';
+import { keptAnswers } from '../records/kept.ts';
 import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
 

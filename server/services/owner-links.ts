@@ -23,7 +23,7 @@ import { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { keyedAnswer, keyedRowSeen } from './private-keys.ts';
 import { readable } from './readable.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 import { tellSkin } from './told-skin.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '@banter/core';
 

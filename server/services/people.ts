@@ -3,7 +3,7 @@ import { technicalError, type Finger } from '@banter/core';
 import { IsNull } from 'typeorm';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
-import { changesOf, writeDeed } from './deeds.ts';
+import { changesOf, writeDeed } from '../records/deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { openKeys, settleKeys } from './keys-of-people.ts';

@@ -1,7 +1,7 @@
 import type { Photo } from '@banter/contract';
 import sharp from 'sharp';
 import { PhotoEntity, type PhotoRow } from '../data/entities/photo.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 

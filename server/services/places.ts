@@ -3,7 +3,7 @@ import { DateTime } from 'luxon';
 import { PlaceEntity, type PlaceRow } from '../data/entities/place.ts';
 import { badField } from './failure.ts';
 import { kennelOf } from './kennels.ts';
-import type { VersionedKind } from './record-base.ts';
+import type { VersionedKind } from '../records/record-base.ts';
 
 export function placeAnswer({ kennelId: _kennel, retiredAt, ...row }: PlaceRow): Place {
   return { ...row, retiredAt: retiredAt && retiredAt.toISOString() };

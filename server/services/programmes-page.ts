@@ -11,7 +11,7 @@ import { handsOf, hoursOf } from './hours.ts';
 import { kennelTemplates } from './kennel-templates.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
-import { keptAnswers } from './kept.ts';
+import { keptAnswers } from '../records/kept.ts';
 import { eventsSince } from './neck-page.ts';
 import { programmeKind } from './programmes.ts';
 

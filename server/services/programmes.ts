@@ -17,8 +17,8 @@ import { ProgrammeEntity, StageMoveEntity, StageResultEntity, type ProgrammeRow,
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind, VersionedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind, VersionedKind } from '../records/record-base.ts';
 
 export const programmeKind: VersionedKind<ProgrammeRow, ProgrammeFacts, Programme> = {
   entity: ProgrammeEntity,

@@ -1,8 +1,8 @@
 import type { Lift, NewLift, NewScreening, Screening } from '@banter/contract';
 import { DogEntity } from '../data/entities/dog.ts';
 import { LiftEntity, ScreeningEntity, type LiftRow, type ScreeningRow } from '../data/entities/screening.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 export const screeningKind: AppendedKind<ScreeningRow, NewScreening, Screening> = {
   entity: ScreeningEntity,

@@ -5,8 +5,8 @@ import { PhotoEntity } from '../data/entities/photo.ts';
 import { SkinLookEntity, type SkinLookRow } from '../data/entities/skin-look.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 /** Looks as they are answered: an owner's under the name of the link. */
 async function skinLookAnswers(scope: KennelScope, rows: SkinLookRow[]): Promise<SkinLook[]> {

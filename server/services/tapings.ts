@@ -5,8 +5,8 @@ import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { badField } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf, rulesOf } from './kennels.ts';
-import { keptAnswers, keptNow } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { keptAnswers, keptNow } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewTaping): Promise<Omit<TapingRow, 'kennelId'>> {
   await scope.get(DogEntity, sent.dogId);

@@ -3,11 +3,11 @@ import { v7 as uuidv7 } from 'uuid';
 import { DogEntity } from '../data/entities/dog.ts';
 import { WeighingEntity, type WeighingRow } from '../data/entities/weighing.ts';
 import { badField } from './failure.ts';
-import { writeDeed } from './deeds.ts';
+import { writeDeed } from '../records/deeds.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
-import { happenedNow, keptAnswers } from './kept.ts';
-import type { AppendedKind } from './record-base.ts';
+import { happenedNow, keptAnswers } from '../records/kept.ts';
+import type { AppendedKind } from '../records/record-base.ts';
 import { HOUR_MS } from '@banter/core';
 
 const weighingsOf = async (scope: KennelScope, dogId: string) =>

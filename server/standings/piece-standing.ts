@@ -5,7 +5,7 @@ import { GearEntity } from '../data/entities/gear.ts';
 import { InspectionEntity } from '../data/entities/inspection.ts';
 import { collarAnswer } from '../services/collars.ts';
 import { gearAnswer } from '../services/gear.ts';
-import { keptAnswers } from '../services/kept.ts';
+import { keptAnswers } from '../records/kept.ts';
 import type { StandingKind, Stands } from './standing-kind.ts';
 
 /** How each piece of gear was found last, how often it went on since, and its place among what is to be looked at. */

@@ -2,7 +2,7 @@ import { deviceOf, type HappeningName, type NewHappening } from '@banter/contrac
 import { isWhole, MINUTE_MS } from '@banter/core';
 import type { CollarRow } from '../../data/entities/collar.ts';
 import type { ProgrammeRow } from '../../data/entities/programme.ts';
-import { CLOCK_AHEAD_MS } from '../kept.ts';
+import { CLOCK_AHEAD_MS } from '../../records/kept.ts';
 
 /** Somebody whose clock agrees may still be a little ahead; a device's clock nobody has asked about. */
 const AHEAD_MS = 2 * MINUTE_MS;

@@ -20,7 +20,7 @@ import { HappeningEntity, type HappeningRow } from '../../data/entities/happenin
 import { PersonEntity } from '../../data/entities/person.ts';
 import { PlanEntity } from '../../data/entities/plan.ts';
 import { ProgrammeEntity } from '../../data/entities/programme.ts';
-import { writeDeed } from '../deeds.ts';
+import { writeDeed } from '../../records/deeds.ts';
 import { Failure } from '../failure.ts';
 import type { KennelScope } from '../kennel-scope.ts';
 import { kennelOf } from '../kennels.ts';

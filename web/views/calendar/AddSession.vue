@@ -21,7 +21,7 @@ function tryIt() {
   const [hour, minute] = time.value.split(':').map(Number) as [number, number];
   const of = stages.value[0];
   const from = Math.round((hour * 60 + minute) / GRID_MINUTES) * GRID_MINUTES;
-  const wishId = of ? `${of.programme.id} ${of.standing.stage.id}` : ' ';
+  const wishId = of ? `${of.programme.id} ${of.programme.stage.id}` : ' ';
   const one = {
     id: '',
     wishId,
@@ -74,7 +74,7 @@ function leave() {
         <input v-model.number="minutes" type="number" min="1" max="240" class="field" required @change="board.giveUp()" />
       </label>
     </div>
-    <p v-if="stages[0]" class="mt-2 text-sm text-soft">For «{{ stages[0].standing.stage.name }}» of {{ stages[0].programme.name }}.</p>
+    <p v-if="stages[0]" class="mt-2 text-sm text-soft">For «{{ stages[0].programme.stage.name }}» of {{ stages[0].programme.name }}.</p>
     <div class="mt-3 flex gap-2">
       <button type="submit" class="press press-main" :disabled="dogId === '' || board.cannot.value.length > 0">
         {{ board.trial.value ? 'Keep it' : 'Try it' }}

@@ -97,9 +97,9 @@ function leave() {
           <input type="checkbox" class="size-5 shrink-0" :checked="chosen.has(one.programme.id)" :disabled="one.dealt" @change="toggle(one.programme.id)" />
           <span class="w-24 shrink-0 font-semibold">{{ one.dogName }}</span>
           <span class="grow leading-tight">
-            {{ one.standing.stage.name }}
+            {{ one.programme.stage.name }}
             <span class="block text-sm text-soft">{{
-              one.dealt ? 'dealt by chance on its own page' : `${oftenWords(one.standing.stage)}; ${until(one)}`
+              one.dealt ? 'dealt by chance on its own page' : `${oftenWords(one.programme.stage)}; ${until(one)}`
             }}</span>
             <span v-if="one.stale.length > 0" class="block text-sm font-semibold text-mind">{{ one.stale.length }} planned are of another stage.</span>
           </span>

@@ -66,11 +66,13 @@ export function useCalendarBoard(page: Ref<CalendarPage>, kennel: Ref<Kennel>, n
   const trial = shallowRef<Trial | null>(null);
   const shown = computed(() => trial.value?.sessions ?? placed.value);
   const selected = ref<string | null>(null);
-  const dogName = (dogId: string) => page.value.dogs.find(({ id }) => id === dogId)?.name ?? 'a dog';
+  const dogNames = computed(() => new Map(page.value.dogs.map(({ id, name }) => [id, name])));
+  const dogName = (dogId: string) => dogNames.value.get(dogId) ?? 'a dog';
+  const ofId = computed(() => new Map(page.value.programmes.map((one) => [one.id, one])));
   const stageName = ({ wishId }: Pick<PlacedSession, 'wishId'>) => {
     const [programmeId, stageId] = wishId.split(' ');
-    const programme = page.value.programmes.find(({ id }) => id === programmeId);
-    return programme?.stages.find(({ id }) => id === stageId)?.name ?? '';
+    const programme = ofId.value.get(programmeId ?? '');
+    return programme?.stageNames[stageId ?? ''] ?? '';
   };
   const faultsOf = (one: PlacedSession) => sessionFaults(one, shown.value, around.value);
 

@@ -60,7 +60,7 @@ const days = computed(() => {
   return [...byDay];
 });
 const time = (at: string) => DateTime.fromISO(at, { zone }).toFormat('HH:mm');
-const thing = (kind: string) => DEED_WORDS[kind as DeedKind]?.thing ?? kind;
+const thing = (kind: string) => DEED_WORDS[kind as DeedKind]?.many ?? kind;
 const kinds = computed(() => [...(data.value?.kinds ?? [])].sort((a, b) => thing(a).localeCompare(thing(b))));
 const valueWords = (value: unknown) =>
   value === null || value === ''

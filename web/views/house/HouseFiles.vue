@@ -3,14 +3,13 @@
 import { failureSentence } from '../../api/failure.ts';
 import { send } from '../../api/request.ts';
 import { sendFile } from '../../api/send-file.ts';
-import { CSV_TABLES, KENNEL_PART_NAMES, kennelPart, KennelImport, type CsvTable, type KennelPartName } from '@banter/contract';
+import { CSV_TABLES, KENNEL_PART_NAMES, kennelPart, KennelImport, RECORD_KINDS, type CsvTable, type KennelPartName } from '@banter/contract';
 import { tryOnScopeDispose } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import { momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useMay } from '../../stores/may.ts';
 import { useSession } from '../../stores/session.ts';
-import { PART_WORDS } from './part-words.ts';
 
 const session = useSession();
 const may = useMay();
@@ -44,7 +43,7 @@ const doing = computed(() => (sending.value ? 'Sending it' : job.value?.state ==
 const rows = computed(() =>
   KENNEL_PART_NAMES.flatMap((name) => {
     const counts = job.value?.counts[name];
-    return counts ? [{ name, words: PART_WORDS[name], ...counts }] : [];
+    return counts ? [{ name, words: RECORD_KINDS[name].words.many, ...counts }] : [];
   }),
 );
 const fresh = computed(() => rows.value.reduce((sum, one) => sum + one.fresh, 0));
@@ -58,7 +57,7 @@ const sentence = computed(() => {
   if (fresh.value === 0 && now.conflictCount === 0) return 'Everything in it is here already.';
   return `${fresh.value === 1 ? 'One record is' : `${fresh.value} records are`} new here${now.conflictCount > 0 ? `; ${now.conflictCount} stand otherwise here` : ''}.`;
 });
-const placeOf = (part: string) => (part === 'kennel' ? 'house rules' : (PART_WORDS[part as KennelPartName] ?? part));
+const placeOf = (part: string) => (part === 'kennel' ? 'house rules' : (RECORD_KINDS[part as KennelPartName]?.words.many ?? part));
 
 async function take() {
   if (!file.value) return;

@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntitySchema } from 'typeorm';
 import { changesOf, deedKindOf, deedLabel, writeDeed } from './deeds.ts';
-import { Failure } from './failure.ts';
-import type { KennelScope } from './kennel-scope.ts';
+import { Failure } from '../services/failure.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
 
 /** What came of a PUT: a new record, or one that was there. */
 export type Put<Answer> = { created: boolean; record: Answer };

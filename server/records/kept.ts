@@ -1,7 +1,7 @@
 import { CORE_VERSION, type HouseRules } from '@banter/core';
 import { PersonEntity } from '../data/entities/person.ts';
-import { badField } from './failure.ts';
-import type { KennelScope } from './kennel-scope.ts';
+import { badField } from '../services/failure.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
 
 /** A clock may run ahead of ours by this much; further, the time is asked about. */
 export const CLOCK_AHEAD_MS = 24 * 60 * 60 * 1000;

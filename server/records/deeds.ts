@@ -1,7 +1,7 @@
 import { DEED_KINDS, type Deed, type DeedKind } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { DeedEntity, type DeedRow } from '../data/entities/deed.ts';
-import type { KennelScope } from './kennel-scope.ts';
+import type { KennelScope } from '../services/kennel-scope.ts';
 
 /** What is told of a deed; who and when come from the scope. */
 export type NewDeed = Pick<DeedRow, 'act'> & { kind: DeedKind } & Partial<Pick<DeedRow, 'recordId' | 'dogId' | 'label' | 'about'>> & { at?: Date };
