@@ -33,7 +33,10 @@ async function copyDemo(kennelId: string): Promise<void> {
     await runner.query('SET SESSION foreign_key_checks = 0');
     for (const { name, columns: all } of columns)
       if (!ownKeys.has(name))
-        await runner.query(`INSERT INTO \`${name}\` (${all}) SELECT ${all.replace('`kennelId`', '?').replace('`id`', name === 'deeds' ? 'UUID()' : '`id`')} FROM \`${name}\` WHERE kennelId = ?`, [kennelId, demo]);
+        await runner.query(
+          `INSERT INTO \`${name}\` (${all}) SELECT ${all.replace('`kennelId`', '?').replace('`id`', name === 'deeds' ? 'UUID()' : '`id`')} FROM \`${name}\` WHERE kennelId = ?`,
+          [kennelId, demo],
+        );
   } finally {
     await runner.query('SET SESSION foreign_key_checks = 1');
     await runner.release();

@@ -9,7 +9,7 @@ import { writeDeed } from '../records/deeds.ts';
 import { rebuildSessionStories } from '../services/happenings/session-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
-import { isFresh, partOf, settingsOf, type Batch } from './look-through.ts';
+import { besides, emptyParts, isFresh, partOf, settingsOf, type Batch } from './look-through.ts';
 import { fromFile, PART_TABLES, type AnyRow } from './part-tables.ts';
 import { readPieces } from './read-pieces.ts';
 
@@ -27,6 +27,7 @@ export class BrokenReference extends Error {}
 export async function bringIn(dataSource: DataSource, who: KennelScope, file: string, { conflicts }: KeepImport, job: KennelImport): Promise<void> {
   const runner = dataSource.createQueryRunner();
   await runner.connect();
+  const writing = besides();
   let beBrisk = () => Promise.resolve();
   try {
     beBrisk = await letTakeTime(runner);
@@ -37,20 +38,17 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
     await runner.query('SET SESSION foreign_key_checks = 0');
     const fresh = await isFresh(scope);
     const batches = new Map<string, Batch>();
+    const empty = await emptyParts(scope);
     const touched = new Map<string, string>();
     let brought = 0;
 
     const put = async ({ part, earlier, records }: Batch) => {
       const entity = PART_TABLES[part];
       const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
-      const there = new Map(
-        (
-          await scope.someOf(
-            entity,
-            rows.map(({ id }) => id),
-          )
-        ).map((row) => [row.id, row]),
-      );
+      const ids = rows.map(({ id }) => id);
+      // In a file of an earlier version one thing may come twice.
+      const known = empty.has(part) && !earlier ? [] : await scope.someOf(entity, ids);
+      const there = new Map(known.map((row) => [row.id, row]));
       const added = rows.filter(({ id }) => !there.has(id));
       // Whatever a photo came with, what is kept is made here.
       if (part === 'photos') for (const row of added) Object.assign(row, await madeAnew(row.jpeg as Buffer));
@@ -85,9 +83,13 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
       const batch = batches.get(piece.part) ?? { part: found.part, earlier: found.earlier, records: [] };
       batches.set(piece.part, batch);
       batch.records.push(found.record);
-      if (batch.records.length >= (found.part === 'photos' ? 4 : AT_ONCE)) await put({ ...batch, records: batch.records.splice(0) });
+      if (batch.records.length >= (found.part === 'photos' ? 4 : AT_ONCE)) {
+        const records = batch.records.splice(0);
+        await writing.next(() => put({ ...batch, records }));
+      }
     }
-    for (const batch of batches.values()) if (batch.records.length > 0) await put(batch);
+    for (const batch of batches.values()) if (batch.records.length > 0) await writing.next(() => put(batch));
+    await writing.done();
 
     for (const [, sessions] of group([...touched], ([, dogId]) => dogId)) {
       for (let from = 0; from < sessions.length; from += SESSIONS_AT_ONCE)
@@ -101,6 +103,8 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
     await runner.query('SET SESSION foreign_key_checks = 1');
     await runner.commitTransaction();
   } finally {
+    // What is being written still would else be written after the rest was undone, and stay.
+    await writing.done().catch(() => {});
     if (runner.isTransactionActive) await runner.rollbackTransaction();
     await runner.query('SET SESSION foreign_key_checks = 1').catch(() => {});
     await beBrisk();
@@ -112,11 +116,15 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
 async function referencesHold(scope: KennelScope): Promise<void> {
   const table = (part: KennelPartName) => PART_TABLES[part].options.tableName!;
   const all = KENNEL_PART_NAMES.flatMap((part) => Object.entries(kennelPart(part).refs).map(([field, target]) => [table(part), field, table(target)] as const));
-  for (const [child, field, parent] of [...all, ['stage_results', 'sessionId', 'field_sessions'] as const]) {
-    const [row] = await scope.raw<{ id: string }>(
-      `SELECT own.id FROM \`${child}\` own LEFT JOIN \`${parent}\` other ON other.kennelId = own.kennelId AND other.id = own.\`${field}\`
-       WHERE own.kennelId = :kennelId AND own.\`${field}\` IS NOT NULL AND other.id IS NULL LIMIT 1`,
+  // All that one table refers to is looked up in one walk over it.
+  for (const [child, refs] of group([...all, ['stage_results', 'sessionId', 'field_sessions'] as const], ([table]) => table)) {
+    const joins = refs.map(
+      ([, field, parent], at) => `LEFT JOIN \`${parent}\` other${at} FORCE INDEX (PRIMARY) ON other${at}.kennelId = own.kennelId AND other${at}.id = own.\`${field}\``,
     );
-    if (row) throw new BrokenReference(`${child}.${field} of ${row.id}`);
+    const broken = refs.map(([, field], at) => `(own.\`${field}\` IS NOT NULL AND other${at}.id IS NULL)`);
+    const [row] = await scope.raw<{ id: string }>(
+      `SELECT own.id FROM \`${child}\` own FORCE INDEX (PRIMARY) ${joins.join(' ')} WHERE own.kennelId = :kennelId AND (${broken.join(' OR ')}) LIMIT 1`,
+    );
+    if (row) throw new BrokenReference(`${child} ${row.id}`);
   }
 }

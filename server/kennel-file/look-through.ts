@@ -41,6 +41,27 @@ export function partOf(name: string, value: unknown): { part: KennelPartName; re
   return brought && { part: brought.part, record: brought.record as FileRecord, earlier: true };
 }
 
+/** The parts of which a kennel has nothing yet: what comes in of them is compared with nothing. */
+export async function emptyParts(scope: KennelScope): Promise<ReadonlySet<KennelPartName>> {
+  const empty = new Set<KennelPartName>();
+  for (const part of KENNEL_PART_NAMES) if (!(await scope.query(PART_TABLES[part]).select('record.id').limit(1).getRawOne())) empty.add(part);
+  return empty;
+}
+
+/** Work that goes on beside what asks for more of it, one piece at a time: files are read while rows are written. */
+export function besides(): { next: (work: () => Promise<void>) => Promise<void>; done: () => Promise<void> } {
+  let going = Promise.resolve();
+  return {
+    next: async (work) => {
+      await going;
+      going = work();
+      // It is looked at when the next is asked for; until then nobody waits for it.
+      going.catch(() => {});
+    },
+    done: () => going,
+  };
+}
+
 /** Whether a kennel has nothing of its own yet: then a file's settings are taken with it. */
 export async function isFresh(scope: KennelScope): Promise<boolean> {
   const counts = await Promise.all([scope.query(DogEntity).getCount(), scope.query(CollarEntity).getCount()]);
@@ -73,7 +94,12 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
   };
   const countsOf = (part: KennelPartName) => (job.counts[part] ??= { fresh: 0, same: 0, other: 0 });
 
+  const empty = await emptyParts(scope);
   async function compare({ part, earlier, records }: Batch) {
+    if (empty.has(part)) {
+      countsOf(part).fresh += records.length;
+      return;
+    }
     const entity = PART_TABLES[part];
     const rows = records.map((record) => fromFile(entity, record, scope.kennelId));
     const there = new Map(
@@ -132,6 +158,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
   }
 
   const batches = new Map<string, Batch>();
+  const comparing = besides();
   try {
     for await (const piece of readPieces(file, (bytes) => (job.done = bytes))) {
       if (piece.at === 'top') {
@@ -179,9 +206,13 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       const batch = batches.get(piece.part) ?? { part, earlier: found.earlier, records: [] };
       batches.set(piece.part, batch);
       batch.records.push(record);
-      if (batch.records.length >= (part === 'photos' ? 4 : AT_ONCE)) await compare({ ...batch, records: batch.records.splice(0) });
+      if (batch.records.length >= (part === 'photos' ? 4 : AT_ONCE)) {
+        const records = batch.records.splice(0);
+        await comparing.next(() => compare({ ...batch, records }));
+      }
     }
-    for (const batch of batches.values()) if (batch.records.length > 0) await compare(batch);
+    for (const batch of batches.values()) if (batch.records.length > 0) await comparing.next(() => compare(batch));
+    await comparing.done();
     for (const name of ['format', 'version', 'kennel'] as const) if (!known[name]) fault(name, 'This is missing: it is no kennel’s file.');
     for (const [part, waiting] of missing) {
       const ids = [...waiting.keys()];
@@ -192,6 +223,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       }
     }
   } catch (error) {
+    await comparing.done().catch(() => {});
     if (!(error instanceof UnreadableFile)) throw error;
     job.faultCount += 1;
     job.faults.unshift({ where: 'file', message: error.message });

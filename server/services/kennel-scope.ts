@@ -3,6 +3,7 @@ import type { Role } from '@banter/contract';
 import { setTimeout as pause } from 'node:timers/promises';
 import { isDatabaseAway, isUndoneForAnother } from '../data/database-away.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { insertRows } from '../data/insert-rows.ts';
 import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
@@ -148,17 +149,17 @@ export class KennelScope {
   }
 
   async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
-    for (const part of parts(rows))
-      await this.manager.insert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[]);
+    for (const part of parts(rows)) await insertRows(this.manager, entity, this.own(part), { change: false });
     await this.touch(entity, rows);
   }
 
   /** Makes rows that are worked out from others what they now are. */
   async putMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
-    for (const part of parts(rows))
-      await this.manager.upsert(entity, part.map((row) => ({ ...row, kennelId: this.kennelId })) as unknown as QueryDeepPartialEntity<T>[], ['id']);
+    for (const part of parts(rows)) await insertRows(this.manager, entity, this.own(part), { change: true });
     await this.touch(entity, rows);
   }
+
+  private readonly own = (rows: readonly object[]) => rows.map((row) => ({ ...row, kennelId: this.kennelId }));
 
   /** Takes rows away that are worked out from others and no longer follow from them. */
   async removeMany<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<void> {
