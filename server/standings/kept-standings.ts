@@ -219,8 +219,8 @@ export async function rebuildStandings(
   let looked = 0;
   for (const kind of kinds) {
     const read = (ids: readonly string[] | null) =>
-      scope.raw<Row>(
-        `SELECT stands.subjectId, stands.data FROM standings stands
+      scope.raw<Row & { touched: number }>(
+        `SELECT stands.subjectId, stands.data, stands.touched FROM standings stands
           WHERE stands.kennelId = :kennelId AND stands.kind = :kind AND ${COUNTS} ${ids === null ? '' : 'AND stands.subjectId IN (:ids)'} ORDER BY stands.subjectId`,
         { kind: kind.name, basis: basisOf(kind, kennel), now, ...(ids === null ? {} : { ids }) },
       );
@@ -230,9 +230,12 @@ export async function rebuildStandings(
       const ids = some.map(({ subjectId }) => subjectId);
       const before = await asKept(scope, kind, some);
       await workOut(scope, kind, ids, kennel, now);
-      const after = await asKept(scope, kind, await read(ids));
-      // What somebody has touched meanwhile is worked out by its next reader.
-      for (const [subjectId, text] of before) if (after.has(subjectId) && after.get(subjectId) !== text) differ.push({ kind: kind.name, subjectId });
+      const again = await read(ids);
+      const after = await asKept(scope, kind, again);
+      // What somebody has touched meanwhile is worked out by its next reader, and says nothing of what was kept before.
+      const still = new Map(again.map(({ subjectId, touched }) => [subjectId, touched]));
+      for (const { subjectId, touched } of some)
+        if (still.get(subjectId) === touched && after.get(subjectId) !== before.get(subjectId)) differ.push({ kind: kind.name, subjectId });
       await breathe();
     }
   }

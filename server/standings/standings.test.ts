@@ -158,6 +158,28 @@ describe('what stands of a dog is kept', () => {
     expect(await rebuilt()).toEqual({ looked: 5, differ: [] });
   });
 
+  it('and is worked out anew while records come in, without a word about what came meanwhile, and without losing it', async () => {
+    const tell = async (step: number) => {
+      const one = session(3000 - step * 20, [7 + (step % 5), 8], 'work');
+      await told(one.events);
+      await device();
+    };
+    const tellAll = async () => {
+      for (let step = 0; step < 12; step += 1) await tell(step);
+      return 'told';
+    };
+    const telling = tellAll();
+    let runs = 0;
+    for (;;) {
+      expect((await rebuilt()).differ).toEqual([]);
+      runs += 1;
+      if ((await Promise.race([telling, Promise.resolve('going')])) === 'told') break;
+    }
+    expect(runs).toBeGreaterThan(1);
+    await device();
+    expect((await rebuilt()).differ).toEqual([]);
+  });
+
   it('until time makes it another: a look of a phone whose clock runs ahead counts from its own time', async () => {
     const at = new Date(Date.now() + 90_000).toISOString();
     const look = { dogId: dog, clock: 12, under: 'strap', grade: 2, sore: null, note: '', photoId: null, at };
