@@ -159,6 +159,8 @@ export {
   DogCardsAsked,
   DogPage,
   GrowthPage,
+  LOCKER_SHELVES,
+  LockerAsked,
   LockerPage,
   NeckPage,
   PlacesPage,
@@ -281,3 +283,4 @@ export { MadeUp, madeUpElsewhere, madeUpWords } from './standing/made-up.ts';
 export { readAgain, tapeAsked, type ReadAgain, type TapeAsk } from './ask/tape-asked.ts';
 export { asSureAsItIs, fitSureness, sureNeck, type AskedMeasure, type FitSureness, type Settling, type SureNeck } from './ask/fit-sureness.ts';
 export { byHandsOn, byHandsReason, isGoodByHands, neckFelt, NeckFelt, standingOfFit, type CheckedThen } from './standing/neck-felt.ts';
+export { linksShort } from './upkeep/links-short.ts';

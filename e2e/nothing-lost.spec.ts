@@ -132,7 +132,7 @@ test('a screen that could not be loaded loads by itself when Banter answers agai
   expectFaults(/503|Failed to load resource/);
   await newKennel(page);
   let away = true;
-  await page.route('**/api/locker', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records cannot be reached just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
+  await page.route('**/api/locker?*', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records cannot be reached just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
   await page.goto('/locker');
   await expect(page.getByText('The records cannot be reached just now.')).toBeVisible();
   away = false;

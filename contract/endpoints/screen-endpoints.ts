@@ -8,7 +8,7 @@ import { FieldSessionPage, SessionAsked } from '../records/field-log.ts';
 import { FieldAsked, FieldDogsFound, FieldPage } from '../records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
 import { DogsAsked, DogLines } from '../records/dog-line.ts';
-import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
+import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerAsked, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
 import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
 
@@ -19,6 +19,7 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     path: '/api/locker',
     summary: 'Everything the kennel owns, where its links are, and what is to be bought.',
     signIn: true,
+    asks: LockerAsked,
     answer: LockerPage,
   },
   { method: 'get', path: '/api/places', summary: 'The places where the kennel works, with what is allowed there.', signIn: true, answer: PlacesPage },

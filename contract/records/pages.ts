@@ -132,6 +132,10 @@ export const CollarsPage = z.object({ collars: z.array(Collar) });
 export type CollarsPage = z.infer<typeof CollarsPage>;
 
 /** Everything the kennel owns, where its links are, how they got there, and what is to be bought. */
+/** The shelves of the locker; one is asked for at a time, and without a name all of it. */
+export const LOCKER_SHELVES = ['collars', 'links', 'gear', 'shopping'] as const;
+export const LockerAsked = z.object({ shelf: z.enum(LOCKER_SHELVES).optional() });
+
 export const LockerPage = z.object({
   collars: z.array(Collar),
   gear: z.array(Gear),
@@ -142,6 +146,8 @@ export const LockerPage = z.object({
   dogs: z.array(z.object({ id: RecordId, name: z.string() })),
   /** The links that fits of dogs still need beyond those on their collars, and of which the bag has these or not. */
   needed: z.array(z.object({ dogId: RecordId, dogName: z.string(), collarName: z.string(), gaugeMm: z.number(), needs: z.number().int() })),
+  /** Links that the bag lacks, and things on the list. */
+  toBuy: z.number().int(),
 });
 export type LockerPage = z.infer<typeof LockerPage>;
 

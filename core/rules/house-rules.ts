@@ -236,6 +236,15 @@ export function houseRules(overrides: HouseRuleOverrides = {}): HouseRules {
   return { ...DEFAULT_HOUSE_RULES, ...Object.fromEntries(given) };
 }
 
+/**
+ * Those of some rules that are not the defaults: by `houseRules` they are the same rules again. A name that is no rule any more stays.
+ *
+ * @example rulesBesideDefaults(houseRules({ slackMaxMm: 12 })) // { slackMaxMm: 12 }
+ */
+export function rulesBesideDefaults(rules: HouseRuleOverrides): HouseRuleOverrides {
+  return Object.fromEntries(Object.entries(rules).filter(([name, value]) => (DEFAULT_HOUSE_RULES as Record<string, unknown>)[name] !== value));
+}
+
 /** A window whose least is above its most, as the names of both rules; null when there is none. An aim outside its window is no contradiction. */
 export function contradictingRules(rules: HouseRules): [HouseRuleName, HouseRuleName] | null {
   const ordered: [HouseRuleName, HouseRuleName][] = [

@@ -4,6 +4,7 @@ export {
   DEFAULT_HOUSE_RULES,
   HOUSE_RULES,
   houseRules,
+  rulesBesideDefaults,
   type HouseRule,
   type HouseRuleName,
   type HouseRuleOverrides,

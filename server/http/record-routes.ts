@@ -1,4 +1,4 @@
-import { CalendarAsked, DogCardsAsked, DogsAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
+import { CalendarAsked, DogCardsAsked, DogsAsked, LockerAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
@@ -68,7 +68,7 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(page);
   });
   routes.get('/locker', async (request, response) => {
-    response.json(await lockerPage(scopeOf(request, dataSource), new Date()));
+    response.json(await lockerPage(scopeOf(request, dataSource), new Date(), parseQuery(LockerAsked, request)));
   });
   routes.get('/places', async (request, response) => {
     const rows = await scopeOf(request, dataSource).all(placeKind.entity, {}, { name: 'ASC', id: 'ASC' });

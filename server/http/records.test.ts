@@ -3,6 +3,7 @@ import { ENDPOINTS } from '@banter/contract';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v4 as uuidv4, v7 as uuidv7 } from 'uuid';
+import { houseRules } from '@banter/core';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import {
   fitCheck,
@@ -138,6 +139,9 @@ describe('what is kept with a verdict', () => {
       outcome: { keep: true, blocked: false, judgement: { verdict: 'fits', links: 11, slackMm: 20 } },
     });
     expect(kept.inputs.tapingIds.sort()).toEqual([ids.high, ids.head].sort());
+    // A screen is told of many without the defaults, and comes to the same rules.
+    const [onPage] = (await agent.get(`/api/dogs/${ids.dog}/page`)).body.plans;
+    expect([onPage.id, houseRules(onPage.rules)]).toEqual([ids.plan, kept.rules]);
     expect(Date.parse(kept.recordedAt)).toBeGreaterThan(Date.now() - 60_000);
   });
 

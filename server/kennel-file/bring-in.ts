@@ -119,7 +119,8 @@ async function referencesHold(scope: KennelScope): Promise<void> {
   // All that one table refers to is looked up in one walk over it.
   for (const [child, refs] of group([...all, ['stage_results', 'sessionId', 'field_sessions'] as const], ([table]) => table)) {
     const joins = refs.map(
-      ([, field, parent], at) => `LEFT JOIN \`${parent}\` other${at} FORCE INDEX (PRIMARY) ON other${at}.kennelId = own.kennelId AND other${at}.id = own.\`${field}\``,
+      ([, field, parent], at) =>
+        `LEFT JOIN \`${parent}\` other${at} FORCE INDEX (PRIMARY) ON other${at}.kennelId = own.kennelId AND other${at}.id = own.\`${field}\``,
     );
     const broken = refs.map(([, field], at) => `(own.\`${field}\` IS NOT NULL AND other${at}.id IS NULL)`);
     const [row] = await scope.raw<{ id: string }>(

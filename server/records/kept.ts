@@ -1,4 +1,4 @@
-import { CORE_VERSION, type HouseRules } from '@banter/core';
+import { CORE_VERSION, rulesBesideDefaults, type HouseRuleOverrides, type HouseRules } from '@banter/core';
 import { PersonEntity } from '../data/entities/person.ts';
 import { badField } from '../services/failure.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
@@ -31,3 +31,10 @@ export async function keptAnswers<Row extends KeptRow>(scope: KennelScope, rows:
     personName: (row.personId && names.get(row.personId)) ?? '',
   }));
 }
+
+/**
+ * Kept verdicts as a screen is told of many: of the rules of then only those that are not the defaults, by which they are the same rules
+ * again. They are the most of every record; at its own address one is told with all of them.
+ */
+export const briefly = <Kept extends { rules: HouseRuleOverrides }>(records: readonly Kept[]): Kept[] =>
+  records.map((record) => ({ ...record, rules: rulesBesideDefaults(record.rules) as Kept['rules'] }));

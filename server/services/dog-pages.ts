@@ -16,7 +16,7 @@ import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { gearAnswer } from './gear.ts';
-import { keptAnswers } from '../records/kept.ts';
+import { briefly, keptAnswers } from '../records/kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances, linksOnCollars } from './links.ts';
 import { madeUpNow } from './made-up.ts';
@@ -71,8 +71,8 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
 
   const girthsByDog = new Map<string, Taping[]>(dogs.map((dog) => [dog.id, []]));
   for (const taping of await tapingKind.toAnswers(scope, tapings)) girthsByDog.get(taping.dogId)?.push(taping);
-  const planAnswers = await planKind.toAnswers(scope, plans);
-  const checkAnswers = await fitCheckKind.toAnswers(scope, checks);
+  const planAnswers = briefly(await planKind.toAnswers(scope, plans));
+  const checkAnswers = briefly(await fitCheckKind.toAnswers(scope, checks));
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, dogId, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, dogId, byTime));
@@ -87,7 +87,7 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
     collars: collars.map(collarAnswer),
     dogs: dogs.map((dog) => ({
       dog: dogAnswer(dog),
-      girths: Object.values(latestGirths(girthsByDog.get(dog.id) ?? [])),
+      girths: briefly(Object.values(latestGirths(girthsByDog.get(dog.id) ?? []))),
       fits: currentFits(plansOf.get(dog.id) ?? [], checksOf.get(dog.id) ?? [], [], madeUp).map(({ plan, check, elsewhere, felt }) => ({
         plan,
         check,
@@ -180,9 +180,9 @@ export async function dogPage(scope: KennelScope, id: string, stock: Stock = 'ow
   const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
   return {
     dog: dogAnswer(dog),
-    tapings: await tapingKind.toAnswers(scope, tapings),
-    plans: readPlans,
-    checks: readChecks,
+    tapings: briefly(await tapingKind.toAnswers(scope, tapings)),
+    plans: briefly(readPlans),
+    checks: briefly(readChecks),
     unreadable: [...unreadable('plan', plans, readPlans), ...unreadable('fitCheck', checks, readChecks)],
     endings: await endingKind.toAnswers(scope, endings),
     screenings: await screeningKind.toAnswers(scope, screenings),

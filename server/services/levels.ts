@@ -17,7 +17,7 @@ import { badField } from './failure.ts';
 import { sessionAnswers } from './field-sessions.ts';
 import { levelRows } from './level-records.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { happenedNow, keptAnswers } from '../records/kept.ts';
+import { briefly, happenedNow, keptAnswers } from '../records/kept.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 import { tapingKind } from './tapings.ts';
 
@@ -53,8 +53,8 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
   const fits = currentFits(await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks), await endingKind.toAnswers(scope, endings), []);
   return {
     dog: dogAnswer(dog),
-    girths: await tapingKind.toAnswers(scope, tapings),
-    fits: fits.map(({ plan, check }) => ({ plan, check })),
+    girths: briefly(await tapingKind.toAnswers(scope, tapings)),
+    fits: fits.map(({ plan, check }) => ({ plan: briefly([plan])[0]!, check: check && briefly([check])[0]! })),
     collars: collars.map(collarAnswer),
     sessions: await sessionAnswers(scope, sessions),
     caps: await keptAnswers(scope, caps),

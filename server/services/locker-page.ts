@@ -1,4 +1,5 @@
-import type { LockerPage } from '@banter/contract';
+import { linksOf, linksShort, type LockerAsked, type LockerPage, type z } from '@banter/contract';
+import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { GearEntity, WantEntity } from '../data/entities/gear.ts';
 import { LinkMoveEntity } from '../data/entities/link-move.ts';
@@ -11,25 +12,33 @@ import { linkBalances, linkMoveKind } from './links.ts';
 /** The newest moves of links that the locker shows. */
 const SHOWN_MOVES = 200;
 
-/** Everything a kennel owns, where its links are and how they got there, and what fits still need of it. */
-export async function lockerPage(scope: KennelScope, now: Date): Promise<LockerPage> {
+/**
+ * What a kennel owns, where its links are and how they got there, and what fits still need of it: all of it, or what one of its shelves
+ * shows. How much there is to buy is told with each.
+ */
+export async function lockerPage(scope: KennelScope, now: Date, { shelf }: z.output<typeof LockerAsked>): Promise<LockerPage> {
   const byName = { name: 'ASC', id: 'ASC' } as const;
+  const shows = (...shelves: (typeof shelf)[]) => shelf === undefined || shelves.includes(shelf);
   const [collars, gear, wants, links, moves, dogs, needed] = await Promise.all([
-    scope.all(CollarEntity, {}, byName),
-    scope.all(GearEntity, {}, byName),
-    scope.all(WantEntity, {}, { id: 'ASC' }),
+    shows('collars', 'links', 'shopping') ? scope.all(CollarEntity, shelf === 'shopping' ? { owned: false } : {}, byName) : [],
+    shows('gear') ? scope.all(GearEntity, {}, byName) : [],
+    scope.all(WantEntity, shows('shopping') ? {} : { boughtAt: IsNull() }, { id: 'ASC' }),
     linkBalances(scope),
-    scope.query(LinkMoveEntity).orderBy('record.recordedAt', 'DESC').addOrderBy('record.id', 'DESC').take(SHOWN_MOVES).getMany(),
-    scope.raw<{ id: string; name: string }>('SELECT id, name FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id'),
+    shows('links') ? scope.query(LinkMoveEntity).orderBy('record.recordedAt', 'DESC').addOrderBy('record.id', 'DESC').take(SHOWN_MOVES).getMany() : [],
+    shows('links')
+      ? scope.raw<{ id: string; name: string }>('SELECT id, name FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id')
+      : [],
     linksNeeded(scope, now),
   ]);
+  const answers = collars.map(collarAnswer);
   return {
-    collars: collars.map(collarAnswer),
+    collars: shelf === 'links' ? answers.filter((collar) => linksOf(collar) !== null) : answers,
     gear: gear.map(gearAnswer),
-    wants: wants.map(wantAnswer),
-    links,
+    wants: shows('shopping') ? wants.map(wantAnswer) : [],
+    links: shows('links', 'shopping') ? links : [],
     moves: await linkMoveKind.toAnswers(scope, moves),
     dogs,
-    needed,
+    needed: shows('links', 'shopping') ? needed : [],
+    toBuy: linksShort(needed, links).length + wants.filter(({ boughtAt }) => boughtAt === null).length,
   };
 }

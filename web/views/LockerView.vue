@@ -4,7 +4,6 @@ import { LockerPage } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import LoadFrame from '../parts/LoadFrame.vue';
-import { shoppingOf } from '../parts/shopping.ts';
 import { useLoad } from '../stores/load.ts';
 import LockerCollars from './locker/LockerCollars.vue';
 import LockerGear from './locker/LockerGear.vue';
@@ -12,7 +11,6 @@ import LockerLinks from './locker/LockerLinks.vue';
 import LockerShopping from './locker/LockerShopping.vue';
 
 const route = useRoute();
-const { data, state, sentence, load } = useLoad(() => '/api/locker', LockerPage);
 const PAGES = {
   collars: { title: 'Collars', page: LockerCollars },
   links: { title: 'Links', page: LockerLinks },
@@ -21,7 +19,8 @@ const PAGES = {
 } as const;
 type PageName = keyof typeof PAGES;
 const shown = computed<PageName>(() => (Object.hasOwn(PAGES, String(route.query.show)) ? (String(route.query.show) as PageName) : 'collars'));
-const toBuy = computed(() => (data.value ? shoppingOf(data.value).length + data.value.wants.filter(({ boughtAt }) => boughtAt === null).length : 0));
+const { data, state, sentence, load } = useLoad(() => `/api/locker?shelf=${shown.value}`, LockerPage);
+const toBuy = computed(() => data.value?.toBuy ?? 0);
 </script>
 
 <template>

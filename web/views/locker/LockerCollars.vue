@@ -19,11 +19,21 @@ const described = (collar: Collar) => collarKind(collar.kind).describeNumbers(co
 const here = computed(() => props.locker.collars.filter(isHere));
 const scrapped = computed(() => props.locker.collars.filter(({ owned, retiredAt }) => owned && retiredAt !== null));
 const toBuy = computed(() => props.locker.collars.filter(({ owned, retiredAt }) => !owned && retiredAt === null).length);
-const groups = computed(() =>
-  COLLAR_KIND_NAMES.map((kind) => ({ kind, title: collarKind(kind).name, collars: here.value.filter((collar) => collar.kind === kind) })).filter(
+/** With more collars than these one looks for one by its name; so many rows are drawn until somebody asks for more. */
+const FEW = 20;
+const AT_ONCE = 60;
+const search = ref('');
+const most = ref(AT_ONCE);
+const found = computed(() => {
+  const text = search.value.trim().toLowerCase();
+  return here.value.filter(({ name, kind }) => `${name} ${collarKind(kind).name}`.toLowerCase().includes(text));
+});
+const groups = computed(() => {
+  const inOrder = COLLAR_KIND_NAMES.flatMap((kind) => found.value.filter((collar) => collar.kind === kind)).slice(0, most.value);
+  return COLLAR_KIND_NAMES.map((kind) => ({ kind, title: collarKind(kind).name, collars: inOrder.filter((collar) => collar.kind === kind) })).filter(
     ({ collars }) => collars.length > 0,
-  ),
-);
+  );
+});
 const adding = ref(COLLAR_KIND_NAMES.some((kind) => kind === route.query.add));
 const add = (kind: CollarKindName) => void router.push(`/locker/${uuidv7()}?new=1&kind=${kind}`);
 useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.value = true) }]);
@@ -38,11 +48,23 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
         <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
       </div>
     </div>
-    <button v-else type="button" class="press press-main" @click="adding = true">Add a collar</button>
+    <div v-else class="flex flex-wrap items-center gap-3">
+      <button type="button" class="press press-main" @click="adding = true">Add a collar</button>
+      <input
+        v-if="here.length > FEW"
+        v-model="search"
+        type="search"
+        class="field max-w-80"
+        aria-label="Find a collar"
+        placeholder="Name or kind of collar"
+        autocomplete="off"
+      />
+    </div>
     <StockStart v-if="locker.collars.length === 0" class="mt-6" :kind="COLLAR_KIND_NAMES[0]" @made="emit('changed')" />
     <p v-if="toBuy > 0" class="mt-4 text-soft">
       {{ countOf(toBuy, 'collar') }} to buy, with typical numbers: <RouterLink :to="{ path: '/locker', query: { show: 'shopping' } }">on the list</RouterLink>.
     </p>
+    <p v-if="search.trim() !== '' && found.length === 0" class="mt-3" role="status">No collar is called so.</p>
     <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
       <h2 class="text-soft">{{ group.title }}</h2>
       <ul class="mt-1 divide-y divide-line border-y border-line">
@@ -56,6 +78,7 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
         </li>
       </ul>
     </section>
+    <button v-if="found.length > most" type="button" class="press press-plain mt-4" @click="most += AT_ONCE">{{ found.length - most }} more</button>
     <section v-if="scrapped.length > 0" class="mt-6">
       <h2 class="text-soft">Scrapped</h2>
       <ul class="mt-1">
