@@ -30,11 +30,11 @@ const screen = computed(() =>
       You are {{ ROLE_WORDS[session.waitingRole].name.toLowerCase() }} now. Sign out and in again to work as one.
     </p>
   </div>
-  <!-- Today says the same, with all that is due. -->
-  <AlarmStrip v-if="session.me && route.name !== 'today'" />
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
     <RouterView :key="screen" />
   </main>
+  <!-- Today says the same, with all that is due. -->
+  <AlarmStrip v-if="session.me && route.name !== 'today'" />
   <KeysDialog />
   <DrawingsDialog v-if="session.me" />
 </template>

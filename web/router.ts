@@ -1,12 +1,17 @@
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, type RouteLocation } from 'vue-router';
+import { askEarly } from './api/early.ts';
 import { useSession } from './stores/session.ts';
 
 declare module 'vue-router' {
   interface RouteMeta {
     title: string;
     open?: boolean;
+    /** The address of what the screen shows, asked for beside its script. */
+    asks?: (to: RouteLocation) => string;
   }
 }
+
+const ofDog = (what: string) => (to: RouteLocation) => `/api/dogs/${String(to.params.id)}/${what}`;
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -19,32 +24,42 @@ export const router = createRouter({
     { path: '/owner', name: 'owner', component: () => import('./views/OwnerView.vue'), meta: { title: 'Your dog', open: true } },
     { path: '/outbox', name: 'outbox', component: () => import('./views/OutboxView.vue'), meta: { title: 'Not saved yet' } },
     { path: '/today', name: 'today', component: () => import('./views/TodayView.vue'), meta: { title: 'Today' } },
-    { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs' } },
+    { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs', asks: () => '/api/dogs?list=here' } },
     { path: '/dogs/new', name: 'new-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Add a dog' } },
-    { path: '/dogs/:id', name: 'dog', component: () => import('./views/DogView.vue'), meta: { title: 'Dog' } },
+    { path: '/dogs/:id', name: 'dog', component: () => import('./views/DogView.vue'), meta: { title: 'Dog', asks: ofDog('neck') } },
     { path: '/dogs/:id/edit', name: 'edit-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Change a dog' } },
-    { path: '/dogs/:id/tape', name: 'tape', component: () => import('./views/TapeView.vue'), meta: { title: 'Tape' } },
-    { path: '/dogs/:id/screen', name: 'screen', component: () => import('./views/ScreenView.vue'), meta: { title: 'Screening' } },
-    { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/ChooseView.vue'), meta: { title: 'Bench' } },
+    { path: '/dogs/:id/tape', name: 'tape', component: () => import('./views/TapeView.vue'), meta: { title: 'Tape', asks: ofDog('bench') } },
+    { path: '/dogs/:id/screen', name: 'screen', component: () => import('./views/ScreenView.vue'), meta: { title: 'Screening', asks: ofDog('page') } },
+    { path: '/dogs/:id/bench', name: 'bench', component: () => import('./views/ChooseView.vue'), meta: { title: 'Bench', asks: ofDog('bench') } },
     {
       // Which kinds there are is the bench's to know: the registry of kinds is no part of the first view.
       path: '/dogs/:id/bench/:kind([a-z-]+)',
       name: 'bench-kind',
       component: () => import('./views/BenchKindView.vue'),
-      meta: { title: 'Bench' },
+      meta: { title: 'Bench', asks: ofDog('bench') },
     },
-    { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check' } },
+    { path: '/dogs/:id/check', name: 'check', component: () => import('./views/CheckView.vue'), meta: { title: 'Fit check', asks: ofDog('page') } },
     {
       path: '/dogs/:id/neck/:part(stack|rig|contacts|skin|wear)?',
       name: 'neck',
       component: () => import('./views/NeckView.vue'),
-      meta: { title: 'Neck' },
+      meta: { title: 'Neck', asks: ofDog('neck') },
     },
-    { path: '/dogs/:id/door', name: 'door', component: () => import('./views/DoorView.vue'), meta: { title: 'Check before we go' } },
-    { path: '/dogs/:id/programme', name: 'programme', component: () => import('./views/ProgrammeView.vue'), meta: { title: 'Programme' } },
-    { path: '/dogs/:id/growth', name: 'growth', component: () => import('./views/GrowthView.vue'), meta: { title: 'Growth' } },
-    { path: '/dogs/:id/handover', name: 'handover', component: () => import('./views/HandoverView.vue'), meta: { title: 'Handover' } },
-    { path: '/dogs/:id/levels', name: 'levels', component: () => import('./views/LevelsView.vue'), meta: { title: 'Levels' } },
+    { path: '/dogs/:id/door', name: 'door', component: () => import('./views/DoorView.vue'), meta: { title: 'Check before we go', asks: ofDog('neck') } },
+    {
+      path: '/dogs/:id/programme',
+      name: 'programme',
+      component: () => import('./views/ProgrammeView.vue'),
+      meta: { title: 'Programme', asks: ofDog('programmes') },
+    },
+    { path: '/dogs/:id/growth', name: 'growth', component: () => import('./views/GrowthView.vue'), meta: { title: 'Growth', asks: ofDog('growth') } },
+    {
+      path: '/dogs/:id/handover',
+      name: 'handover',
+      component: () => import('./views/HandoverView.vue'),
+      meta: { title: 'Handover', asks: ofDog('handovers') },
+    },
+    { path: '/dogs/:id/levels', name: 'levels', component: () => import('./views/LevelsView.vue'), meta: { title: 'Levels', asks: ofDog('levels') } },
     { path: '/programme', name: 'calendar', component: () => import('./views/CalendarView.vue'), meta: { title: 'Programme' } },
     { path: '/programme/drill', name: 'drill', component: () => import('./views/DrillView.vue'), meta: { title: 'Handling drill' } },
     { path: '/programme/own', name: 'own-programmes', component: () => import('./views/OwnProgrammesView.vue'), meta: { title: 'Own programmes' } },
@@ -52,16 +67,22 @@ export const router = createRouter({
     { path: '/many', name: 'many', component: () => import('./views/ImportView.vue'), meta: { title: 'Many at once' } },
     { path: '/locker', name: 'locker', component: () => import('./views/LockerView.vue'), meta: { title: 'Locker' } },
     { path: '/locker/:id', name: 'collar', component: () => import('./views/CollarView.vue'), meta: { title: 'Measure your collar' } },
-    { path: '/class', name: 'class', component: () => import('./views/KitUpView.vue'), meta: { title: 'Kit up a class' } },
-    { path: '/upkeep', name: 'upkeep', component: () => import('./views/UpkeepView.vue'), meta: { title: 'Upkeep' } },
+    { path: '/class', name: 'class', component: () => import('./views/KitUpView.vue'), meta: { title: 'Kit up a class', asks: () => '/api/class' } },
+    { path: '/upkeep', name: 'upkeep', component: () => import('./views/UpkeepView.vue'), meta: { title: 'Upkeep', asks: () => '/api/upkeep?list=due' } },
     { path: '/me', name: 'me', component: () => import('./views/MyAccountView.vue'), meta: { title: 'My account' } },
     { path: '/house', name: 'house', component: () => import('./views/HouseView.vue'), meta: { title: 'House rules' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue'), meta: { title: 'Not here', open: true } },
   ],
 });
 
-router.beforeEach(async (to) => {
+router.beforeEach(async (to, from) => {
   const session = useSession();
+  // Who is there, the screen's script and what it shows are on their way at once.
+  const script = to.matched.at(-1)?.components?.default as unknown;
+  if (typeof script === 'function') void (script as () => Promise<unknown>)().catch(() => {});
+  const asks = to.meta.asks?.(to);
+  if (asks !== undefined && asks !== from.meta.asks?.(from) && session.mayBeIn()) askEarly(asks);
+  if (!session.known && session.mayBeIn()) askEarly('/api/wearing');
   if (!session.known) await session.look().catch(() => {});
   if (session.me && to.name === 'welcome') return { name: 'dogs' };
   if (!session.me && !to.meta.open) return { name: 'sign-in', query: { to: to.fullPath } };

@@ -34,6 +34,24 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: '../dist', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0, modulePreload: { polyfill: false } },
+  build: {
+    outDir: '../dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+    rolldownOptions: {
+      output: {
+        chunkFileNames: ({ name }) => `assets/${name.startsWith('shared') ? 'shared' : '[name]'}-[hash].js`,
+        // What screens share goes into few files: a phone pays for each one that it fetches, however small.
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], priority: 2 },
+            { name: 'shared', minShareCount: 2, priority: 1, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
 });

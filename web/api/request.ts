@@ -1,4 +1,5 @@
 import { Problem, type z } from '@banter/contract';
+import { askedEarly } from './early.ts';
 import { RequestFailure } from './failure.ts';
 
 const PATIENCE_MS = 15_000;
@@ -19,16 +20,18 @@ export async function send<Schema extends z.ZodType>(
 ): Promise<z.output<Schema>> {
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
-      credentials: 'same-origin',
-      signal: AbortSignal.timeout(PATIENCE_MS),
-      headers: {
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(version === undefined || version === null ? {} : { 'If-Match': `"${version}"` }),
-      },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
+    const early = method === 'GET' ? askedEarly(path) : null;
+    response = await (early ??
+      fetch(path, {
+        method,
+        credentials: 'same-origin',
+        signal: AbortSignal.timeout(PATIENCE_MS),
+        headers: {
+          ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(version === undefined || version === null ? {} : { 'If-Match': `"${version}"` }),
+        },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      }));
   } catch {
     throw new RequestFailure(null);
   }

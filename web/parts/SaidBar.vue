@@ -6,7 +6,7 @@ defineProps<{ telling: Telling }>();
 </script>
 
 <template>
-  <div role="status" aria-live="polite" class="no-print sticky bottom-2 z-10">
+  <div role="status" aria-live="polite" class="no-print sticky bottom-[calc(var(--strip,0px)+0.5rem)] z-10">
     <p v-if="telling.fault.value" class="mt-3 rounded bg-stop-wash p-3 font-semibold text-stop">Not saved. {{ telling.fault.value }}</p>
     <p v-else-if="telling.said.value" class="mt-3 flex flex-wrap items-center gap-x-4 rounded border border-line bg-raised px-3 py-1 shadow">
       {{ telling.said.value }}

@@ -46,6 +46,8 @@ export const useSession = defineStore('session', () => {
     known,
     kennel: computed(() => me.value?.kennel ?? lastKennel.value),
     look,
+    /** Whether somebody is signed in, or was on this device when it was looked last. */
+    mayBeIn: () => me.value !== null || (!known.value && readStored(REMEMBERED, Me) !== null),
     signIn: async (request: SignIn) => entered(await send('POST', '/api/sign-in', Me, request)),
     signUp: async (request: SignUp) => entered(await send('POST', '/api/sign-up', Me, request)),
     join: async (request: Join) => entered(await send('POST', '/api/join', Me, request)),
