@@ -29,11 +29,7 @@ onUnmounted(() => (room.value = '0px'));
     :class="height > 0 && 'shadow-[0_-4px_14px_rgb(0_0_0/0.1)]'"
   >
     <ul v-if="shown.length > 0" class="bg-stop-wash text-stop">
-      <li
-        v-for="alarm in shown"
-        :key="alarm.dogId + alarm.collarId + alarm.code"
-        class="mx-auto flex max-w-[1240px] items-center gap-x-4 px-4 py-1 sm:px-6"
-      >
+      <li v-for="alarm in shown" :key="alarm.dogId + alarm.collarId + alarm.code" class="mx-auto flex max-w-[1240px] items-center gap-x-4 px-4 py-1 sm:px-6">
         <span class="flex min-w-0 grow items-center gap-2">
           <svg viewBox="0 0 20 20" class="size-5 shrink-0" fill="none" stroke="currentColor" stroke-width="2.2" aria-hidden="true">
             <rect x="2.2" y="2.2" width="15.6" height="15.6" rx="1.5" />
