@@ -9,7 +9,8 @@ import { writeDeed } from '../records/deeds.ts';
 import { rebuildSessionStories } from '../services/happenings/session-stories.ts';
 import { kennelOf } from '../services/kennels.ts';
 import { KennelScope } from '../services/kennel-scope.ts';
-import { besides, emptyParts, isFresh, partOf, settingsOf, type Batch } from './look-through.ts';
+import { besides } from './besides.ts';
+import { emptyParts, isFresh, partOf, settingsOf, type Batch } from './look-through.ts';
 import { fromFile, PART_TABLES, type AnyRow } from './part-tables.ts';
 import { readPieces } from './read-pieces.ts';
 

@@ -18,6 +18,7 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { kennelAnswer, kennelOf } from '../services/kennels.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import { PHOTO_LIMIT, sizeOfJpeg } from '../services/photos.ts';
+import { besides } from './besides.ts';
 import { IdSets } from './id-sets.ts';
 import { fromFile, PART_TABLES, toFile, type FileRecord } from './part-tables.ts';
 import { readPieces, UnreadableFile } from './read-pieces.ts';
@@ -46,20 +47,6 @@ export async function emptyParts(scope: KennelScope): Promise<ReadonlySet<Kennel
   const empty = new Set<KennelPartName>();
   for (const part of KENNEL_PART_NAMES) if (!(await scope.query(PART_TABLES[part]).select('record.id').limit(1).getRawOne())) empty.add(part);
   return empty;
-}
-
-/** Work that goes on beside what asks for more of it, one piece at a time: files are read while rows are written. */
-export function besides(): { next: (work: () => Promise<void>) => Promise<void>; done: () => Promise<void> } {
-  let going = Promise.resolve();
-  return {
-    next: async (work) => {
-      await going;
-      going = work();
-      // It is looked at when the next is asked for; until then nobody waits for it.
-      going.catch(() => {});
-    },
-    done: () => going,
-  };
 }
 
 /** Whether a kennel has nothing of its own yet: then a file's settings are taken with it. */

@@ -3,16 +3,16 @@ const FRESH_MS = 5_000;
 const PATIENCE_MS = 15_000;
 const asked = new Map<string, { at: number; answer: Promise<Response> }>();
 
-/** Gets something by its address, as this page does. */
-export const get = (path: string): Promise<Response> => fetch(path, { credentials: 'same-origin', signal: AbortSignal.timeout(PATIENCE_MS) });
-
 /** Asks for what a screen will show while its script is still on the way. */
 export function askEarly(path: string): void {
-  const answer = get(path);
+  const answer = fetch(path, { credentials: 'same-origin', signal: AbortSignal.timeout(PATIENCE_MS) });
   // Whoever takes it hears of a failure; if nobody does, it is nobody's.
   answer.catch(() => {});
   asked.set(path, { at: performance.now(), answer });
 }
+
+/** What was asked for as somebody else, or as nobody, is not for whoever signs in. */
+export const forgetEarly = (): void => asked.clear();
 
 /** The answer that was asked for early, once and while it is fresh; null: it has to be asked for. */
 export function askedEarly(path: string): Promise<Response> | null {

@@ -1,6 +1,7 @@
 import { Doorstep, Me, type Join, type Kennel, type Role, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { forgetEarly } from '../api/early.ts';
 import { RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { readStored, writeStored } from './stored.ts';
@@ -34,6 +35,7 @@ export const useSession = defineStore('session', () => {
     }
   }
   const entered = (now: Me) => {
+    forgetEarly();
     known.value = true;
     waitingRole.value = null;
     me.value = now;
@@ -54,6 +56,7 @@ export const useSession = defineStore('session', () => {
     signInToDemo: async () => entered(await send('POST', '/api/sign-in/demo', Me)),
     async signOut() {
       await send('POST', '/api/sign-out', null);
+      forgetEarly();
       me.value = null;
     },
     changed(kennel: Kennel) {

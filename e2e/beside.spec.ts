@@ -1,0 +1,41 @@
+import type { Request } from '@playwright/test';
+import { expect, newKennel, test } from './bench-hand.ts';
+import { tapedDog } from './known-dogs.ts';
+
+test('what a screen shows is asked for beside its script, and once', async ({ page }) => {
+  await newKennel(page);
+  const dogId = await tapedDog(page, 'Bracken', 29, { high: 398 });
+  const screens = {
+    '/dogs': '/api/dogs?list=here',
+    '/upkeep': '/api/upkeep?list=due',
+    '/class': '/api/class',
+    [`/dogs/${dogId}`]: `/api/dogs/${dogId}/neck`,
+    [`/dogs/${dogId}/tape`]: `/api/dogs/${dogId}/bench`,
+    [`/dogs/${dogId}/screen`]: `/api/dogs/${dogId}/page`,
+    [`/dogs/${dogId}/bench`]: `/api/dogs/${dogId}/bench`,
+    [`/dogs/${dogId}/bench/prong`]: `/api/dogs/${dogId}/bench`,
+    [`/dogs/${dogId}/check`]: `/api/dogs/${dogId}/page`,
+    [`/dogs/${dogId}/neck`]: `/api/dogs/${dogId}/neck`,
+    [`/dogs/${dogId}/door`]: `/api/dogs/${dogId}/neck`,
+    [`/dogs/${dogId}/programme`]: `/api/dogs/${dogId}/programmes`,
+    [`/dogs/${dogId}/growth`]: `/api/dogs/${dogId}/growth`,
+    [`/dogs/${dogId}/handover`]: `/api/dogs/${dogId}/handovers`,
+    [`/dogs/${dogId}/levels`]: `/api/dogs/${dogId}/levels`,
+  };
+  for (const [screen, data] of Object.entries(screens)) {
+    const asked: string[] = [];
+    const note = (request: Request) => {
+      const { pathname, search } = new URL(request.url());
+      asked.push(pathname + search);
+    };
+    page.on('request', note);
+    await page.goto(screen);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    page.off('request', note);
+    expect([screen, asked.filter((path) => path === data).length]).toEqual([screen, 1]);
+    expect([screen, asked.filter((path) => path === '/api/wearing').length]).toEqual([screen, 1]);
+    // Before anybody knows who is there, and so beside the script of the screen.
+    expect([screen, asked.indexOf(data) < asked.indexOf('/api/doorstep')]).toEqual([screen, true]);
+  }
+});
