@@ -46,8 +46,10 @@ export default defineConfig({
         // What screens share goes into few files: a phone pays for each one that it fetches, however small.
         codeSplitting: {
           groups: [
-            { name: 'first', tags: ['$initial'], priority: 2 },
-            { name: 'shared', minShareCount: 2, priority: 1, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
+            { name: 'first', tags: ['$initial'], priority: 3 },
+            // What the open pages show too comes without the screens of who is signed in.
+            { name: 'verdict', test: /[\\/]web[\\/]parts[\\/]VerdictMark/, priority: 2, includeDependenciesRecursively: false },
+            { name: 'shared', minShareCount: 12, priority: 1, entriesAware: true, entriesAwareMergeThreshold: 20_000 },
           ],
         },
       },
