@@ -22,6 +22,9 @@ test('what a screen shows is asked for beside its script, and once', async ({ pa
     [`/dogs/${dogId}/handover`]: `/api/dogs/${dogId}/handovers`,
     [`/dogs/${dogId}/levels`]: `/api/dogs/${dogId}/levels`,
   };
+  // Who was here last is known from the second screen on.
+  await page.goto('/dogs');
+  await expect(page.getByRole('link', { name: 'Bracken' }).first()).toBeVisible();
   for (const [screen, data] of Object.entries(screens)) {
     const asked: string[] = [];
     const note = (request: Request) => {
