@@ -2,7 +2,8 @@ import { ADDRESSED_KINDS } from '../records/addressed-kinds.ts';
 import type { Role } from './roles.ts';
 
 /** What is everybody's own affair, whatever their role: signing in and out, their finger, their sign-ins. */
-const OWN_AFFAIRS = /^\/(sign-in|sign-in\/demo|sign-up|sign-out|me|my-sessions|my-password|my-leaving|invitation|join|owner|owner\/ticks|owner\/pages\.pdf)$/;
+const OWN_AFFAIRS =
+  /^\/(sign-in|sign-in\/demo|sign-up|sign-out|me|my-sessions|my-password|my-leaving|invitation|join|owner|owner\/ticks|owner\/says|owner\/pages\.pdf)$/;
 const leadsOnly = (whose: 'by' | 'readBy', others: string) =>
   new RegExp(`^/(${[...ADDRESSED_KINDS.filter((kind) => kind[whose] === 'lead').map(({ path }) => path), others].join('|')})(/|$)`);
 /** Addresses that only a lead changes, and that only a lead reads: of records as their rows say, and some more. */

@@ -29,7 +29,7 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
 <template>
   <section
     v-if="one"
-    class="no-print sticky bottom-(--strip) z-20 -mx-4 border-t-4 bg-raised px-4 py-3 shadow-[0_-6px_18px_rgb(0_0_0/0.12)] sm:mx-0 sm:rounded-t-lg"
+    class="no-print sticky bottom-[var(--strip,0px)] z-20 -mx-4 border-t-4 bg-raised px-4 py-3 shadow-[0_-6px_18px_rgb(0_0_0/0.12)] sm:mx-0 sm:rounded-t-lg"
     :class="moving ? 'border-tape' : 'border-deep'"
     aria-label="The chosen session"
   >

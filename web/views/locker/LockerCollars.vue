@@ -64,7 +64,7 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
     <p v-if="toBuy > 0" class="mt-4 text-soft">
       {{ countOf(toBuy, 'collar') }} to buy, with typical numbers: <RouterLink :to="{ path: '/locker', query: { show: 'shopping' } }">on the list</RouterLink>.
     </p>
-    <p v-if="search.trim() !== '' && found.length === 0" class="mt-3" role="status">No collar is called so.</p>
+    <p v-if="search.trim() !== '' && found.length === 0" class="mt-3" role="status">No collar matches.</p>
     <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
       <h2 class="text-soft">{{ group.title }}</h2>
       <ul class="mt-1 divide-y divide-line border-y border-line">
