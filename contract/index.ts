@@ -131,6 +131,7 @@ export { Cursor } from './records/list-page.ts';
 export { DOG_LISTS, DogLine, dogLine, DogLines, DogsAsked, type DogList } from './records/dog-line.ts';
 export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts';
 export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
+export { missedTogether, MISSED_NAMED, MISSED_SHOWN } from './today/sessions-due.ts';
 export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './today/today-items.ts';
 export { wearDues, wearingAt, wornThen, type BatteryThen, type WornThen } from './standing/wear-day.ts';
 export { ClassPage } from './kit-up/class-page.ts';

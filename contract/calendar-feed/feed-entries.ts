@@ -2,7 +2,6 @@ import { outgrowthTitle } from '../growth/outgrows.ts';
 import type { WearingNow } from '../records/pages.ts';
 import { pieceDue, type PieceAlone } from '../upkeep/pieces.ts';
 import type { DogDueFacts, TodayFacts } from '../today/today-facts.ts';
-import type { PlannedSession } from '../records/calendar.ts';
 import { DAY_MS, MINUTE_MS } from '@banter/core';
 
 /** What is done in a moment stands so long in a calendar. */
@@ -14,12 +13,8 @@ export type FeedEntry =
   | { uid: string; sequence: number; summary: string; description: string; day: string };
 
 export type FeedFacts = Pick<TodayFacts, 'rules' | 'places'> &
-  Pick<DogDueFacts, 'skins' | 'growth'> & {
-    /** Planned sessions with their first instant (ms). */
-    planned: readonly (PlannedSession & { at: number })[];
-    stageNames: TodayFacts['stageNames'];
+  Pick<DogDueFacts, 'skins' | 'growth' | 'planned' | 'stageNames' | 'people'> & {
     dogNames: ReadonlyMap<string, string>;
-    people: TodayFacts['people'];
     pieces: readonly PieceAlone[];
     /** What is on a dog now. */
     wearing: readonly WearingNow[];

@@ -3,7 +3,7 @@ import { collarKind } from '../collars/collar-kinds.ts';
 import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
 import { namesCollar, nextStep } from '../records/next-step.ts';
-import { type DogDueFacts, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { type DogDueFacts, type TodayFound } from './today-facts.ts';
 
 /** Skin whose rest is over within so long is looked at today. From memory. */
 export const SKIN_AHEAD_MS = 12 * HOUR_MS;
@@ -93,8 +93,8 @@ export function skinDue({ skins, now, kennel }: DogDueFacts): TodayFound[] {
 }
 
 /** What owners said that nobody has looked into yet. */
-export function ownersDue({ owners }: TodayFacts): TodayFound[] {
-  return owners.map(({ dogId, dogName, owner, says, at }) => {
+export function ownersDue({ owners }: DogDueFacts): TodayFound[] {
+  return owners.map(({ dogId, dogName, owner, says, at, until }) => {
     const { told, part, tone } = OWNER_SAYS_WORDS[says];
     return {
       dogId,
@@ -112,6 +112,7 @@ export function ownersDue({ owners }: TodayFacts): TodayFound[] {
       does: part === 'check' ? 'Check the fit' : 'See it',
       key: says,
       at,
+      dueUntil: until,
     };
   });
 }

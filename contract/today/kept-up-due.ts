@@ -2,7 +2,8 @@ import { outgrowthTitle } from '../growth/outgrows.ts';
 import { countOf, MORE_STEPS, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital } from '@banter/core';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { dayStart } from '../neck/kennel-days.ts';
-import { fitsDue, SKIN_AHEAD_MS, skinDue } from './dogs-due.ts';
+import { fitsDue, ownersDue, SKIN_AHEAD_MS, skinDue } from './dogs-due.ts';
+import { sessionsDue } from './sessions-due.ts';
 import { noDog, type DogDueFacts, type TodayFacts, type TodayFound } from './today-facts.ts';
 
 /** What growth will need within so long comes up today, days. From memory. */
@@ -81,6 +82,8 @@ function screensDue({ cards, now, rules }: DogDueFacts): TodayFound[] {
 
 /** All that is due of dogs, of each by itself. */
 export const dogDues = (facts: DogDueFacts): TodayFound[] => [
+  ...ownersDue(facts),
+  ...sessionsDue(facts),
   ...fitsDue(facts),
   ...skinDue(facts),
   ...levelsDue(facts),

@@ -1,43 +1,51 @@
-import { countOf, heldSessions, timeOfDay, MINUTE_MS, capital } from '@banter/core';
-import { noDog, type TodayFacts, type TodayFound } from './today-facts.ts';
+import { capital, countOf, heldSessions, timeOfDay, MINUTE_MS } from '@banter/core';
+import { DateTime } from 'luxon';
+import type { TodayItem } from '../records/today-page.ts';
+import { noDog, type DogDueFacts, type TodayFound } from './today-facts.ts';
 
 /** So many sessions that nobody logged stand each for itself; more stand together. */
-const MISSED_SHOWN = 2;
+export const MISSED_SHOWN = 2;
+/** So many of these are named. */
+export const MISSED_NAMED = 12;
 
-/** Today's sessions that were not held yet, by the clock. */
-export function sessionsDue({ planned, held, people, stageNames, dogs, now }: TodayFacts): TodayFound[] {
+/** Today's sessions of dogs that were not held yet: each as what it is before it begins, from its first minute, and once it is over. */
+export function sessionsDue({ planned, held, people, stageNames, cards }: DogDueFacts): TodayFound[] {
   const was = heldSessions(planned, held);
-  const name = (id: string, of: readonly { id: string; name: string }[]) => of.find((one) => one.id === id)?.name ?? '';
-  const open = planned.filter(({ id }) => !was.has(id)).sort((a, b) => a.at - b.at);
-  const missed = open.filter((one) => now > one.at + one.minutes * MINUTE_MS);
-  const each = (missed.length > MISSED_SHOWN ? open.slice(missed.length) : open).map((one): TodayFound => {
-    const code = missed.includes(one) ? 'session-missed' : now >= one.at ? 'session-now' : 'session-ahead';
-    const dogName = name(one.dogId, dogs);
+  return planned.flatMap((one): TodayFound[] => {
+    const dogName = cards.find(({ dog }) => dog.id === one.dogId)?.dog.name;
+    if (was.has(one.id) || dogName === undefined) return [];
     const what = stageNames[one.id] ?? one.note;
-    return {
+    const person = people.find(({ id }) => id === one.personId)?.name ?? '';
+    const own = {
       dogId: one.dogId,
       dogName,
-      code,
-      tone: code === 'session-missed' ? 'mind' : 'open',
       title: `${timeOfDay(one.from)} ${dogName}${what ? `: ${what}` : ''}`,
-      why: `${one.minutes} minutes with ${name(one.personId, people)}${code === 'session-missed' ? '; nothing was logged' : ''}.`,
       to: `/field?dog=${one.dogId}&hand=${one.personId}`,
-      does: code === 'session-missed' ? 'Log it' : 'Begin',
       at: one.at,
       key: one.id,
     };
+    const why = `${one.minutes} minutes with ${person}`;
+    const over = one.at + one.minutes * MINUTE_MS + 1;
+    return [
+      { ...own, code: 'session-ahead', tone: 'open', why: `${why}.`, does: 'Begin', dueUntil: one.at },
+      { ...own, code: 'session-now', tone: 'open', why: `${why}.`, does: 'Begin', dueFrom: one.at, dueUntil: over },
+      { ...own, code: 'session-missed', tone: 'mind', why: `${why}; nothing was logged.`, does: 'Log it', dueFrom: over },
+    ];
   });
-  if (missed.length <= MISSED_SHOWN) return each;
-  const together: TodayFound = {
+}
+
+/** Sessions of today that nobody logged, where they are so many that they stand together: how many, and the first of them. */
+export function missedTogether({ count, first }: { count: number; first: readonly Pick<TodayItem, 'dogName' | 'at'>[] }, zone: string): TodayFound {
+  const named = first.slice(0, MISSED_NAMED).map(({ dogName, at }) => `${DateTime.fromISO(at!, { zone }).toFormat('HH:mm')} ${dogName}`);
+  return {
     ...noDog,
     code: 'session-missed',
     tone: 'mind',
-    title: `${capital(countOf(missed.length, 'session'))} of today were not logged.`,
-    why: `${missed.map((one) => `${timeOfDay(one.from)} ${name(one.dogId, dogs)}`).join(', ')}.`,
+    title: `${capital(countOf(count, 'session'))} of today were not logged.`,
+    why: `${named.join(', ')}${count > named.length ? ` and ${count - named.length} more` : ''}.`,
     to: '/programme',
     does: 'See them',
-    at: missed[0]!.at,
+    at: Date.parse(first[0]!.at!),
     key: 'missed',
   };
-  return [together, ...each];
 }

@@ -20,24 +20,23 @@ export type DogDueFacts = DueBy & {
   levels: readonly { dogId: string; dogName: string; device: string; setting: string; reason: NeededReason; look: AlarmLook }[];
   /** Pieces that dogs wear and that are not sound. */
   unfit: readonly { dogId: string; dogName: string; pieceId: string; name: string; is: Exclude<PieceStanding, 'sound'> }[];
+  /** Their planned sessions of today with their first instant (ms), and those that were held. */
+  planned: readonly (PlannedSession & { at: number })[];
+  held: readonly { id: string; dogId: string; at: number }[];
+  people: readonly { id: string; name: string }[];
+  /** What each planned session is for, by its id. */
+  stageNames: Readonly<Record<string, string>>;
+  /** What owners said of late that nobody has looked into yet; `at` ms, with the instant until which it stands. */
+  owners: readonly { dogId: string; dogName: string; owner: string; says: OwnerSaying; at: number; until: number }[];
 };
 
 /** What is known of a kennel at an instant, for Today to be made of. */
 export type TodayFacts = DueBy & {
   /** What is due of each dog by itself. */
   dues: readonly TodayFound[];
-  dogs: readonly { id: string; name: string }[];
-  /** Planned sessions of today with their first instant (ms), and those that were held. */
-  planned: readonly (PlannedSession & { at: number })[];
-  held: readonly { id: string; dogId: string; at: number }[];
-  people: readonly { id: string; name: string }[];
-  /** What each planned session is for, by its id. */
-  stageNames: Readonly<Record<string, string>>;
   /** How many pieces of gear are to be looked at, and the first of them. */
   gear: { due: number; first: readonly { id: string; name: string; mend: boolean }[] };
   places: readonly Place[];
-  /** What owners said of late that nobody has looked into yet; `at` ms. */
-  owners: readonly { dogId: string; dogName: string; owner: string; says: OwnerSaying; at: number }[];
 };
 
 /** Something that is due, before it has its place in the list; `key` tells it from others of its code and dog. */

@@ -26,7 +26,6 @@ const nothing: TodayFacts & DogDueFacts = {
   speak: contractSpeaker,
   cards: [],
   dues: [],
-  dogs: [],
   planned: [],
   held: [],
   people: [{ id: 'me', name: 'Corin Haw' }],
@@ -74,8 +73,7 @@ const session = (id: string, hour: number) =>
   }) as never;
 const dog = { dog: { id: 'd', name: 'Moss', bornOn: '2020-01-01', weightG: 30_000 }, girths: [], fits: [], screenings: [], lifts: [] } as never;
 /** What is due of dogs and of the kennel together, as Today puts it. */
-const todayItems = (facts: TodayFacts & DogDueFacts) =>
-  itemsOf({ ...facts, dogs: facts.cards.map(({ dog: { id, name } }) => ({ id, name })), dues: [...facts.dues, ...dogDues(facts)] });
+const todayItems = (facts: TodayFacts & DogDueFacts) => itemsOf({ ...facts, dues: [...facts.dues, ...dogDues(facts)] });
 const codes = (facts: Partial<TodayFacts & DogDueFacts>) => todayItems({ ...nothing, ...facts }).map(({ code }) => code);
 
 describe('what is due today', () => {
@@ -117,7 +115,7 @@ describe('what is due today', () => {
 
   it('sessions are told by the clock; one that was held is gone, and many that were missed stand together', () => {
     const planned = [session('a', 8), session('b', 9), session('c', 10), session('n', 12), session('z', 15)];
-    const titles = (held: TodayFacts['held']) => todayItems({ ...nothing, planned, held, cards: [dog] }).filter(({ code }) => code.startsWith('session')).map(({ code, title }) => [code, title]); // prettier-ignore
+    const titles = (held: DogDueFacts['held']) => todayItems({ ...nothing, planned, held, cards: [dog] }).filter(({ code }) => code.startsWith('session')).map(({ code, title }) => [code, title]); // prettier-ignore
     expect(titles([])).toEqual([
       ['session-now', '12:00 Moss'],
       ['session-missed', 'Three sessions of today were not logged.'],
@@ -125,10 +123,23 @@ describe('what is due today', () => {
     ]);
     const eight = { id: 'h', dogId: 'd', at: Date.UTC(2026, 4, 4, 8, 5) };
     expect(titles([eight]).map(([code]) => code)).toEqual(['session-now', 'session-missed', 'session-missed', 'session-ahead']);
+    // From its first minute on it is due; when its minutes are over nobody has logged it.
+    const at = (minute: number) => todayItems({ ...nothing, now: Date.UTC(2026, 4, 4, 12, minute), planned: [session('n', 12)], cards: [dog] })[0]!.code;
+    expect([-1, 0, 10].map(at)).toEqual(['session-ahead', 'session-now', 'session-now']);
+    expect(at(11)).toBe('session-missed');
+  });
+
+  it('names the first of many sessions that nobody logged, and says how many more there are', () => {
+    const planned = Array.from({ length: 15 }, (_none, index) => ({ ...(session(`s${index}`, 6) as { at: number }), at: Date.UTC(2026, 4, 4, 6, index * 10) }));
+    const [together, ...others] = todayItems({ ...nothing, planned: planned as never, cards: [dog] });
+    expect(others.filter(({ code }) => code.startsWith('session'))).toEqual([]);
+    expect(together!.title).toBe('15 sessions of today were not logged.');
+    expect(together!.why).toMatch(/^06:00 Moss, 06:10 Moss, .* and 3 more\.$/);
   });
 
   it('what an owner said comes among the first, with where it is looked into', () => {
-    const said = (says: 'pink' | 'opened' | 'moved') => todayItems({ ...nothing, owners: [{ dogId: 'd', dogName: 'Moss', owner: 'Ida', says, at: NOON }] })[0];
+    const said = (says: 'pink' | 'opened' | 'moved') =>
+      todayItems({ ...nothing, owners: [{ dogId: 'd', dogName: 'Moss', owner: 'Ida', says, at: NOON, until: NOON + HOUR }] })[0];
     expect(said('pink')).toMatchObject({
       code: 'owner-says',
       tone: 'mind',
@@ -140,6 +151,8 @@ describe('what is due today', () => {
     expect(said('pink')!.why).toBe('Check the skin before anything goes on again.');
     expect(said('opened')).toMatchObject({ tone: 'mind', to: '/dogs/d/check', does: 'Check the fit' });
     expect(said('moved')).toMatchObject({ tone: 'open', to: '/dogs/d/neck/wear' });
+    const yesterday = { dogId: 'd', dogName: 'Moss', owner: 'Ida', says: 'pink' as const, at: NOON - 2 * HOUR, until: NOON };
+    expect(todayItems({ ...nothing, owners: [yesterday] })).toEqual([]);
   });
 
   it('a battery, a pink place whose rest is nearly over, and red skin that keeps all off', () => {
@@ -155,7 +168,7 @@ describe('what is due today', () => {
     expect(codes(skin(1, 66))).toEqual(['skin-again']);
     const [off, ...others] = todayItems({ ...nothing, ...skin(2, 400 * 24) });
     expect(off).toMatchObject({ code: 'skin-off', tone: 'stop' });
-    expect(others).toEqual([]);
+    expect(others.filter(({ code }) => code.startsWith('session'))).toEqual([]);
     expect(off!.why).toContain('a vet is asked');
   });
 

@@ -1,8 +1,7 @@
 import { TODAY_CODES, type TodayItem, type TodayPage } from '../records/today-page.ts';
 import type { WearingNow } from '../records/pages.ts';
-import { ownersDue } from './dogs-due.ts';
 import { keptUpDue } from './kept-up-due.ts';
-import { sessionsDue } from './sessions-due.ts';
+import { missedTogether, MISSED_SHOWN } from './sessions-due.ts';
 import type { TodayFacts, TodayFound } from './today-facts.ts';
 
 const TONES = { stop: 0, mind: 1, open: 2, good: 3 } as const;
@@ -24,15 +23,19 @@ export const inTodayOrder = (a: TodayItem, b: TodayItem): number =>
 
 /**
  * What is due, in the order in which it matters: what hurts now, then what is told by the clock, then what keeps. Each once, with its
- * reason and where it is done. The same facts make the same list on every screen. Common practice; the order is our own.
+ * reason and where it is done. Sessions that nobody logged stand together where they are many. The same facts make the same list on
+ * every screen. Common practice; the order is our own.
  */
 export function todayItems(facts: TodayFacts): TodayItem[] {
-  const { now } = facts;
-  const found = [...ownersDue(facts), ...sessionsDue(facts), ...facts.dues, ...keptUpDue(facts)].filter(
+  const { now, kennel } = facts;
+  const found = [...facts.dues, ...keptUpDue(facts)].filter(
     ({ dueFrom = null, dueUntil = null }) => (dueFrom === null || dueFrom <= now) && (dueUntil === null || dueUntil > now),
   );
-  const items = found.map(todayItem);
-  return [...new Map(items.map((item) => [item.id, item])).values()].sort(inTodayOrder);
+  const items = [...new Map(found.map(todayItem).map((item) => [item.id, item])).values()].sort(inTodayOrder);
+  const missed = items.filter(({ code }) => code === 'session-missed');
+  if (missed.length <= MISSED_SHOWN) return items;
+  const together = todayItem(missedTogether({ count: missed.length, first: missed }, kennel.timeZone));
+  return [...items.filter(({ code }) => code !== 'session-missed'), together].sort(inTodayOrder);
 }
 
 /** What is on a dog now and since when, and by when its contacts are moved. */

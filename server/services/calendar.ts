@@ -120,31 +120,35 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
   });
 }
 
-/** Sessions that began on some days of the kennel, `YYYY-MM-DD`. */
-async function heldOn(scope: KennelScope, days: readonly string[], timeZone: string): Promise<CalendarPage['held']> {
-  const held = await scope
-    .query(FieldSessionEntity)
-    .andWhere('record.begunAt >= :from AND record.begunAt < :to', {
-      from: new Date(dayStartOf(days[0]!, timeZone)),
-      to: new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * HOUR_MS),
-    })
-    .orderBy('record.begunAt')
-    .getMany();
+/** From when until when days of the kennel may last, two changes of the clock among them. */
+const instantsOf = (days: readonly string[], timeZone: string): [from: Date, to: Date] => [
+  new Date(dayStartOf(days[0]!, timeZone)),
+  new Date(dayStartOf(days.at(-1)!, timeZone) + 26 * HOUR_MS),
+];
+
+/** Sessions that began on some days of the kennel, `YYYY-MM-DD`; of all dogs, or of these. */
+async function heldOn(scope: KennelScope, days: readonly string[], timeZone: string, dogIds?: readonly string[]): Promise<CalendarPage['held']> {
+  const held = await scope.all(
+    FieldSessionEntity,
+    { ...(dogIds ? { dogId: In([...dogIds]) } : {}), begunAt: Between(...instantsOf(days, timeZone)) },
+    { begunAt: 'ASC' },
+  );
   return held.filter(({ begunAt }) => days.includes(dayOf(begunAt.getTime(), timeZone))).map(heldAnswer);
 }
 
-/** What is planned and held on a day of the kennel, and what each planned session is for, by its id: the stage of a programme that runs. */
+/** What is planned and held of some dogs on a day of the kennel, and what each planned session is for, by its id: the stage of a programme that runs. */
 export async function dayPlanned(
   scope: KennelScope,
   day: string,
+  dogIds: readonly string[],
 ): Promise<Pick<CalendarPage, 'sessions' | 'held' | 'people'> & { stageNames: Record<string, string> }> {
   const { timeZone } = await kennelOf(scope);
-  const rows = await scope.all(PlannedSessionEntity, { day, state: 'planned' }, { from: 'ASC', id: 'ASC' });
+  const rows = await scope.all(PlannedSessionEntity, { day, state: 'planned', dogId: In([...dogIds]) }, { from: 'ASC', id: 'ASC' });
   const programmes = await scope.someOf(ProgrammeEntity, [...new Set(rows.flatMap(({ programmeId }) => programmeId ?? []))]);
   const stages = new Map(programmes.filter(({ state }) => state === 'running').map((row) => [row.id, row.stages]));
   return {
     sessions: rows.map(answer),
-    held: await heldOn(scope, [day], timeZone),
+    held: rows.length === 0 ? [] : await heldOn(scope, [day], timeZone, [...new Set(rows.map(({ dogId }) => dogId))]),
     people: await handsOf(scope),
     stageNames: Object.fromEntries(
       rows.flatMap(({ id, programmeId, stageId }) => {
@@ -153,6 +157,22 @@ export async function dayPlanned(
       }),
     ),
   };
+}
+
+/** How many sessions of dogs that are here are planned and were held on a day of the kennel. */
+export async function dayCounts(scope: KennelScope, day: string): Promise<{ planned: number; held: number }> {
+  const { timeZone } = await kennelOf(scope);
+  const [from, to] = instantsOf([day], timeZone);
+  const [[planned], begun] = await Promise.all([
+    scope.raw<{ count: string }>(
+      `SELECT COUNT(*) AS count FROM planned_sessions planned
+         JOIN dogs ON dogs.kennelId = planned.kennelId AND dogs.id = planned.dogId AND dogs.archivedAt IS NULL
+        WHERE planned.kennelId = :kennelId AND planned.day = :day AND planned.state = 'planned'`,
+      { day },
+    ),
+    scope.raw<{ begunAt: Date }>('SELECT begunAt FROM field_sessions WHERE kennelId = :kennelId AND begunAt BETWEEN :from AND :to', { from, to }),
+  ]);
+  return { planned: Number(planned!.count), held: begun.filter(({ begunAt }) => dayOf(begunAt.getTime(), timeZone) === day).length };
 }
 
 /** Programmes with the stage that each dog is in. */

@@ -189,6 +189,7 @@ export class KennelScope {
   /** Changes what has no version: what a person is. */
   async change<T extends OfKennel>(entity: EntitySchema<T>, id: string, change: Partial<T>): Promise<void> {
     await this.manager.update(entity, this.where<T>({ id } as FindOptionsWhere<T>), change as QueryDeepPartialEntity<T>);
+    await this.touch(entity, [{ ...change, id }]);
   }
 
   /** A query of one's own over a record's table, already scoped; its alias is `record`. */

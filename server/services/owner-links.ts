@@ -11,7 +11,7 @@ import {
   type OwnerSays,
   type OwnerTick,
   type OwnerVisit,
-  type TodayFacts,
+  type DogDueFacts,
 } from '@banter/contract';
 import { MoreThanOrEqual, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
@@ -156,20 +156,20 @@ export async function sayToKennel(dataSource: DataSource, { key, id, says, done 
 /** What an owner said stays among the dues for so many days, or until somebody has looked. From memory. */
 const SAID_DAYS = 3;
 
-/** What owners said of late and did not take back, of dogs whose fit and skin nobody has looked at since; times ms. */
-export async function saidByOwners(scope: KennelScope, now: Date): Promise<TodayFacts['owners']> {
+/** What owners said of late of some dogs and did not take back, whose fit and skin nobody has looked at since; times ms. */
+export async function saidByOwners(scope: KennelScope, now: Date, dogIds: readonly string[]): Promise<DogDueFacts['owners']> {
   const rows = await scope.raw<{ dogId: string; dogName: string; owner: string; says: OwnerSaying; at: Date | string }>(
     `SELECT visit.dogId, dogs.name AS dogName, owner_links.name AS owner, visit.item AS says, visit.at
        FROM owner_visits visit
        JOIN dogs ON dogs.kennelId = visit.kennelId AND dogs.id = visit.dogId AND dogs.archivedAt IS NULL
        JOIN owner_links ON owner_links.kennelId = visit.kennelId AND owner_links.id = visit.linkId
-      WHERE visit.kennelId = :kennelId AND visit.what = 'said' AND visit.at > :since
+      WHERE visit.kennelId = :kennelId AND visit.dogId IN (:dogIds) AND visit.what = 'said' AND visit.at > :since
         AND NOT EXISTS (SELECT 1 FROM owner_visits later WHERE later.kennelId = visit.kennelId AND later.linkId = visit.linkId
           AND later.item = visit.item AND later.what IN ('said', 'unsaid') AND (later.at, later.id) > (visit.at, visit.id))
         AND NOT EXISTS (SELECT 1 FROM fit_checks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.at > visit.at AND visit.item <> 'pink')
         AND NOT EXISTS (SELECT 1 FROM skin_looks looked WHERE looked.kennelId = visit.kennelId AND looked.dogId = visit.dogId AND looked.linkId IS NULL AND looked.at > visit.at AND visit.item = 'pink')
       ORDER BY visit.at, visit.id`,
-    { since: new Date(now.getTime() - SAID_DAYS * DAY_MS) },
+    { since: new Date(now.getTime() - SAID_DAYS * DAY_MS), dogIds },
   );
-  return rows.map(({ at, ...row }) => ({ ...row, at: new Date(at).getTime() }));
+  return rows.map(({ at, ...row }) => ({ ...row, at: new Date(at).getTime(), until: new Date(at).getTime() + SAID_DAYS * DAY_MS }));
 }

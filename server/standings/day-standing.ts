@@ -1,8 +1,10 @@
-import { dayOf, dayStart, dogDues, dogDuesUntil } from '@banter/contract';
+import { dayOf, dayStart, dogDues, dogDuesUntil, timeOn } from '@banter/contract';
 import { benchSpeaker, houseRules, pieceStanding, DAY_MS } from '@banter/core';
+import { dayPlanned } from '../services/calendar.ts';
 import { dogsPage } from '../services/dog-pages.ts';
 import { levelsOfDogs } from '../services/field-page.ts';
 import { growthOf } from '../services/growth-of.ts';
+import { saidByOwners } from '../services/owner-links.ts';
 import { piecesOf, wornByDogs } from '../services/worn-pieces.ts';
 import { levelsUp, WORKED_DAYS } from '../services/levels-up.ts';
 import { latestSkin, skinOfDogs } from '../services/skin-standings.ts';
@@ -12,7 +14,7 @@ import type { StandingKind } from './standing-kind.ts';
 export const DAY_STANDING: StandingKind<null> = {
   name: 'day',
   of: 'dog',
-  version: 2,
+  version: 3,
   work: async (scope, dogIds, kennel, now) => {
     const page = await dogsPage(scope, dogIds);
     const worn = await wornByDogs(scope, page.dogs);
@@ -27,9 +29,14 @@ export const DAY_STANDING: StandingKind<null> = {
     );
     const lookAhead = new Map(ahead.map(({ dogId, at }) => [dogId, at.getTime()]));
     const names = new Map(page.collars.map(({ id, name }) => [id, name]));
+    const today = dayOf(now.getTime(), kennel.timeZone);
+    const calendar = await dayPlanned(scope, today, dogIds);
+    const planned = calendar.sessions.map((one) => ({ ...one, at: timeOn(one.day, one.from, kennel.timeZone) }));
+    const held = calendar.held.map(({ id, dogId, begunAt }) => ({ id, dogId, at: Date.parse(begunAt) }));
+    const owners = await saidByOwners(scope, now, dogIds);
     const by = {
       kennel,
-      today: dayOf(now.getTime(), kennel.timeZone),
+      today,
       now: now.getTime(),
       rules: houseRules(kennel.rules),
       speak: benchSpeaker(kennel.lengthUnit, kennel.massUnit),
@@ -40,6 +47,11 @@ export const DAY_STANDING: StandingKind<null> = {
         const facts = {
           ...by,
           cards: [card],
+          planned: planned.filter(({ dogId }) => dogId === id),
+          held: held.filter(({ dogId }) => dogId === id),
+          people: calendar.people,
+          stageNames: calendar.stageNames,
+          owners: owners.filter(({ dogId }) => dogId === id),
           growing,
           growth: growth.filter(({ dogId }) => dogId === id),
           skins: skinOfDogs(looks, [card.dog], kennel, now),

@@ -1,5 +1,6 @@
 import { FieldPage, type NewHappening } from '@banter/contract';
 import type TestAgent from 'supertest/lib/agent.js';
+import { DateTime } from 'luxon';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { randomLcg } from 'd3-random';
@@ -126,7 +127,7 @@ describe('what stands of a dog is kept', () => {
     const random = randomLcg(0.42);
     const kept: ReturnType<typeof session>[] = [];
     for (let step = 0; step < 30; step += 1) {
-      const what = Math.floor(random() * 6);
+      const what = Math.floor(random() * 7);
       const one = session(
         4000 - step * 100,
         Array.from({ length: 3 }, () => 5 + Math.floor(random() * 20)),
@@ -137,7 +138,15 @@ describe('what stands of a dog is kept', () => {
       if (what < 3 || !some) await told(one.events);
       else if (what === 3)
         await told([{ event: 'void', id: uuidv7(), sessionId: some.presses[0]!.sessionId, at: new Date().toISOString(), eventId: some.presses[0]!.id }]);
-      else if (what === 4)
+      else if (what === 6) {
+        const today = DateTime.now()
+          .setZone((await kennelRow()).timeZone)
+          .toISODate()!;
+        const where = { programmeId: null, stageId: null, day: today, from: step * 30, minutes: 10, aroundMinutes: 0, note: `Step ${step}` };
+        const facts = { ...where, dogId: dog, personId: me, state: random() < 0.7 ? 'planned' : 'dropped' };
+        const change = { sessions: [{ id: uuidv7(), version: null, facts }] };
+        expect((await agent.post('/api/calendar-changes').send(change)).status).toBe(200);
+      } else if (what === 4)
         await must(`/api/level-caps/${uuidv7()}`, { dogId: dog, collarId: remote, cap: 10 + step, note: 'Again.', at: new Date().toISOString() });
       else {
         const felt = {

@@ -7,7 +7,7 @@ const FITS = ['dogs', 'collars', 'plans', 'tapings', 'weighings', 'screenings', 
 const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
   levels: new Set(LEVELS),
   card: new Set(FITS),
-  day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear']),
+  day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear', 'planned_sessions', 'programmes', 'owner_visits', 'people']),
   wear: new Set(['dogs', 'collars', 'plans', 'endings', 'happenings', 'skin_looks', 'tapings']),
 };
 const OF_PIECES: Readonly<Record<string, ReadonlySet<string>>> = {
@@ -21,17 +21,27 @@ const OF_HAPPENINGS: Readonly<Record<string, ReadonlySet<unknown>>> = {
   levels: OF_LEVELS,
   day: OF_LEVELS,
 };
+/** Of what an owner does with a link, what is said bears on a dog; of a person, the name. */
+const SAID = new Set<unknown>(['said', 'unsaid']);
+const bearing = (table: string, kind: string, rows: readonly Written[]): readonly Written[] => {
+  const happened = OF_HAPPENINGS[kind];
+  if (table === 'happenings' && happened) return rows.filter(({ event }) => happened.has(event));
+  if (table === 'owner_visits') return rows.filter(({ what }) => SAID.has(what));
+  if (table === 'people') return rows.filter(({ name }) => name !== undefined);
+  return rows;
+};
 /** Which kinds written rows bear on, each with those rows. */
 const touchedBy = (kinds: Readonly<Record<string, ReadonlySet<string>>>, table: string, rows: readonly Written[]): [kind: string, rows: readonly Written[]][] =>
   Object.keys(kinds).flatMap((name): [string, readonly Written[]][] => {
     if (!kinds[name]!.has(table)) return [];
-    const bears = table === 'happenings' ? OF_HAPPENINGS[name] : undefined;
-    const own = bears ? rows.filter(({ event }) => bears.has(event)) : rows;
+    const own = bearing(table, name, rows);
     return own.length === 0 ? [] : [[name, own]];
   });
 
 type Written = {
   event?: unknown;
+  what?: unknown;
+  name?: unknown;
   id?: unknown;
   dogId?: unknown;
   collarId?: unknown;
@@ -64,6 +74,11 @@ async function dogsTouched(manager: EntityManager, kennelId: string, table: stri
       ? []
       : await ids(`SELECT DISTINCT dogId FROM worn_pieces WHERE kennelId = ? AND pieceId IN (${list(gearIds)})`, [kennelId, ...gearIds]);
   }
+  if (table === 'people')
+    return await ids(`SELECT DISTINCT dogId FROM planned_sessions WHERE kennelId = ? AND personId IN (${list(texts(rows.map(({ id }) => id)))})`, [
+      kennelId,
+      ...texts(rows.map(({ id }) => id)),
+    ]);
   const { collarIds, planIds } = collarsOf(table, rows);
   if (collarIds.length + planIds.length === 0) return dogIds;
   const fitted = await ids(
