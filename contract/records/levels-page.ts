@@ -29,7 +29,7 @@ export const LevelsPage = z.object({
   /** What was asked of levels that rose, and whether it was the cause. */
   causesAsked: z.array(At.extend({ cause: z.enum(MORE_CAUSES), was: z.boolean() })),
   /** How many presses the record holds, by device and setting, and between when. */
-  presses: z.array(z.object({ collarId: RecordId, setting: z.string(), count: z.number().int(), firstAt: Instant, lastAt: Instant })),
+  presses: z.array(z.object({ collarId: RecordId, setting: z.string(), firstAt: Instant, lastAt: Instant })),
 });
 export type LevelsPage = z.infer<typeof LevelsPage>;
 

@@ -51,7 +51,7 @@ export type DogCards = z.infer<typeof DogCards>;
 export const UnreadableRecord = z.object({ kind: z.enum(['plan', 'fitCheck', 'handover']), id: RecordId, at: Instant });
 export type UnreadableRecord = z.infer<typeof UnreadableRecord>;
 
-/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars and links (its own, or for the bench all of them), places, gear. */
+/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars, links and places, of its own or for the bench all that can be chosen. */
 export const DogPage = z.object({
   dog: Dog,
   tapings: z.array(Taping),
@@ -62,7 +62,6 @@ export const DogPage = z.object({
   lifts: z.array(Lift),
   collars: z.array(Collar),
   places: z.array(Place),
-  gear: z.array(Gear),
   links: z.array(LinkBalance),
   /** For whom each of these collars is made up now. */
   madeUp: z.array(MadeUp),
@@ -71,13 +70,14 @@ export const DogPage = z.object({
 export type DogPage = z.infer<typeof DogPage>;
 
 /**
- * A dog with its whole record and how it is dressed: its stack and rig, every look at its skin, and the events of its own and of
+ * A dog with its whole record and how it is dressed: its stack and rig with the pieces of gear in it, every look at its skin, and the events of its own and of
  * its collars of the last sixty days, with those of any wear that has lasted longer; the sessions of these days, and its
  * programmes with their moves.
  */
 export const NeckPage = z.object({
   ...DogPage.shape,
   dressing: Dressing.nullable(),
+  gear: z.array(Gear),
   events: z.array(Happening),
   skinLooks: z.array(SkinLook),
   /** Names of the dogs that events speak of. */

@@ -1,11 +1,10 @@
 import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type Taping } from '@banter/contract';
 import { group } from 'd3-array';
-import { In } from 'typeorm';
+import { In, IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
-import { GearEntity } from '../data/entities/gear.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
@@ -15,7 +14,6 @@ import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
-import { gearAnswer } from './gear.ts';
 import { briefly, keptAnswers } from '../records/kept.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkBalances, linksOnCollars } from './links.ts';
@@ -144,39 +142,53 @@ export async function growthPages(
   }));
 }
 
-/** Of what is owned: what the dog was ever fitted with or wore, or all of it, for whoever chooses out of it. */
+/** Of what is owned: what the dog was ever fitted with or wore, or with it all that can be chosen now. */
 type Stock = 'own' | 'all';
 
 async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
+  const own = await ownCollars(scope, id);
   if (stock === 'all') {
-    const [collars, links, madeUp] = await Promise.all([scope.all(CollarEntity, {}, { name: 'ASC', id: 'ASC' }), linkBalances(scope), madeUpNow(scope)]);
-    return { collars: collars.map(collarAnswer), links, madeUp };
+    const owned = await scope.all(CollarEntity, { owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+    const have = new Set(owned.map((one) => one.id));
+    const [past, links, madeUp] = await Promise.all([
+      scope.someOf(
+        CollarEntity,
+        own.filter((one) => !have.has(one)),
+      ),
+      linkBalances(scope),
+      madeUpNow(scope),
+    ]);
+    return { collars: [...owned, ...past].map(collarAnswer), links, madeUp };
   }
+  const [collars, links, madeUp] = await Promise.all([scope.someOf(CollarEntity, own), linksOnCollars(scope, own), madeUpNow(scope, own)]);
+  return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links, madeUp };
+}
+
+/** The collars that a dog was ever fitted with or wore. */
+async function ownCollars(scope: KennelScope, id: string): Promise<string[]> {
   const rows = await scope.raw<{ collarId: string }>(
     `SELECT collarId FROM plans WHERE kennelId = :kennelId AND dogId = :id
       UNION SELECT collarId FROM happenings WHERE kennelId = :kennelId AND dogId = :id AND event = 'put-on'`,
     { id },
   );
-  const ids = rows.map(({ collarId }) => collarId);
-  const [collars, links, madeUp] = await Promise.all([scope.someOf(CollarEntity, ids), linksOnCollars(scope, ids), madeUpNow(scope, ids)]);
-  return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links, madeUp };
+  return rows.map(({ collarId }) => collarId);
 }
 
 /** One dog with its whole record, oldest first, and what of the locker it has to do with. */
 export async function dogPage(scope: KennelScope, id: string, stock: Stock = 'own'): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, endings, screenings, lifts, places, gear, owned] = await Promise.all([
+  const [tapings, plans, checks, endings, screenings, lifts, owned] = await Promise.all([
     scope.all(TapingEntity, { dogId: id }, byTime),
     scope.all(PlanEntity, { dogId: id }, byTime),
     scope.all(FitCheckEntity, { dogId: id }, byTime),
     scope.all(EndingEntity, { dogId: id }, byTime),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
-    scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' }),
-    scope.all(GearEntity, {}, { name: 'ASC', id: 'ASC' }),
     stockOf(scope, id, stock),
   ]);
+  const where = stock === 'all' ? {} : { id: In([dog.placeId ?? '', ...plans.flatMap(({ placeId }) => placeId ?? [])]) };
+  const places = await scope.all(PlaceEntity, where, { name: 'ASC', id: 'ASC' });
   const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
   return {
     dog: dogAnswer(dog),
@@ -188,7 +200,6 @@ export async function dogPage(scope: KennelScope, id: string, stock: Stock = 'ow
     screenings: await screeningKind.toAnswers(scope, screenings),
     lifts: await liftKind.toAnswers(scope, lifts),
     places: places.map(placeAnswer),
-    gear: gear.map(gearAnswer),
     ...owned,
   };
 }

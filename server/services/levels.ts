@@ -38,9 +38,10 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
   const [plans, tapings, presses] = await Promise.all([
     scope.all(PlanEntity, { dogId }, { at: 'ASC' }),
     scope.all(TapingEntity, { dogId }, { at: 'ASC' }),
-    scope.raw<{ collarId: string; setting: string; count: string; firstAt: Date; lastAt: Date }>(
-      `SELECT collarId, setting, COUNT(*) AS count, MIN(at) AS firstAt, MAX(at) AS lastAt FROM presses
-       WHERE kennelId = :kennelId AND dogId = :dogId GROUP BY collarId, setting`,
+    // From the first to the last, by the ends of its key alone; how many lie between is nobody’s business here.
+    scope.raw<{ collarId: string; setting: string; firstAt: Date; lastAt: Date }>(
+      `SELECT collarId, setting, MIN(at) AS firstAt, MAX(at) AS lastAt FROM presses
+       WHERE kennelId = :kennelId AND dogId = :dogId GROUP BY kennelId, dogId, collarId, setting`,
       { dogId },
     ),
   ]);
@@ -59,10 +60,9 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
     sessions: await sessionAnswers(scope, sessions),
     caps: await keptAnswers(scope, caps),
     ...records,
-    presses: presses.map(({ collarId, setting, count, firstAt, lastAt }) => ({
+    presses: presses.map(({ collarId, setting, firstAt, lastAt }) => ({
       collarId,
       setting,
-      count: Number(count),
       firstAt: firstAt.toISOString(),
       lastAt: lastAt.toISOString(),
     })),

@@ -3,6 +3,7 @@ import { DAY_MS } from '@banter/core';
 import { In, MoreThanOrEqual } from 'typeorm';
 import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
+import { GearEntity } from '../data/entities/gear.ts';
 import { HappeningEntity, type HappeningRow } from '../data/entities/happening.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
@@ -10,8 +11,10 @@ import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
 import { sessionAnswers } from './field-sessions.ts';
+import { gearAnswer } from './gear.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
+import { openPutOns } from './open-wears.ts';
 import { keptAnswers } from '../records/kept.ts';
 import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
@@ -34,16 +37,7 @@ export async function eventsSince(scope: KennelScope, dogId: string, collarIds: 
     scope.all(HappeningEntity, { dogId, ...told }, byTime),
     ids.length === 0 ? [] : scope.all(HappeningEntity, { collarId: In(ids), ...told }, byTime),
   ]);
-  const shown = [...new Map(both.flat().map((row) => [row.id, row])).values()];
-  const last = await scope
-    .query(HappeningEntity)
-    .andWhere('record.dogId = :dogId AND record.event = :on AND record.at < :since', { dogId, on: 'put-on', since })
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM happenings later WHERE later.kennelId = record.kennelId AND later.collarId = record.collarId
-        AND later.event IN ('put-on', 'taken-off') AND later.at > record.at AND later.at < :since
-        AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = later.kennelId AND taken.eventId = later.id))`,
-    )
-    .getMany();
+  const last = await openPutOns(scope, new Date(since.getTime() - 1), [dogId]);
   const lasting = await Promise.all(
     last.map(({ collarId, at }) =>
       scope
@@ -57,7 +51,9 @@ export async function eventsSince(scope: KennelScope, dogId: string, collarIds: 
         .getMany(),
     ),
   );
-  return [...lasting.flat(), ...shown].sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+  return [...new Map([...lasting, ...both].flat().map((row) => [row.id, row])).values()].sort(
+    (a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1),
+  );
 }
 
 /** One dog with its whole record and how it is dressed. */
@@ -73,10 +69,12 @@ export async function neckPage(scope: KennelScope, id: string, now: Date): Promi
     scope.all(ProgrammeEntity, { dogId: id }, { startsOn: 'ASC', id: 'ASC' }),
   ]);
   const moves = programmes.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(programmes.map((one) => one.id)) }, { at: 'ASC', id: 'ASC' });
+  const gear = await scope.someOf(GearEntity, [...new Set((dressing?.rig ?? []).flatMap(({ gearId }) => gearId ?? []))]);
   const dogs = await scope.someOf(DogEntity, [...new Set(events.flatMap(({ dogId }) => dogId ?? []))]);
   return {
     ...page,
     dressing: dressing && dressingAnswer(dressing),
+    gear: gear.map(gearAnswer),
     events: await happeningAnswers(scope, events),
     skinLooks: await skinLookKind.toAnswers(scope, looks),
     worked: await sessionAnswers(scope, worked),

@@ -1,3 +1,4 @@
+import { joinTakenBack } from './happenings/taken-back.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
 /** When a collar was put on a dog on which it still is. */
@@ -7,14 +8,14 @@ export type OpenWear = { dogId: string; collarId: string; at: Date };
 export async function openPutOns(scope: KennelScope, now: Date, dogIds: readonly string[]): Promise<OpenWear[]> {
   if (dogIds.length === 0) return [];
   // Two at the same instant come in the order of their ids.
-  const TOLD = `told.kennelId = :kennelId AND told.dogId IN (:dogIds) AND told.at <= :now
-      AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = told.kennelId AND taken.eventId = told.id)`;
+  const TOLD = `happenings told ${joinTakenBack('told')}`;
+  const STANDS = 'told.kennelId = :kennelId AND told.dogId IN (:dogIds) AND told.at <= :now AND taken.id IS NULL';
   const rows = await scope.raw<{ dogId: string; collarId: string; at: Date | string }>(
-    `SELECT told.dogId, told.collarId, told.at FROM happenings told
-       LEFT JOIN (SELECT told.dogId, told.collarId, MAX(CONCAT(told.at, ' ', told.id)) AS last FROM happenings told
-                   WHERE told.event = 'taken-off' AND ${TOLD} GROUP BY told.dogId, told.collarId) off
+    `SELECT told.dogId, told.collarId, told.at FROM ${TOLD}
+       LEFT JOIN (SELECT told.dogId, told.collarId, MAX(CONCAT(told.at, ' ', told.id)) AS last FROM ${TOLD}
+                   WHERE told.event = 'taken-off' AND ${STANDS} GROUP BY told.dogId, told.collarId) off
          ON off.dogId = told.dogId AND off.collarId = told.collarId
-      WHERE told.event = 'put-on' AND ${TOLD} AND (off.last IS NULL OR CONCAT(told.at, ' ', told.id) > off.last)
+      WHERE told.event = 'put-on' AND ${STANDS} AND (off.last IS NULL OR CONCAT(told.at, ' ', told.id) > off.last)
       ORDER BY told.at, told.id`,
     { now, dogIds },
   );

@@ -30,8 +30,8 @@ import { gearDue } from './upkeep.ts';
 import { wearingNow } from './wearing.ts';
 
 const IS_DUE = 'dues.kennelId = :kennelId AND dues.fromAt <= :now AND dues.toAt > :now';
-/** A due session that nobody logged, in `dues`. */
-const MISSED = "dues.code = 'session-missed'";
+/** A due session that nobody logged, in `dues`: by its place, which has a key. */
+const MISSED = `dues.place = ${todayPlace({ code: 'session-missed', tone: 'mind' })}`;
 
 /** What is due of a kennel beside what its dogs' standings make due: sessions that nobody logged where they stand together, gear as one line, and the law. */
 async function dueOfKennel(scope: KennelScope, now: Date): Promise<{ items: TodayItem[]; missed: number }> {

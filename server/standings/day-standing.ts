@@ -2,12 +2,12 @@ import { dayOf, dayStart, dogDues, dogDuesUntil, timeOn } from '@banter/contract
 import { benchSpeaker, houseRules, pieceStanding, DAY_MS } from '@banter/core';
 import { dayPlanned } from '../services/calendar.ts';
 import { dogsPage } from '../services/dog-pages.ts';
-import { levelsOfDogs } from '../services/field-page.ts';
 import { growthOf } from '../services/growth-of.ts';
 import { saidByOwners } from '../services/owner-links.ts';
 import { piecesOf, wornByDogs } from '../services/worn-pieces.ts';
 import { levelsUp, WORKED_DAYS } from '../services/levels-up.ts';
 import { latestSkin, skinOfDogs } from '../services/skin-standings.ts';
+import { levelsOfDogs } from './levels-of-dogs.ts';
 import type { StandingKind } from './standing-kind.ts';
 
 /** What is due of each dog by itself on a day of the kennel, and what it wears: Today and Upkeep read it, and work out nothing of a dog themselves. */

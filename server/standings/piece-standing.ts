@@ -5,6 +5,7 @@ import { GearEntity } from '../data/entities/gear.ts';
 import { InspectionEntity } from '../data/entities/inspection.ts';
 import { collarAnswer } from '../services/collars.ts';
 import { gearAnswer } from '../services/gear.ts';
+import { joinTakenBack } from '../services/happenings/taken-back.ts';
 import { keptAnswers } from '../records/kept.ts';
 import type { StandingKind, Stands } from './standing-kind.ts';
 
@@ -30,11 +31,12 @@ export const PIECE_STANDING: StandingKind<PieceAlone> = {
       // How often each went on since it was inspected, or measured and called sound: one that was taken back never did.
       scope.raw<{ collarId: string; count: string }>(
         `SELECT worn.collarId, COUNT(*) AS count FROM happenings worn
+          ${joinTakenBack('worn')}
           LEFT JOIN collars measured ON measured.kennelId = worn.kennelId AND measured.id = worn.collarId AND measured.\`condition\` = 'sound'
           WHERE worn.kennelId = :kennelId AND worn.collarId IN (:ids) AND worn.event = 'put-on'
             AND worn.at > COALESCE((SELECT MAX(looked.at) FROM inspections looked WHERE looked.kennelId = worn.kennelId AND looked.collarId = worn.collarId), '1970-01-01')
             AND worn.at >= COALESCE(measured.measuredOn, '1970-01-01')
-            AND NOT EXISTS (SELECT 1 FROM happenings taken WHERE taken.kennelId = worn.kennelId AND taken.eventId = worn.id)
+            AND taken.id IS NULL
           GROUP BY worn.collarId`,
         { ids },
       ),

@@ -114,12 +114,12 @@ describe('what stands of a dog is kept', () => {
     }[];
     expect(row!.worked).toBe(row!.touched);
     // Told by what is kept alone: another number in it is answered as it stands there, and found by the rebuild.
-    await banter.dataSource.query(`UPDATE standings SET data = REPLACE(data, '"atEnd":9', '"atEnd":7') WHERE kennelId = ? AND subjectId = ?`, [
+    await banter.dataSource.query(`UPDATE standings SET data = REPLACE(data, '"lastNeeded":9', '"lastNeeded":7') WHERE kennelId = ? AND subjectId = ?`, [
       (await kennelRow()).id,
       dog,
     ]);
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 7 });
-    expect(await rebuilt()).toEqual({ looked: 2, differ: [{ kind: 'levels', subjectId: dog }] });
+    expect(await rebuilt()).toEqual({ looked: 3, differ: [{ kind: 'field', subjectId: dog }] });
     expect((await device()).levels.yard).toMatchObject({ lastNeeded: 9 });
   });
 
@@ -163,8 +163,8 @@ describe('what stands of a dog is kept', () => {
     }
     await device();
     await agent.get('/api/today');
-    // Its levels, what it wears and what is due of it; and its two collars.
-    expect(await rebuilt()).toEqual({ looked: 5, differ: [] });
+    // Its levels, what it wears, what a phone knows of it and what is due of it; and its two collars.
+    expect(await rebuilt()).toEqual({ looked: 6, differ: [] });
   });
 
   it('and is worked out anew while records come in, without a word about what came meanwhile, and without losing it', async () => {

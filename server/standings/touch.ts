@@ -4,11 +4,13 @@ import type { EntityManager } from 'typeorm';
 /** Which tables bear on each kind, by its name. What writes a row knows no more of standings than this. */
 const LEVELS = ['dogs', 'plans', 'collars', 'presses', 'field_sessions', 'happenings', 'level_caps'];
 const FITS = ['dogs', 'collars', 'plans', 'tapings', 'weighings', 'screenings', 'lifts', 'endings', 'fit_checks', 'link_moves'];
+const WEAR = ['dogs', 'collars', 'plans', 'endings', 'happenings', 'skin_looks', 'tapings'];
 const OF_DOGS: Readonly<Record<string, ReadonlySet<string>>> = {
   levels: new Set(LEVELS),
   card: new Set(FITS),
   day: new Set([...LEVELS, ...FITS, 'skin_looks', 'dressings', 'gear', 'planned_sessions', 'programmes', 'owner_visits', 'people']),
-  wear: new Set(['dogs', 'collars', 'plans', 'endings', 'happenings', 'skin_looks', 'tapings']),
+  wear: new Set(WEAR),
+  field: new Set([...LEVELS, ...WEAR, 'fit_checks', 'programmes', 'stage_moves']),
 };
 const OF_PIECES: Readonly<Record<string, ReadonlySet<string>>> = {
   piece: new Set(['collars', 'gear', 'inspections', 'happenings']),
@@ -20,6 +22,7 @@ const OF_HAPPENINGS: Readonly<Record<string, ReadonlySet<unknown>>> = {
   piece: new Set(['put-on', 'void']),
   levels: OF_LEVELS,
   day: OF_LEVELS,
+  field: new Set([...WEAR_AND_DEVICE_HAPPENINGS, ...OF_LEVELS]),
 };
 /** Of what an owner does with a link, what is said bears on a dog; of a person, the name. */
 const SAID = new Set<unknown>(['said', 'unsaid']);
@@ -47,6 +50,7 @@ type Written = {
   collarId?: unknown;
   gearId?: unknown;
   planId?: unknown;
+  programmeId?: unknown;
   from?: unknown;
   to?: unknown;
 };
@@ -79,6 +83,9 @@ async function dogsTouched(manager: EntityManager, kennelId: string, table: stri
       kennelId,
       ...texts(rows.map(({ id }) => id)),
     ]);
+  const programmeIds = texts(rows.map(({ programmeId }) => programmeId));
+  if (table === 'stage_moves')
+    return await ids(`SELECT DISTINCT dogId FROM programmes WHERE kennelId = ? AND id IN (${list(programmeIds)})`, [kennelId, ...programmeIds]);
   const { collarIds, planIds } = collarsOf(table, rows);
   if (collarIds.length + planIds.length === 0) return dogIds;
   const fitted = await ids(

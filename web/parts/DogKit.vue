@@ -1,15 +1,18 @@
 <script setup lang="ts">
 /** Kit for this dog: what it needs beside its collars, by hand and grown size, and what of it is in the locker. */
-import { Want, type DogPage, type FittingDog } from '@banter/contract';
+import { LockerPage, Want, type DogPage, type FittingDog } from '@banter/contract';
 import { breedOf, guessedWeightKg, kitFor, MM_PER_UNIT, pieceWillDo } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useKeep } from '../stores/keep.ts';
+import { useLoad } from '../stores/load.ts';
 import { useUnits } from '../stores/units.ts';
 
 const props = defineProps<{ page: DogPage; dog: FittingDog }>();
 const units = useUnits();
 const keeping = useKeep();
+const { data: locker, load } = useLoad(() => '/api/locker?shelf=gear', LockerPage);
+onMounted(load);
 /** Grown at about a year; a younger dog is reckoned as its breed, where the guide knows it, and never lighter than it is. */
 const GROWN_DAYS = 365;
 const grown = computed(() => {
@@ -27,7 +30,7 @@ const pieces = computed(() =>
     sizes: [
       piece.lengthMm && (piece.what === 'raised bed' || piece.what === 'mat') && `From ${bedWords(piece.lengthMm[0])} by ${bedWords(piece.widthMm![0])}`,
     ].filter(Boolean),
-    owned: props.page.gear.filter((one) => one.what === piece.what && one.retiredAt === null && one.condition !== 'worn' && pieceWillDo(piece, one)),
+    owned: (locker.value?.gear ?? []).filter((one) => one.what === piece.what && one.retiredAt === null && one.condition !== 'worn' && pieceWillDo(piece, one)),
   })),
 );
 const listed = ref<string[]>([]);

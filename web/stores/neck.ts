@@ -1,4 +1,4 @@
-import { dressedDog, latestGirths, NeckPage, stackItems, currentFits, type DressingFacts } from '@banter/contract';
+import { dressedDog, latestGirths, LockerPage, NeckPage, stackItems, currentFits, type DressingFacts } from '@banter/contract';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, type ShallowUnwrapRef } from 'vue';
 import { useDressing } from './dressing.ts';
@@ -22,10 +22,12 @@ export function useNeck(dogId: string) {
   const units = useUnits();
   const outbox = useOutbox();
   const loaded = useLoad(() => `/api/dogs/${dogId}/neck`, NeckPage);
+  /** All gear of the locker, once somebody chooses out of it. */
+  const locker = useLoad(() => '/api/locker?shelf=gear', LockerPage);
   const { now, tick } = useNow();
   const wearing = useWearing();
   async function load() {
-    await loaded.load();
+    await Promise.all([loaded.load(), locker.data.value ? locker.load() : null]);
     tick();
     void wearing.look();
   }
@@ -44,7 +46,13 @@ export function useNeck(dogId: string) {
     if (!kept) return null;
     const me = { id: session.me?.person.id ?? '', name: session.me?.person.name ?? '' };
     const events = withTold(kept.events, outbox.told, new Set(kept.collars.map(({ id }) => id)), me);
-    return { ...kept, events, dressing: unkept ? { ...unkept, id: dogId, version: kept.dressing?.version ?? 0 } : kept.dressing };
+    const others = (locker.data.value?.gear ?? []).filter(({ id }) => kept.gear.every((own) => own.id !== id));
+    return {
+      ...kept,
+      events,
+      gear: [...kept.gear, ...others],
+      dressing: unkept ? { ...unkept, id: dogId, version: kept.dressing?.version ?? 0 } : kept.dressing,
+    };
   });
   const dressed = computed(() => (page.value && session.kennel ? dressedDog(page.value, session.kennel, now.value, units.speak) : null));
   return {
@@ -52,6 +60,7 @@ export function useNeck(dogId: string) {
     state: loaded.state,
     sentence: loaded.sentence,
     load,
+    lookAtGear: locker.load,
     now,
     page,
     dressed,

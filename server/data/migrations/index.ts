@@ -1,6 +1,7 @@
 import { fieldLogMigrations } from './field-log.ts';
 import { fitsMigrations } from './fits.ts';
 import { idsByKennelMigrations } from './ids-by-kennel.ts';
+import { keysForScreensMigrations } from './keys-for-screens.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { nothingGetsInMigrations } from './nothing-gets-in.ts';
@@ -31,4 +32,5 @@ export const migrations = [
   ...oneTruthMigrations,
   ...standingMigrations,
   ...oneLogMigrations,
+  ...keysForScreensMigrations,
 ];

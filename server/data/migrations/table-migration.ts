@@ -15,7 +15,7 @@ export function makesTable(name: string, table: string, definition: string): new
 
 type Change = { up: string; down: string };
 /** A migration that changes a table and nothing else. */
-const changesTable = (name: string, table: string, { up, down }: Change): new () => MigrationInterface =>
+export const changesTable = (name: string, table: string, { up, down }: Change): new () => MigrationInterface =>
   class implements MigrationInterface {
     name = name;
     async up(runner: QueryRunner): Promise<void> {

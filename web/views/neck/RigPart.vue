@@ -15,7 +15,7 @@ import {
   wordReason,
   type FittedRigPart,
 } from '@banter/core';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import RigDiagram from '../../neck/RigDiagram.vue';
 import FieldFrame from '../../parts/FieldFrame.vue';
 import ReasonList from '../../parts/ReasonList.vue';
@@ -27,6 +27,7 @@ import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const units = useUnits();
+onMounted(props.neck.lookAtGear);
 const parts = computed(() => props.neck.dressing.current.value.rig);
 const judged = computed(() => props.neck.dressed.rig);
 const wornRoles = computed(() => props.neck.dressed.wornRoles);

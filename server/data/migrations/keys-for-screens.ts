@@ -1,0 +1,13 @@
+import { addsKey, changesTable } from './table-migration.ts';
+
+/** Keys for what screens ask of long tables. */
+export const keysForScreensMigrations = [
+  addsKey('SessionsOfLate1764000000152', 'field_sessions', 'ofLate', 'kennelId, lastAt'),
+  addsKey('SessionsGoingOn1764000000153', 'field_sessions', 'goingOn', 'kennelId, endedAt, begunAt'),
+  addsKey('FoundOfDogs1764000000154', 'presses', 'ofDogFor', 'kennelId, dogId, purpose, at'),
+  // In place of the key that its reference made for itself.
+  changesTable('TakenBackByWhat1764000000155', 'happenings', {
+    up: 'ADD KEY takenBack (kennelId, eventId)',
+    down: 'DROP KEY takenBack, ADD KEY kennelId_3 (kennelId, eventId)',
+  }),
+];
