@@ -156,7 +156,7 @@ test('every kind is sized from the locker, kept, checked on the dog until good, 
     await expect(page.getByRole('heading', { name: 'Good. Bracken is fitted.' })).toBeVisible();
   }
   await openDog(page, 'Bracken');
-  await expect(page.getByRole('region', { name: 'What happened' }).getByText('Check 1: good')).toHaveCount(Object.keys(FITTING).length);
+  await expect(page.getByRole('region', { name: 'What happened' }).getByText('Check 1: good', { exact: true })).toHaveCount(Object.keys(FITTING).length);
 });
 
 test('a check finds the kind’s own faults: a slip the wrong way round, a head through the control loop, contacts that do not touch', async ({ page }) => {

@@ -8,6 +8,7 @@ import { FieldSessionPage, SessionAsked } from '../records/field-log.ts';
 import { FieldAsked, FieldDogsFound, FieldPage } from '../records/field-page.ts';
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
 import { DogsAsked, DogLines } from '../records/dog-line.ts';
+import { DogRecord, DogRecordAsked } from '../records/dog-record.ts';
 import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerAsked, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
 import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
@@ -47,15 +48,29 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     asks: DogCardsAsked,
     answer: DogCards,
   },
-  { method: 'get', path: '/api/dogs/{id}/page', summary: 'A dog with its whole record.', signIn: true, answer: DogPage },
   {
     method: 'get',
-    path: '/api/dogs/{id}/bench',
-    summary: 'A dog with its whole record and all that the kennel owns, to choose from.',
+    path: '/api/dogs/{id}/page',
+    summary: 'A dog as it stands: its latest measures, and what was decided and checked of its collars.',
     signIn: true,
     answer: DogPage,
   },
-  { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog with its whole record and how it is dressed.', signIn: true, answer: NeckPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/bench',
+    summary: 'A dog as it stands, and all that the kennel owns, to choose from.',
+    signIn: true,
+    answer: DogPage,
+  },
+  { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog as it stands and how it is dressed.', signIn: true, answer: NeckPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/record',
+    summary: 'What happened to a dog, the latest days first; all of it, or one part.',
+    signIn: true,
+    asks: DogRecordAsked,
+    answer: DogRecord,
+  },
   {
     method: 'get',
     path: '/api/today',

@@ -8,7 +8,6 @@ import { Dog } from './dog.ts';
 import { Dressing } from './dressing.ts';
 import { Ending } from './ending.ts';
 import { Happening } from '../happenings/happening.ts';
-import { FieldSession } from './field-log.ts';
 import { FitCheck } from './fit-check.ts';
 import { Gear, Want } from './gear.ts';
 import { KennelTemplate } from './kennel-template.ts';
@@ -51,7 +50,7 @@ export type DogCards = z.infer<typeof DogCards>;
 export const UnreadableRecord = z.object({ kind: z.enum(['plan', 'fitCheck', 'handover']), id: RecordId, at: Instant });
 export type UnreadableRecord = z.infer<typeof UnreadableRecord>;
 
-/** A dog with its whole record, oldest first, and what of the kennel a fit draws on: collars, links and places, of its own or for the bench all that can be chosen. */
+/** A dog as it stands: the latest measures of each site, what was decided for each of its collars last and found on it, oldest first; and what of the kennel a fit draws on: collars, links and places, of its own or for the bench all that can be chosen. */
 export const DogPage = z.object({
   dog: Dog,
   tapings: z.array(Taping),
@@ -70,9 +69,9 @@ export const DogPage = z.object({
 export type DogPage = z.infer<typeof DogPage>;
 
 /**
- * A dog with its whole record and how it is dressed: its stack and rig with the pieces of gear in it, every look at its skin, and the events of its own and of
- * its collars of the last sixty days, with those of any wear that has lasted longer; the sessions of these days, and its
- * programmes with their moves.
+ * A dog as it stands and how it is dressed: its stack and rig with the pieces of gear in it, the looks at its skin of the last year and the
+ * latest of every place, and the events of its own and of its collars of the last sixty days, with those of any wear that has lasted
+ * longer; and its programmes with their moves.
  */
 export const NeckPage = z.object({
   ...DogPage.shape,
@@ -82,17 +81,16 @@ export const NeckPage = z.object({
   skinLooks: z.array(SkinLook),
   /** Names of the dogs that events speak of. */
   dogNames: z.record(z.string(), z.string()),
-  worked: z.array(FieldSession),
   programmes: z.array(Programme),
   moves: z.array(StageMove),
 });
 export type NeckPage = z.infer<typeof NeckPage>;
 
-/** A dog with its whole record and its weighings, oldest first, those that were corrected among them. */
+/** A dog as it stands, with every taping that stands and every weighing, oldest first; of weighings those that were corrected, too. */
 export const GrowthPage = z.object({ ...DogPage.shape, weighings: z.array(Weighing) });
 export type GrowthPage = z.infer<typeof GrowthPage>;
 
-/** A dog with its whole record, its programmes, and everything that was told of them. */
+/** A dog as it stands, its programmes, and everything that was told of them. */
 export const ProgrammesPage = z.object({
   ...DogPage.shape,
   programmes: z.array(Programme),

@@ -1,4 +1,4 @@
-import { CalendarAsked, DogCardsAsked, DogsAsked, LockerAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
+import { CalendarAsked, DogCardsAsked, DogRecordAsked, DogsAsked, LockerAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
@@ -6,6 +6,7 @@ import { calendarPage, changeCalendar } from '../services/calendar.ts';
 import { classPage } from '../services/class-page.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogCards, dogList } from '../services/dog-lists.ts';
+import { dogRecord } from '../services/dog-record.ts';
 import { dogPage, growthPage } from '../services/dog-pages.ts';
 import { drillsPage } from '../services/drills.ts';
 import { upkeepPage } from '../services/upkeep.ts';
@@ -37,10 +38,15 @@ export function recordRoutes(dataSource: DataSource): Router {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));
   });
   routes.get('/dogs/:id/bench', async (request, response) => {
-    response.json(await dogPage(scopeOf(request, dataSource), idOf(request), 'all'));
+    response.json(await dogPage(scopeOf(request, dataSource), idOf(request), { stock: 'all' }));
   });
   routes.get('/dogs/:id/neck', async (request, response) => {
     response.json(await neckPage(scopeOf(request, dataSource), idOf(request), new Date()));
+  });
+  routes.get('/dogs/:id/record', async (request, response) => {
+    const page = await dogRecord(scopeOf(request, dataSource), idOf(request), parseQuery(DogRecordAsked, request));
+    goesOn(request, response, page.next);
+    response.json(page);
   });
   routes.get('/dogs/:id/growth', async (request, response) => {
     response.json(await growthPage(scopeOf(request, dataSource), idOf(request)));

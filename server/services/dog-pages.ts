@@ -8,7 +8,7 @@ import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
+import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { WeighingEntity } from '../data/entities/weighing.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
@@ -98,9 +98,9 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
   };
 }
 
-/** One dog with its whole record and its weighings. */
+/** One dog as it stands, with every girth and weight that its growth is read from. */
 export async function growthPage(scope: KennelScope, id: string): Promise<GrowthPage> {
-  return { ...(await dogPage(scope, id)), weighings: await weighingAnswers(scope, id) };
+  return { ...(await dogPage(scope, id, { tapings: 'all' })), weighings: await weighingAnswers(scope, id) };
 }
 
 /** What was told of several dogs that bears on their growth: a request for each kind of record, however many dogs they are. */
@@ -142,14 +142,15 @@ export async function growthPages(
   }));
 }
 
-/** Of what is owned: what the dog was ever fitted with or wore, or with it all that can be chosen now. */
+/** Of collars: those that the dog was ever fitted with or wore, or with them all that can be chosen now, ours and those to buy. */
 type Stock = 'own' | 'all';
+type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
 async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
   const own = await ownCollars(scope, id);
   if (stock === 'all') {
-    const owned = await scope.all(CollarEntity, { owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
-    const have = new Set(owned.map((one) => one.id));
+    const here = await scope.all(CollarEntity, { retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+    const have = new Set(here.map((one) => one.id));
     const [past, links, madeUp] = await Promise.all([
       scope.someOf(
         CollarEntity,
@@ -158,7 +159,7 @@ async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pi
       linkBalances(scope),
       madeUpNow(scope),
     ]);
-    return { collars: [...owned, ...past].map(collarAnswer), links, madeUp };
+    return { collars: [...here, ...past].map(collarAnswer), links, madeUp };
   }
   const [collars, links, madeUp] = await Promise.all([scope.someOf(CollarEntity, own), linksOnCollars(scope, own), madeUpNow(scope, own)]);
   return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links, madeUp };
@@ -174,21 +175,63 @@ async function ownCollars(scope: KennelScope, id: string): Promise<string[]> {
   return rows.map(({ collarId }) => collarId);
 }
 
-/** One dog with its whole record, oldest first, and what of the locker it has to do with. */
-export async function dogPage(scope: KennelScope, id: string, stock: Stock = 'own'): Promise<DogPage> {
+/** Of so many tapings of a site, the latest that stand, a screen shows how they went. */
+const SITE_TAPINGS = 12;
+/** Of so many decisions for a collar that was checked the latest, what hands found in it is among them. */
+const CHECKED_PLANS = 3;
+
+/** The latest tapings of each site that nothing corrects, oldest first; of growth all of them. */
+async function standingTapings(scope: KennelScope, dogId: string, most: number | null): Promise<TapingRow[]> {
+  const rows = await scope.raw<{ id: string }>(
+    `SELECT id FROM (SELECT id, ROW_NUMBER() OVER (PARTITION BY site ORDER BY at DESC, id DESC) AS place FROM tapings
+        WHERE kennelId = :kennelId AND dogId = :dogId
+          AND id NOT IN (SELECT correctsId FROM tapings WHERE kennelId = :kennelId AND dogId = :dogId AND correctsId IS NOT NULL)) told
+      ${most === null ? '' : `WHERE place <= ${most}`}`,
+    { dogId },
+  );
+  const tapings = await scope.someOf(
+    TapingEntity,
+    rows.map(({ id }) => id),
+  );
+  return tapings.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+}
+
+/** What was decided for a dog and counts still: the latest for each collar, and the latest of each that hands were in. */
+async function standingPlans(scope: KennelScope, dogId: string): Promise<PlanRow[]> {
+  const rows = await scope.raw<{ id: string }>(
+    `SELECT id FROM (SELECT id, checked, ROW_NUMBER() OVER (PARTITION BY collarId ORDER BY at DESC, id DESC) AS place,
+                            ROW_NUMBER() OVER (PARTITION BY collarId, checked ORDER BY at DESC, id DESC) AS placeOfChecked
+        FROM (SELECT plans.id, plans.collarId, plans.at,
+                     EXISTS (SELECT 1 FROM fit_checks checks WHERE checks.kennelId = plans.kennelId AND checks.planId = plans.id) AS checked
+                FROM plans WHERE plans.kennelId = :kennelId AND plans.dogId = :dogId) decided) ranked
+      WHERE place = 1 OR (checked AND placeOfChecked <= ${CHECKED_PLANS})`,
+    { dogId },
+  );
+  const plans = await scope.someOf(
+    PlanEntity,
+    rows.map(({ id }) => id),
+  );
+  return plans.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+}
+
+/** One dog as it stands: the latest of its measures and what was decided and checked of its collars, oldest first, and what of the locker it has to do with. */
+export async function dogPage(scope: KennelScope, id: string, { stock = 'own', tapings: which = 'latest' }: PageOf = {}): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, checks, endings, screenings, lifts, owned] = await Promise.all([
-    scope.all(TapingEntity, { dogId: id }, byTime),
-    scope.all(PlanEntity, { dogId: id }, byTime),
-    scope.all(FitCheckEntity, { dogId: id }, byTime),
-    scope.all(EndingEntity, { dogId: id }, byTime),
+  const [tapings, plans, screenings, lifts, owned] = await Promise.all([
+    standingTapings(scope, id, which === 'all' ? null : SITE_TAPINGS),
+    standingPlans(scope, id),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
     stockOf(scope, id, stock),
   ]);
+  const planIds = plans.map((plan) => plan.id);
   const where = stock === 'all' ? {} : { id: In([dog.placeId ?? '', ...plans.flatMap(({ placeId }) => placeId ?? [])]) };
-  const places = await scope.all(PlaceEntity, where, { name: 'ASC', id: 'ASC' });
+  const [checks, endings, places] = await Promise.all([
+    planIds.length === 0 ? [] : scope.all(FitCheckEntity, { planId: In(planIds) }, byTime),
+    planIds.length === 0 ? [] : scope.all(EndingEntity, { planId: In(planIds) }, byTime),
+    scope.all(PlaceEntity, where, { name: 'ASC', id: 'ASC' }),
+  ]);
   const [readPlans, readChecks] = [await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks)];
   return {
     dog: dogAnswer(dog),

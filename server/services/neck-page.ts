@@ -5,12 +5,10 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { DressingEntity } from '../data/entities/dressing.ts';
 import { GearEntity } from '../data/entities/gear.ts';
 import { HappeningEntity, type HappeningRow } from '../data/entities/happening.ts';
-import { FieldSessionEntity } from '../data/entities/field-log.ts';
 import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
-import { SkinLookEntity } from '../data/entities/skin-look.ts';
+import { SkinLookEntity, type SkinLookRow } from '../data/entities/skin-look.ts';
 import { dogPage } from './dog-pages.ts';
 import { dressingAnswer } from './dressings.ts';
-import { sessionAnswers } from './field-sessions.ts';
 import { gearAnswer } from './gear.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -56,16 +54,31 @@ export async function eventsSince(scope: KennelScope, dogId: string, collarIds: 
   );
 }
 
-/** One dog with its whole record and how it is dressed. */
+/** Looks at skin of so many days are shown; and the latest of each place, however long ago. */
+const LOOK_DAYS = 365;
+async function looksShown(scope: KennelScope, dogId: string, now: Date): Promise<SkinLookRow[]> {
+  const latest = await scope.raw<{ id: string }>(
+    `SELECT id FROM (SELECT id, at, ROW_NUMBER() OVER (PARTITION BY MOD(clock, 12) ORDER BY at DESC, grade DESC) AS place
+                       FROM skin_looks WHERE kennelId = :kennelId AND dogId = :dogId) looks
+      WHERE place = 1 OR at >= :since`,
+    { dogId, since: new Date(now.getTime() - LOOK_DAYS * DAY_MS) },
+  );
+  const looks = await scope.someOf(
+    SkinLookEntity,
+    latest.map(({ id }) => id),
+  );
+  return looks.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+}
+
+/** One dog as it stands and how it is dressed. */
 export async function neckPage(scope: KennelScope, id: string, now: Date): Promise<NeckPage> {
   const page = await dogPage(scope, id);
   const collarIds = [...new Set(page.plans.map(({ collarId }) => collarId))];
   const since = new Date(now.getTime() - SHOWN_DAYS * DAY_MS);
-  const [dressing, looks, events, worked, programmes] = await Promise.all([
+  const [dressing, looks, events, programmes] = await Promise.all([
     scope.find(DressingEntity, id),
-    scope.all(SkinLookEntity, { dogId: id }, { at: 'ASC', id: 'ASC' }),
+    looksShown(scope, id, now),
     eventsSince(scope, id, collarIds, since),
-    scope.all(FieldSessionEntity, { dogId: id, begunAt: MoreThanOrEqual(since) }, { begunAt: 'ASC', id: 'ASC' }),
     scope.all(ProgrammeEntity, { dogId: id }, { startsOn: 'ASC', id: 'ASC' }),
   ]);
   const moves = programmes.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(programmes.map((one) => one.id)) }, { at: 'ASC', id: 'ASC' });
@@ -77,7 +90,6 @@ export async function neckPage(scope: KennelScope, id: string, now: Date): Promi
     gear: gear.map(gearAnswer),
     events: await happeningAnswers(scope, events),
     skinLooks: await skinLookKind.toAnswers(scope, looks),
-    worked: await sessionAnswers(scope, worked),
     programmes: programmes.map(programmeKind.toAnswer),
     moves: await keptAnswers(scope, moves),
     dogNames: Object.fromEntries([page.dog, ...dogs].map((dog) => [dog.id, dog.name])),

@@ -3,7 +3,7 @@
 import { LockerPage, Want, type DogPage, type FittingDog } from '@banter/contract';
 import { breedOf, guessedWeightKg, kitFor, MM_PER_UNIT, pieceWillDo } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useKeep } from '../stores/keep.ts';
 import { useLoad } from '../stores/load.ts';
 import { useUnits } from '../stores/units.ts';
@@ -11,8 +11,7 @@ import { useUnits } from '../stores/units.ts';
 const props = defineProps<{ page: DogPage; dog: FittingDog }>();
 const units = useUnits();
 const keeping = useKeep();
-const { data: locker, load } = useLoad(() => '/api/locker?shelf=gear', LockerPage);
-onMounted(load);
+const { data: locker } = useLoad(() => '/api/locker?shelf=gear', LockerPage);
 /** Grown at about a year; a younger dog is reckoned as its breed, where the guide knows it, and never lighter than it is. */
 const GROWN_DAYS = 365;
 const grown = computed(() => {

@@ -1,11 +1,11 @@
-import { collarKind, type DressedWear, type NeckPage } from '@banter/contract';
+import { collarKind, type DogRecord, type DressedWear, type NeckPage } from '@banter/contract';
 import { clockWords, SKIN_GRADE_WORDS, SORE_WORDS, soreStep, WEAR_MARK_TONES, WEAR_MARK_WORDS, wordReason, type Speaker } from '@banter/core';
 import type { TimelineEntry } from './timeline.ts';
 
 const happened = { rules: null, coreVersion: '', taping: null, corrected: false };
 
 /** Every look at a dog's skin, as the timeline tells it. */
-export function skinEntries({ skinLooks }: Pick<NeckPage, 'skinLooks'>): TimelineEntry[] {
+export function skinEntries({ skinLooks }: Pick<DogRecord, 'skinLooks'>): TimelineEntry[] {
   return skinLooks.map((look): TimelineEntry => {
     const step = look.sore && soreStep({ under: look.under, grade: look.grade, ...look.sore });
     return {

@@ -1,4 +1,4 @@
-import { wornFitLine, type DogPage, type FieldSession, type FitCheck, type Plan, type Taping } from '@banter/contract';
+import { wornFitLine, type DogRecord, type FieldSession, type FitCheck, type Plan, type Taping } from '@banter/contract';
 import { contractSpeaker } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { markedWears, skinEntries } from './neck-timeline.ts';
@@ -42,9 +42,9 @@ const plan = {
   inputs: { collar },
   outcome: { keep: true, blocked: false, judgement: { verdict: 'fits', reasons: [] }, reasons: [] },
 } as unknown as Plan;
-const page = (more: Partial<DogPage>): DogPage =>
-  ({ tapings: [], plans: [], checks: [], endings: [], screenings: [], lifts: [], ...more }) as unknown as DogPage;
-const told = (more: Partial<DogPage>) =>
+const page = (more: Partial<DogRecord>): DogRecord =>
+  ({ tapings: [], corrected: [], plans: [], checks: [], endings: [], ended: [], screenings: [], lifts: [], ...more }) as unknown as DogRecord;
+const told = (more: Partial<DogRecord>) =>
   timelineOf(
     page(more),
     contractSpeaker,
@@ -56,10 +56,10 @@ describe('what happened to a dog', () => {
   it('stands newest first, whatever kind of thing it was, each with who and when', () => {
     const entries = told({
       tapings: [taping('t1', '2026-03-01T09:00:00.000Z'), taping('t2', '2026-03-09T09:00:00.000Z', { tapedMm: 402 })],
-      lifts: [{ ...kept, id: 'l1', item: 'windpipe', lifted: true, note: 'X-rayed, clear.', at: '2026-03-05T09:00:00.000Z' }] as unknown as DogPage['lifts'],
+      lifts: [{ ...kept, id: 'l1', item: 'windpipe', lifted: true, note: 'X-rayed, clear.', at: '2026-03-05T09:00:00.000Z' }] as unknown as DogRecord['lifts'],
       screenings: [
         { ...kept, id: 's1', answers: { windpipe: 'yes', heart: 'no' }, note: '', at: '2026-03-04T09:00:00.000Z' },
-      ] as unknown as DogPage['screenings'],
+      ] as unknown as DogRecord['screenings'],
     });
     expect(entries.map(({ id }) => id)).toEqual(['t2', 'l1', 's1', 't1']);
     for (const { by } of entries) expect(by).toBe('Wenna Sedge');
@@ -75,6 +75,7 @@ describe('what happened to a dog', () => {
         taping('t1', '2026-03-01T09:00:00.000Z', { tapedMm: 938 }),
         taping('t2', '2026-03-01T09:05:00.000Z', { correctsId: 't1', basis: 'coat', overCoat: true } as Partial<Taping>),
       ],
+      corrected: ['t1'],
     });
     expect(entries.map(({ word, corrected }) => [word, corrected])).toEqual([
       ['Taped again', false],
@@ -89,6 +90,7 @@ describe('what happened to a dog', () => {
     const ending = { ...kept, planId: 'f1', note: '', at: '2026-03-03T09:00:00.000Z' };
     const entries = told({
       plans: [plan],
+      ended: [plan],
       endings: [
         { ...ending, id: 'e1', ended: true },
         { ...ending, id: 'e2', ended: false, at: '2026-03-03T09:00:04.000Z' },
@@ -162,6 +164,7 @@ describe('what the work adds to it', () => {
     const entries = stageEntries(
       {
         programmes: [programme] as never,
+        begun: ['p'],
         moves: [
           { ...move, id: 'm1', fromStage: 'a', toStage: 'b', at: '2026-06-04T09:00:00.000Z' },
           { ...move, id: 'm2', fromStage: 'b', toStage: 'a', overruled: true, at: '2026-06-06T09:00:00.000Z' },

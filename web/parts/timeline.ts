@@ -1,4 +1,4 @@
-import { collarKind, type DogPage, type Ending, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
+import { collarKind, type DogRecord, type Ending, type FitCheck, type Lift, type Plan, type Screening, type Taping } from '@banter/contract';
 import { TAPE_REASON_WORDS, wordReason, type Reason, type Speaker, type TapeReason, houseRules } from '@banter/core';
 import { SCREEN_ITEMS } from '@banter/core';
 import { CHECK_WORDS, checkTone, type VerdictTone } from './verdict.ts';
@@ -20,9 +20,14 @@ export type TimelineEntry = {
   corrected: boolean;
 };
 
-/** Everything that happened to a dog, newest first. A taping that was corrected says so; nothing is left out. */
-export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) => string, siteName: (site: Taping['site']) => string): TimelineEntry[] {
-  const correctedIds = new Set(page.tapings.map((taping) => taping.correctsId));
+/** What was measured, decided, found and screened in some days of a dog’s record, newest first. A taping that was corrected says so; nothing is left out. */
+export function timelineOf(
+  page: Pick<DogRecord, 'tapings' | 'corrected' | 'plans' | 'checks' | 'endings' | 'ended' | 'screenings' | 'lifts'>,
+  speak: Speaker,
+  exact: (mm: number) => string,
+  siteName: (site: Taping['site']) => string,
+): TimelineEntry[] {
+  const correctedIds = new Set(page.corrected);
   const kept = (record: Taping | Plan | FitCheck) => ({
     id: record.id,
     at: record.at,
@@ -106,7 +111,7 @@ export function timelineOf(page: DogPage, speak: Speaker, exact: (mm: number) =>
     note: lift.note,
   }));
   const endings = page.endings.map((ending): TimelineEntry => {
-    const plan = page.plans.find(({ id }) => id === ending.planId);
+    const plan = page.ended.find(({ id }) => id === ending.planId);
     return {
       ...happened(ending),
       title: plan ? `${collarKind(plan.kind).name} «${plan.inputs.collar.name}» is ${ending.ended ? 'no longer worn' : 'worn again'}.` : 'A fit was set aside.',

@@ -1,4 +1,4 @@
-import { dayOf, dayStartOf, type FieldSession, type NeckPage } from '@banter/contract';
+import { dayOf, dayStartOf, type DogRecord, type FieldSession } from '@banter/contract';
 import { levelWords, MINUTE_MS } from '@banter/core';
 import { group, sum } from 'd3-array';
 import type { TimelineEntry } from './timeline.ts';
@@ -8,7 +8,7 @@ const many = (count: number, one: string, more = `${one}s`) => `${count} ${count
 const minutes = (sessions: readonly FieldSession[]) => Math.round(sum(sessions, ({ tally }) => tally.lastedMs) / MINUTE_MS);
 
 /** The sessions of a dog, an entry for each day: how many and how long, and what they came to. The kennel's zone makes the day. */
-export function workedDays({ worked }: Pick<NeckPage, 'worked'>, timeZone: string): TimelineEntry[] {
+export function workedDays({ worked }: Pick<DogRecord, 'worked'>, timeZone: string): TimelineEntry[] {
   return [...group(worked, ({ begunAt }) => dayOf(Date.parse(begunAt), timeZone)).values()].map((sessions): TimelineEntry => {
     const tooMuch = sessions.flatMap(({ tally }) => tally.tooMuch.map(({ level }) => level));
     const counted = [
@@ -32,18 +32,20 @@ export function workedDays({ worked }: Pick<NeckPage, 'worked'>, timeZone: strin
 }
 
 /** Programmes begun and stages moved, each with what the marks said. */
-export function stageEntries({ programmes, moves }: Pick<NeckPage, 'programmes' | 'moves'>, timeZone: string): TimelineEntry[] {
-  const begun = programmes.map((programme): TimelineEntry => ({
-    ...happened,
-    id: programme.id,
-    at: new Date(dayStartOf(programme.startsOn, timeZone)).toISOString(),
-    by: '',
-    title: `«${programme.name}» begins, with «${programme.stages[0]!.name}».`,
-    tone: 'open',
-    word: 'Programme',
-    reasons: [],
-    note: programme.note,
-  }));
+export function stageEntries({ programmes, begun: begunIds, moves }: Pick<DogRecord, 'programmes' | 'begun' | 'moves'>, timeZone: string): TimelineEntry[] {
+  const begun = programmes
+    .filter(({ id }) => begunIds.includes(id))
+    .map((programme): TimelineEntry => ({
+      ...happened,
+      id: programme.id,
+      at: new Date(dayStartOf(programme.startsOn, timeZone)).toISOString(),
+      by: '',
+      title: `«${programme.name}» begins, with «${programme.stages[0]!.name}».`,
+      tone: 'open',
+      word: 'Programme',
+      reasons: [],
+      note: programme.note,
+    }));
   const moved = moves.map((move): TimelineEntry => {
     const stages = programmes.find(({ id }) => id === move.programmeId)?.stages ?? [];
     const [from, to] = [move.fromStage, move.toStage].map((id) => stages.findIndex((stage) => stage.id === id));

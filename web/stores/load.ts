@@ -12,9 +12,10 @@ const LONGEST_WAIT_MS = 20_000;
 
 /**
  * Loads what a screen shows in one request, and says how that went. What may pass is asked again by itself, with growing pauses, until the
- * screen is left; meanwhile it shows what this device last knew, of this address or of one that says less (`orElse`).
+ * screen is left; meanwhile it shows what this device last knew, of this address or of one that says less (`orElse`). `later`: not before
+ * somebody loads it.
  */
-export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema, { orElse }: { orElse?: () => string } = {}) {
+export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema, { orElse, later = false }: { orElse?: () => string; later?: boolean } = {}) {
   const connection = useConnection();
   const offline = useOffline();
   const session = useSession();
@@ -84,6 +85,6 @@ export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Sc
       state.value = status === 404 ? 'missing' : 'failed';
     }
   }
-  void load();
+  if (!later) void load();
   return { data, state, sentence, load };
 }

@@ -4,16 +4,14 @@ import { failureSentence } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useLoad } from './load.ts';
 
-export type ListPage<Row> = { rows: readonly Row[]; next: Cursor | null };
-
 /**
- * A list that is asked for a part at a time: the first part as any screen is, and each next one as somebody gets there. A change of
+ * What is asked for a part at a time: the first part as any screen is, and each next one as somebody gets there. A change of
  * what is asked begins it anew; what is shown stays until the answer is there.
  */
-export function useLongList<Row, Page extends ListPage<Row>>(path: () => string, schema: z.ZodType<Page>) {
+export function useParts<Page extends { next: Cursor | null }>(path: () => string, schema: z.ZodType<Page>) {
   const loaded = useLoad(path, schema);
   const page = computed(() => loaded.data.value as Page | null);
-  const others = shallowRef<readonly Row[]>([]);
+  const others = shallowRef<readonly Page[]>([]);
   const next = ref<Cursor | null>(null);
   /** Of the next part: on its way, or why it could not be had. */
   const fetching = ref(false);
@@ -34,7 +32,7 @@ export function useLongList<Row, Page extends ListPage<Row>>(path: () => string,
       const part = await send('GET', `${path()}${path().includes('?') ? '&' : '?'}after=${encodeURIComponent(after)}`, schema);
       // What has been asked for anew meanwhile does not go on from here.
       if (page.value !== of) return;
-      others.value = [...others.value, ...part.rows];
+      others.value = [...others.value, part];
       next.value = part.next;
     } catch (failure) {
       moreFailed.value = failureSentence(failure);
@@ -45,11 +43,19 @@ export function useLongList<Row, Page extends ListPage<Row>>(path: () => string,
   return {
     ...loaded,
     page,
-    rows: computed(() => [...(page.value?.rows ?? []), ...others.value]),
+    parts: computed((): readonly Page[] => (page.value ? [page.value, ...others.value] : [])),
     goesOn: computed(() => next.value !== null),
     fetching,
     moreFailed,
     more,
   };
+}
+
+export type ListPage<Row> = { rows: readonly Row[]; next: Cursor | null };
+
+/** A list that is asked for a part at a time. */
+export function useLongList<Row, Page extends ListPage<Row>>(path: () => string, schema: z.ZodType<Page>) {
+  const all = useParts(path, schema);
+  return { ...all, rows: computed(() => all.parts.value.flatMap(({ rows }) => rows)) };
 }
 export type LongListSource<Row, Page extends ListPage<Row>> = ReturnType<typeof useLongList<Row, Page>>;

@@ -23,7 +23,7 @@ export function useNeck(dogId: string) {
   const outbox = useOutbox();
   const loaded = useLoad(() => `/api/dogs/${dogId}/neck`, NeckPage);
   /** All gear of the locker, once somebody chooses out of it. */
-  const locker = useLoad(() => '/api/locker?shelf=gear', LockerPage);
+  const locker = useLoad(() => '/api/locker?shelf=gear', LockerPage, { later: true });
   const { now, tick } = useNow();
   const wearing = useWearing();
   async function load() {

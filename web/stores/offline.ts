@@ -9,7 +9,7 @@ import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 
 /** The screens of a dog that are worked with in the yard, and of so many dogs at most. */
-const YARD_PAGES = ['page', 'neck', 'growth'] as const;
+const YARD_PAGES = ['page', 'neck', 'record', 'growth'] as const;
 const MOST_DOGS = 12;
 /** What was fetched no longer ago than this is not fetched ahead again, ms. */
 const FRESH_MS = 30 * MINUTE_MS;

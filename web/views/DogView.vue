@@ -17,8 +17,8 @@ import { dayWords, todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { goToStep } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
-import { markedWears, skinEntries } from '../parts/neck-timeline.ts';
-import { stageEntries, workedDays } from '../parts/work-timeline.ts';
+import { markedWears } from '../parts/neck-timeline.ts';
+import { useDogRecord } from '../stores/dog-record.ts';
 import { useNeck } from '../stores/neck.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
@@ -27,18 +27,11 @@ const route = useRoute();
 const session = useSession();
 const units = useUnits();
 const neck = useNeck(String(route.params.id));
-const { page: data, state, sentence, load, girths } = neck;
+const { page: data, state, sentence, girths } = neck;
+const record = useDogRecord(neck.dogId, () => kennel.value.timeZone);
+const load = () => Promise.all([neck.load(), record.load()]);
 const fits = computed(() => neck.dressed.value?.fits ?? []);
-const more = computed(() =>
-  data.value && neck.dressed.value
-    ? [
-        ...skinEntries(data.value),
-        ...markedWears(data.value, neck.dressed.value.wears, units.speak),
-        ...workedDays(data.value, kennel.value.timeZone),
-        ...stageEntries(data.value, kennel.value.timeZone),
-      ]
-    : [],
-);
+const wears = computed(() => (data.value && neck.dressed.value ? markedWears(data.value, neck.dressed.value.wears, units.speak) : []));
 const kennel = computed(() => session.kennel!);
 const step = computed(() =>
   nextStep(
@@ -58,8 +51,9 @@ const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const trouble = ref('');
 const UNREADABLE = { plan: 'a fit', fitCheck: 'a fit check', handover: 'a handover' } as const;
+const unreadable = computed(() => [...new Map([...data.value!.unreadable, ...record.unreadable.value].map((one) => [one.id, one])).values()]);
 const unreadableWords = computed(() => {
-  const all = data.value!.unreadable.map(({ kind, at }) => `${UNREADABLE[kind]} of ${dayWords(at, kennel.value.timeZone)}`);
+  const all = unreadable.value.map(({ kind, at }) => `${UNREADABLE[kind]} of ${dayWords(at, kennel.value.timeZone)}`);
   return `${all.length === 1 ? '1 record' : `${all.length} records`} cannot be read: ${listWords(all)}.`;
 });
 
@@ -88,7 +82,7 @@ async function putAway(away: boolean) {
       Put away.
       <button type="button" class="font-semibold underline" @click="putAway(false)">Bring {{ data!.dog.name }} back</button>
     </p>
-    <p v-if="data!.unreadable.length > 0" role="status" class="mb-4 rounded bg-mind-wash p-3 text-mind">
+    <p v-if="unreadable.length > 0" role="status" class="mb-4 rounded bg-mind-wash p-3 text-mind">
       {{ unreadableWords }} It is left out everywhere; the kennel’s file still has it.
     </p>
     <p v-if="trouble" role="alert" class="mb-4 rounded bg-stop-wash p-3 text-stop">{{ trouble }}</p>
@@ -150,7 +144,7 @@ async function putAway(away: boolean) {
         </section>
         <DogKit :page="data!" :dog="benchDog" />
       </div>
-      <DogTimeline :page="data!" :kennel="kennel" :more="more" />
+      <DogTimeline :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
     </div>
   </LoadFrame>
 </template>

@@ -19,6 +19,7 @@ import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { BOXED, useYard } from '../stores/yard.ts';
+import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
 import { useTapeAsks } from '../stores/tape-asks.ts';
 import { useUnits } from '../stores/units.ts';
@@ -35,7 +36,9 @@ const bench = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 const { house } = bench;
 const rules = computed(() => house.value.rules);
-const corrected = computed(() => data.value?.tapings.find((taping) => taping.id === correctsId) ?? null);
+/** The taping that this one corrects, however long ago it was. */
+const wrong = useLoad(() => `/api/tapings/${correctsId}`, Taping, { later: correctsId === null });
+const corrected = computed(() => (correctsId === null ? null : wrong.data.value));
 /** What is taped follows from the collars in question: what they need, and what could change what they come to. */
 const USUAL_KINDS: readonly CollarKindName[] = COLLAR_KIND_NAMES.filter((name) => collarKind(name).traits.everyday);
 const forKind = COLLAR_KIND_NAMES.find((name) => name === route.query.for);
@@ -171,7 +174,8 @@ async function keep() {
 </script>
 
 <template>
-  <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
+  <LoadFrame v-if="correctsId && !corrected" :state="wrong.state.value" :sentence="wrong.sentence.value" thing="taping" @again="wrong.load" />
+  <LoadFrame v-else :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <form novalidate @submit.prevent="keep">
       <h1 aria-live="polite">{{ headline }}</h1>
