@@ -20,7 +20,7 @@ const props = defineProps<{ dogId: string; kennel: Kennel; record: DogRecordSour
 const units = useUnits();
 const PART_WORDS: Record<RecordPart, string> = { fits: 'Fits', tape: 'Tape', skin: 'Skin', training: 'Training', screening: 'Screening' };
 const looksFor = [{ value: 'all' as const, label: 'All' }, ...RECORD_PARTS.map((value) => ({ value, label: PART_WORDS[value] }))];
-const part = computed({ get: () => props.record.part.value, set: (now) => (props.record.part.value = now) });
+const part = defineModel<RecordPart | 'all'>('part', { required: true });
 const goesOn = computed(() => props.record.goesOn.value);
 /** What was worn stands among the rest as far back as that is here. */
 const entries = computed(() => {

@@ -29,6 +29,7 @@ const units = useUnits();
 const neck = useNeck(String(route.params.id));
 const { page: data, state, sentence, girths } = neck;
 const record = useDogRecord(neck.dogId, () => kennel.value.timeZone);
+const { part } = record;
 const load = () => Promise.all([neck.load(), record.load()]);
 const fits = computed(() => neck.dressed.value?.fits ?? []);
 const wears = computed(() => (data.value && neck.dressed.value ? markedWears(data.value, neck.dressed.value.wears, units.speak) : []));
@@ -144,7 +145,7 @@ async function putAway(away: boolean) {
         </section>
         <DogKit :page="data!" :dog="benchDog" />
       </div>
-      <DogTimeline :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
+      <DogTimeline v-model:part="part" :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
     </div>
   </LoadFrame>
 </template>
