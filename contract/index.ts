@@ -170,6 +170,7 @@ export {
   WearingNow,
   WearingPage,
 } from './records/pages.ts';
+export { FindAsked, Found } from './records/found.ts';
 export { DogRecord, DogRecordAsked, RECORD_PARTS, type RecordPart } from './records/dog-record.ts';
 export { Dressing, DressingFacts, RigPartShape, STACK_EXTRAS, StackEntry } from './records/dressing.ts';
 export {

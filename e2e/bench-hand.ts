@@ -63,15 +63,24 @@ export async function enterDemo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Dogs', exact: true })).toBeVisible();
 }
 
-export async function openDog(page: Page, name: string, screen?: 'Screen' | 'Tape' | 'Bench' | 'Check'): Promise<void> {
+/** A screen of the dog that is open, in whichever of its places it is. */
+export async function dogScreen(page: Page, place: 'Fit' | 'Wear' | 'Train' | 'Keep', screen: string): Promise<void> {
+  const ways = page.getByRole('navigation', { name: 'This dog’s screens' });
+  const there = ways.getByRole('link', { name: screen, exact: true });
+  if (!(await there.isVisible())) await ways.getByRole('link', { name: place, exact: true }).click();
+  await there.click();
+}
+
+/** Opens what has to be seen to. */
+export async function openAlerts(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^\d+ alerts?/ }).click();
+}
+
+export async function openDog(page: Page, name: string, screen?: 'Screen' | 'Tape' | 'Bench' | 'Check' | 'Stack'): Promise<void> {
   await page.goto('/dogs');
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
-  if (screen)
-    await page
-      .getByRole('navigation', { name: `${name}’s screens` })
-      .getByRole('link', { name: screen })
-      .click();
+  if (screen) await dogScreen(page, screen === 'Stack' ? 'Wear' : 'Fit', screen);
 }
 
 /** Opens the bench of a dog with one kind of collar on it. */

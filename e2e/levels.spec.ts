@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
 import { readFile } from 'node:fs/promises';
-import { enterDemo, expect, expectAccessible, openDog, test } from './bench-hand.ts';
+import { dogScreen, enterDemo, expect, expectAccessible, openDog, test } from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -110,7 +110,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
 test('the demo’s levels: contact failed in the yard, one genuine change on the bog; in dark and on a phone', async ({ page }) => {
   await enterDemo(page);
   await openDog(page, 'Bramble');
-  await page.getByRole('link', { name: 'Levels' }).click();
+  await dogScreen(page, 'Train', 'Levels');
   await expect(heading(page)).toHaveText(/^Check the contact: Bramble needs \d(\.\d)? more in yard\.$/);
   await page.getByRole('combobox', { name: 'Setting' }).selectOption('cranberry bog');
   await expect(page.getByText(/^The level needed fell by [23](\.\d)? since .*: work lower\.$/)).toBeVisible();
@@ -124,7 +124,7 @@ test('the demo’s levels: contact failed in the yard, one genuine change on the
 test('a dog without a device has no levels, and is told where to fit one', async ({ page }) => {
   await enterDemo(page);
   await openDog(page, 'Juniper');
-  await page.getByRole('link', { name: 'Levels' }).click();
+  await dogScreen(page, 'Train', 'Levels');
   await expect(heading(page)).toHaveText('Juniper wears no device.');
   await expectAccessible(page);
 });

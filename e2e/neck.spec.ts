@@ -1,9 +1,9 @@
 import type { Locator, Page } from '@playwright/test';
-import { enterDemo, expect, expectAccessible, expectAccessibleInBoth, makeKennel, openDog, test } from './bench-hand.ts';
+import { enterDemo, expect, expectAccessible, expectAccessibleInBoth, makeKennel, openAlerts, openDog, test } from './bench-hand.ts';
 import { v7 as uuidv7 } from 'uuid';
 import { dressedDog, put } from './known-dogs.ts';
 
-const part = (page: Page, name: string) => page.getByRole('navigation', { name: 'Parts of the neck' }).getByRole('link', { name });
+const part = (page: Page, name: string) => page.getByRole('navigation', { name: 'This dog’s screens' }).getByRole('link', { name, exact: true });
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 const order = (page: Page) => page.getByRole('list', { name: 'From the ears down' }).getByRole('listitem');
 /** The list moves by itself a moment after the drop. */
@@ -19,18 +19,19 @@ test('a dog is dressed and undressed: one tap each, alarms on every screen, undo
   await expect(heading(page)).toHaveText(/^«Hazel»: A prong is worn only while supervised, and the dog is playing/);
   // The alarm stands on every screen, not on this one alone.
   await page.goto('/locker');
-  await expect(page.getByText('Yarrow, «Hazel»: A prong is worn only while supervised')).toBeVisible();
+  await openAlerts(page);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Yarrow, Hazel: A prong is worn only while supervised' })).toBeVisible();
   // At night the receiver has an alarm of its own beside it.
-  await page.getByRole('link', { name: 'Put it right' }).first().click();
+  await page.getByRole('link', { name: 'Fix' }).first().click();
   await page.getByRole('radio', { name: 'Worked' }).click();
-  await expect(page.getByText('Put it right')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^\d+ alerts?/ })).toHaveCount(0);
   await page.getByRole('button', { name: /^Take off\s*: prong/ }).click();
   await expect(page.getByText('prong «Hazel» is off.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Taken back.')).toBeVisible();
   await page.getByRole('button', { name: 'Take everything off' }).click();
   await expect(heading(page)).toHaveText(/^Put on/);
-  await part(page, 'Wear').click();
+  await part(page, 'Worn').click();
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/the dog is playing/)).toBeVisible();
   await expect(today.getByText(/Remote electronic «Curlew»/).first()).toBeVisible();
@@ -206,7 +207,7 @@ test('the check at the door, on a phone: never green by default, and green once 
   await expect(heading(page)).toHaveText('Not yet: stack, rig, contacts, routine and supervision.');
   await expectAccessible(page);
   await fitsTheScreen();
-  await page.getByRole('link', { name: /Rig/ }).click();
+  await page.getByRole('main').getByRole('link', { name: /Rig/ }).click();
   await page.getByRole('button', { name: /^Take\s*: Slip lead below, in the same hand/ }).click();
   await expect(heading(page)).toHaveText(/^Sound/);
   await fitsTheScreen();
@@ -229,7 +230,7 @@ test('the check at the door, on a phone: never green by default, and green once 
   await page.getByRole('button', { name: 'Log neck clear' }).click();
   await expect(heading(page)).toHaveText('No place on Yarrow’s neck is flagged.');
   await fitsTheScreen();
-  await part(page, 'Stack and ring').click();
+  await part(page, 'Stack').click();
   await page.getByRole('button', { name: /^Put on\s*: prong/ }).click();
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
   await fitsTheScreen();
@@ -354,8 +355,8 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
 
   await context.clearCookies();
   await enterDemo(page);
-  await openDog(page, 'Moss', 'Neck' as never);
-  await part(page, 'Wear').click();
+  await openDog(page, 'Moss', 'Stack');
+  await part(page, 'Worn').click();
   await expect(heading(page)).toHaveText('Is prong «Long Alder» still on Moss?');
   await page.getByLabel('It came off at').fill('2020-01-01T10:00');
   await page.getByRole('button', { name: 'It came off then' }).click();
@@ -378,10 +379,10 @@ test('two people undress the same dog, and one moves the other’s stack', async
   await other.getByRole('button', { name: 'Take everything off' }).click();
   await expect(heading(other)).toHaveText(/^Put on/);
   await page.reload();
-  await part(page, 'Wear').click();
+  await part(page, 'Worn').click();
   await expect(page.getByText('Taken off twice: the first counts.').first()).toBeVisible();
   // Both reorder: whoever comes second is asked, and loses nothing.
-  await part(page, 'Stack and ring').click();
+  await part(page, 'Stack').click();
   await page.getByRole('button', { name: /^Prong «Hazel» down/i }).click();
   await expectOrder(page, ['Remote electronic «Curlew»', 'Prong «Hazel»']);
   await expect.poll(async () => ((await (await page.request.get(`/api/dressings/${dogId}`)).json()) as { version: number }).version).toBe(2);

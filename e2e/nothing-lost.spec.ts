@@ -1,5 +1,19 @@
 import type { Locator } from '@playwright/test';
-import { addDog, enterDemo, expect, haveTheUsual, makeKennel, newKennel, openBench, openDog, putOnBench, read, test } from './bench-hand.ts';
+import {
+  addDog,
+  enterDemo,
+  expect,
+  haveTheUsual,
+  makeKennel,
+  newKennel,
+  openBench,
+  dogScreen,
+  openAlerts,
+  openDog,
+  putOnBench,
+  read,
+  test,
+} from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
 test('a lost connection in the middle of saving: it is safe on this device, and kept once when it is back', async ({ page, context, expectFaults }) => {
@@ -10,12 +24,13 @@ test('a lost connection in the middle of saving: it is safe on this device, and 
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
-  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
+  await openAlerts(page);
+  await expect(page.getByText('No connection. Your entries are on this device and will be sent.')).toBeVisible();
   await expect(page.getByText('1 entry to be sent.')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('1 entry to be sent.')).toBeHidden({ timeout: 20_000 });
   await openDog(page, 'Yarrow');
-  await expect(page.getByText('Taped', { exact: true })).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'What happened' }).getByRole('listitem').getByText('Taped', { exact: true })).toHaveCount(1);
 });
 
 test('an answer that never came: the same request again is kept once', async ({ page, expectFaults }) => {
@@ -34,7 +49,7 @@ test('an answer that never came: the same request again is kept once', async ({ 
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible({ timeout: 15_000 });
   await openDog(page, 'Campion');
-  await expect(page.getByText('Taped', { exact: true })).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'What happened' }).getByRole('listitem').getByText('Taped', { exact: true })).toHaveCount(1);
 });
 
 test('a reload and a closed tab: what was typed is picked up again', async ({ page, context }) => {
@@ -76,7 +91,7 @@ test('what was made up on the bench for another tape is dropped with a word, and
   await page.getByRole('button', { name: /^13 links:/ }).click();
   await page.getByLabel(/Why keep it all the same/).fill('She is clipped tomorrow');
   const bench = page.url();
-  await page.getByRole('navigation', { name: 'Sedge’s screens' }).getByRole('link', { name: 'Tape', exact: true }).click();
+  await dogScreen(page, 'Fit', 'Tape');
   await read(page, 'High girth', ['41.0', '41.0', '41.1']);
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByRole('main').getByRole('link', { name: 'Prong', exact: true })).toBeVisible();
@@ -120,7 +135,8 @@ test('what is typed on any screen is there after a reload, offline too: rules, a
   await expect(page.getByRole('textbox', { name: 'Kennel' })).toHaveValue('Gorse and Furze');
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Keep the rules' }).click();
-  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
+  await openAlerts(page);
+  await expect(page.getByText('No connection. Your entries are on this device and will be sent.')).toBeVisible();
   await context.setOffline(false);
   await expect.poll(async () => ((await (await page.request.get('/api/kennel')).json()) as { name: string }).name).toBe('Gorse and Furze');
   await page.reload();
@@ -193,7 +209,7 @@ test('bad input gets a plain sentence at its field, and nothing is kept', async 
   await page.getByLabel('Weight', { exact: true }).fill('62 lb');
   await page.getByRole('button', { name: 'Keep, and screen it' }).click();
   await expect(page.getByRole('heading', { name: 'What speaks against a collar on <img src=x onerror=alert(1)>?' })).toBeVisible();
-  await page.getByRole('link', { name: 'Tape', exact: true }).click();
+  await dogScreen(page, 'Fit', 'Tape');
   await expect(page.getByRole('heading', { name: 'Tape <img src=x onerror=alert(1)>’s neck, high girth first.' })).toBeVisible();
 
   const high = page.getByRole('group', { name: 'High girth' });
@@ -223,7 +239,7 @@ test('a taping is corrected by a new one; the old stays, struck through', async 
   await expect(page.getByRole('heading', { name: 'Was the high girth taken lower down?' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Record' }).click();
+  await dogScreen(page, 'Keep', 'Record');
   await expect(page.getByRole('heading', { name: 'Tape again: the high girth may have been taken lower down.' })).toBeVisible();
   await page.getByRole('region', { name: 'What happened' }).getByText('High girth 47.8 cm').click();
   await page.getByRole('link', { name: 'Correct this taping' }).click();
@@ -247,7 +263,7 @@ test('«no, behind the ears» settles the doubt of a high girth for that taping,
   await expect(page.getByText(/^Taped behind the ears, as was asked/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Record' }).click();
+  await dogScreen(page, 'Keep', 'Record');
   await expect(page.getByRole('heading', { name: 'Choose and size a collar.' })).toBeVisible();
 });
 

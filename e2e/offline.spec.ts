@@ -50,12 +50,12 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   await page.evaluate(() => navigator.serviceWorker.ready.then((ready) => ready.active?.state));
   await expect
     .poll(() => answersOn(page), { timeout: 30_000 })
-    .toEqual(expect.arrayContaining(['page', 'neck', 'growth'].map((of) => `/api/dogs/${dogId}/${of}`)));
+    .toEqual(expect.arrayContaining(['page', 'neck', 'record', 'growth'].map((of) => `/api/dogs/${dogId}/${of}`)));
   await context.setOffline(true);
 
   page = await cold(context, page, `/dogs/${dogId}/neck`);
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
-  await expect(page.getByText(/This screen is as of \d\d:\d\d/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /, offline, as of \d\d:\d\d$/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take everything off' }).click();
   // At once, before the kennel has heard of it; and after the tab was killed.
   await expect(heading(page)).toHaveText(/^Put on/);

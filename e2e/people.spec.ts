@@ -1,4 +1,4 @@
-import { expect, expectAccessible, newKennel, test } from './bench-hand.ts';
+import { expect, expectAccessible, newKennel, openAlerts, test } from './bench-hand.ts';
 import { tapedDog, WHOLE } from './known-dogs.ts';
 
 test('a colleague comes by a link, reads, is let work, and is out at once when the lead says so; the log tells it all', async ({
@@ -41,6 +41,7 @@ test('a colleague comes by a link, reads, is let work, and is out at once when t
   await page.getByLabel('Part of Bryony Reed').selectOption({ label: 'Assistant' });
   await expect(page.getByText('Bryony Reed is assistant from their next sign-in on.')).toBeVisible();
   await other.goto('/dogs');
+  await openAlerts(other);
   await expect(other.getByText('You are assistant now. Sign out and in again to work as one.')).toBeVisible();
   // What that page still asks for under the old sign-in must not come in between.
   await other.goto('about:blank');

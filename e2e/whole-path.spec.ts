@@ -74,7 +74,7 @@ test('a new kennel: a dog is taped, sized, checked until good, and all of it is 
   await expect(page.getByRole('heading', { name: 'Fitted: 2.25 mm prong, 13 links (7 left, 6 right).' })).toBeVisible();
   const record = page.getByRole('region', { name: 'What happened' });
   for (const entry of ['Check 2: good', 'Check 1: adjust', 'Decided: fits']) await expect(record.getByText(entry, { exact: true })).toBeVisible();
-  await expect(record.getByText('Taped')).toHaveCount(3);
+  await expect(record.getByRole('listitem').getByText('Taped')).toHaveCount(3);
   await expect(record.getByText('Read: 39.8 cm · 15 5/8 in · 39.9 cm')).toBeVisible();
 });
 

@@ -1,17 +1,34 @@
 <script setup lang="ts">
-import { ROLE_WORDS } from '@banter/contract';
-import { computed, defineAsyncComponent } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import TopBar from './parts/TopBar.vue';
+import { placeAt } from './shell/dog-places.ts';
+import { useFinding } from './shell/finding.ts';
+import TopBar from './shell/TopBar.vue';
 import { useKeys } from './stores/keys.ts';
 import { useSession } from './stores/session.ts';
 
-const KeysDialog = defineAsyncComponent(() => import('./parts/KeysDialog.vue'));
+const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'));
 const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
-const DeviceStrip = defineAsyncComponent(() => import('./parts/DeviceStrip.vue'));
-const AlarmStrip = defineAsyncComponent(() => import('./parts/AlarmStrip.vue'));
+// The open pages come without what only somebody who is signed in sees.
+const DogBar = defineAsyncComponent(() => import('./shell/DogBar.vue'));
+const PhoneFoot = defineAsyncComponent(() => import('./shell/PhoneFoot.vue'));
+const findDialog = () => import('./shell/FindDialog.vue');
+const FindDialog = defineAsyncComponent(findDialog);
+/** Screens come first, ms. */
+const FIND_AFTER_MS = 3000;
 const session = useSession();
 const route = useRoute();
+// It is there before somebody asks for it, once nothing else is to do.
+watch(
+  () => session.me !== null,
+  (isIn) => isIn && setTimeout(() => void findDialog().catch(() => {}), FIND_AFTER_MS),
+  { immediate: true },
+);
+const finding = useFinding();
+const phone = useMediaQuery('(max-width: 39.99rem)');
+/** The dog whose screen is open. */
+const dogId = computed(() => (session.me && placeAt(route) ? String(route.params.id) : null));
 // Keys are listened to from the first moment, whether their list is here or not.
 useKeys();
 /** Each address is a screen of its own; the parts of the neck are one, so that what was done on them can be undone from any. */
@@ -22,19 +39,13 @@ const screen = computed(() =>
 
 <template>
   <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-tape focus:p-3 focus:text-on-tape">Skip to the work</a>
-  <TopBar />
-  <div role="status" aria-live="polite">
-    <!-- What waits on this device is sent from whichever screen is open. -->
-    <DeviceStrip v-if="session.me" />
-    <p v-if="session.me && session.waitingRole" class="no-print bg-mind-wash px-4 py-2 text-center text-mind">
-      You are {{ ROLE_WORDS[session.waitingRole].name.toLowerCase() }} now. Sign out and in again to work as one.
-    </p>
-  </div>
-  <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-5 pb-24 sm:px-6" tabindex="-1">
+  <TopBar :dog-id="dogId" />
+  <div v-if="dogId" class="no-print h-[49px] sm:h-[57px]"><DogBar :key="dogId" :dog-id="dogId" /></div>
+  <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-4 pb-[calc(var(--strip,0px)+6rem)] sm:px-6" tabindex="-1">
     <RouterView :key="screen" />
   </main>
-  <!-- Today says the same, with all that is due. -->
-  <AlarmStrip v-if="session.me && route.name !== 'today'" />
+  <PhoneFoot v-if="session.me && phone" :dog-id="dogId" />
+  <FindDialog v-if="session.me && finding.open" />
   <KeysDialog />
   <DrawingsDialog v-if="session.me" />
 </template>

@@ -2,12 +2,14 @@ import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { noChunkCircles } from './no-chunk-circles.ts';
 
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     vue(),
     tailwindcss(),
+    noChunkCircles(),
     // The pages lie on the device, so that the field log opens without a connection. Records are never cached here: each screen keeps its own.
     VitePWA({
       strategies: 'generateSW',
@@ -47,9 +49,9 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 3 },
-            // What the open pages show too comes without the screens of who is signed in.
-            { name: 'verdict', test: /[\\/]web[\\/]parts[\\/]VerdictMark/, priority: 2, includeDependenciesRecursively: false },
-            { name: 'shared', minShareCount: 12, priority: 1, entriesAware: true, entriesAwareMergeThreshold: 20_000 },
+            // What the open pages show, with all that it needs: they come without what only screens of who is signed in share.
+            { name: 'open', test: /[\\/]web[\\/]views[\\/](Welcome|SignIn|SignUp)View/, priority: 2 },
+            { name: 'shared', minShareCount: 12, priority: 1 },
           ],
         },
       },

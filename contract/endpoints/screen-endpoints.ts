@@ -9,6 +9,7 @@ import { FieldAsked, FieldDogsFound, FieldPage } from '../records/field-page.ts'
 import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts';
 import { DogsAsked, DogLines } from '../records/dog-line.ts';
 import { DogRecord, DogRecordAsked } from '../records/dog-record.ts';
+import { FindAsked, Found } from '../records/found.ts';
 import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerAsked, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
 import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
@@ -23,6 +24,7 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     asks: LockerAsked,
     answer: LockerPage,
   },
+  { method: 'get', path: '/api/found', summary: 'Dogs and collars by a part of their names.', signIn: true, asks: FindAsked, answer: Found },
   { method: 'get', path: '/api/places', summary: 'The places where the kennel works, with what is allowed there.', signIn: true, answer: PlacesPage },
   {
     method: 'post',

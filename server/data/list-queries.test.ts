@@ -73,6 +73,7 @@ const SCREENS: readonly (readonly [name: string, path: () => string])[] = [
   ['Today', () => '/api/today'],
   ['dogs', () => '/api/dogs'],
   ['a dog found', () => '/api/dogs?search=bram'],
+  ['what is found by a name', () => '/api/found?text=bram'],
   ['cards of dogs', () => '/api/dog-cards'],
   ['the field log', () => '/api/field'],
   ['a dog found in the field', () => '/api/field/dogs?search=bram'],

@@ -1,4 +1,4 @@
-import { CalendarAsked, DogCardsAsked, DogRecordAsked, DogsAsked, LockerAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
+import { CalendarAsked, DogCardsAsked, DogRecordAsked, DogsAsked, FindAsked, LockerAsked, UpkeepAsked, CalendarChange } from '@banter/contract';
 import { Router } from 'express';
 import type { DataSource } from 'typeorm';
 import { bridgeKind } from '../services/bridges.ts';
@@ -8,6 +8,7 @@ import { collarKindOfRecord } from '../services/collars.ts';
 import { dogCards, dogList } from '../services/dog-lists.ts';
 import { dogRecord } from '../services/dog-record.ts';
 import { dogPage, growthPage } from '../services/dog-pages.ts';
+import { found } from '../services/found.ts';
 import { drillsPage } from '../services/drills.ts';
 import { upkeepPage } from '../services/upkeep.ts';
 import { templatesPage } from '../services/kennel-templates.ts';
@@ -33,6 +34,9 @@ export function recordRoutes(dataSource: DataSource): Router {
     const page = await dogCards(scopeOf(request, dataSource), parseQuery(DogCardsAsked, request));
     goesOn(request, response, page.next);
     response.json(page);
+  });
+  routes.get('/found', async (request, response) => {
+    response.json(await found(scopeOf(request, dataSource), parseQuery(FindAsked, request)));
   });
   routes.get('/dogs/:id/page', async (request, response) => {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));

@@ -202,7 +202,13 @@ describe('what is kept with a verdict', () => {
     ).toBe(201);
     const card = (await agent.get('/api/dog-cards')).body.rows[0];
     expect(card.girths.find((one: { site: string }) => one.site === 'high').id).toBe(fix);
-    expect((await agent.get(`/api/dogs/${ids.dog}/page`)).body.tapings).toHaveLength(3);
+    const standing = (await agent.get(`/api/dogs/${ids.dog}/page`)).body.tapings as { id: string }[];
+    expect(standing.map(({ id }) => id)).toEqual(expect.arrayContaining([fix, ids.head]));
+    expect(standing).toHaveLength(2);
+    // What was corrected stays in the record.
+    const record = (await agent.get(`/api/dogs/${ids.dog}/record`)).body as { tapings: { id: string }[]; corrected: string[] };
+    expect(record.tapings).toHaveLength(3);
+    expect(record.corrected).toEqual([ids.high]);
     expect((await agent.put(`/api/tapings/${uuidv7()}`).send(taping(ids.dog, { correctsId: ids.head }))).body.errors[0].path).toBe('correctsId');
   });
 });

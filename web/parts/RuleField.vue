@@ -70,7 +70,7 @@ const changed = computed(() => written.value !== props.row.default);
 </script>
 
 <template>
-  <div class="border-t border-line py-3 first:border-t-0">
+  <div :id="`rule-${name}`" class="scroll-mt-20 border-t border-line py-3 first:border-t-0">
     <div class="grid items-start gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
       <div>
         <p class="font-semibold">{{ row.title }}</p>

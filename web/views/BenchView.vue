@@ -21,7 +21,7 @@ import { useRoute, useRouter } from 'vue-router';
 import BenchPanel from '../neck/shared/BenchPanel.vue';
 import type { BenchMade } from '../neck/shared/bench.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import KindStrip from '../parts/KindStrip.vue';
 import LoadFrame from '../parts/LoadFrame.vue';

@@ -9,7 +9,7 @@ import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords, todayIn } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import CountRow from '../parts/CountRow.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';

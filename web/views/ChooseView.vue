@@ -19,7 +19,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { toGet } from '../parts/missing.ts';

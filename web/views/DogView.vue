@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import DogKit from '../parts/DogKit.vue';
 import DogTimeline from '../parts/DogTimeline.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -50,6 +50,7 @@ const step = computed(() =>
 const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
+const PULL_WORDS = { settled: 'walks settled', pulls: 'pulls', drags: 'drags its handler' } as const;
 const trouble = ref('');
 const UNREADABLE = { plan: 'a fit', fitCheck: 'a fit check', handover: 'a handover' } as const;
 const unreadable = computed(() => [...new Map([...data.value!.unreadable, ...record.unreadable.value].map((one) => [one.id, one])).values()]);
@@ -105,6 +106,8 @@ async function putAway(away: boolean) {
           </p>
           <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
           <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
+            <dt class="text-soft">Build</dt>
+            <dd>{{ data!.dog.neckBuild }} neck, {{ PULL_WORDS[data!.dog.pull] }}, works on the {{ data!.dog.worksOn }}</dd>
             <template v-if="data!.dog.owner">
               <dt class="text-soft">Owner</dt>
               <dd class="break-words">{{ data!.dog.owner }}</dd>

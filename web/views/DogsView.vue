@@ -32,7 +32,6 @@ const onNow = (dogId: string) =>
     .join(', ');
 const search = ref('');
 const searched = refDebounced(search, SEARCH_AFTER_MS);
-const searchField = ref<HTMLInputElement | null>(null);
 const showAway = ref(false);
 const source = useLongList<DogLine, DogLines>(
   () => `/api/dogs?list=${showAway.value ? 'away' : 'here'}${searched.value.trim() ? `&search=${encodeURIComponent(searched.value.trim())}` : ''}`,
@@ -49,10 +48,7 @@ const titleOver = (index: number) => {
   const group = groupOf(rows.value[index]!);
   return index === 0 || groupOf(rows.value[index - 1]!) !== group ? group : null;
 };
-useScreenKeys('Dogs', [
-  { key: 'n', does: 'Add a dog', run: () => void router.push('/dogs/new') },
-  { key: '/', does: 'Search', run: () => searchField.value?.focus() },
-]);
+useScreenKeys('Dogs', [{ key: 'n', does: 'Add a dog', run: () => void router.push('/dogs/new') }]);
 </script>
 
 <template>
@@ -73,7 +69,7 @@ useScreenKeys('Dogs', [
         <h1 class="mr-auto">Dogs</h1>
         <label class="w-full sm:w-64">
           <span class="sr-only">Search by name, breed or owner</span>
-          <input ref="searchField" v-model="search" type="search" class="field" placeholder="Name, breed or owner" />
+          <input v-model="search" type="search" class="field" placeholder="Name, breed or owner" />
         </label>
         <RouterLink to="/many" class="press press-plain">Many at once</RouterLink>
         <RouterLink to="/dogs/new" class="press press-main">Add a dog</RouterLink>

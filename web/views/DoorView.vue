@@ -3,7 +3,7 @@
 import { DOOR_LINES, type DoorLineName } from '@banter/core';
 import { computed, proxyRefs } from 'vue';
 import { useRoute } from 'vue-router';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { drawnItems, neckTapeOf } from '@banter/contract';

@@ -20,7 +20,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { dayWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { dayWords } from '../parts/age.ts';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import SaidBar from '../parts/SaidBar.vue';
 import VerdictMark from '../parts/VerdictMark.vue';

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { momentWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';

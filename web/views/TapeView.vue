@@ -8,7 +8,7 @@ import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import DogHeader from '../parts/DogHeader.vue';
+import { DogHeader } from '../shell/dog-header.ts';
 import KeepBar from '../parts/KeepBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import { withUnit } from '../parts/measure-units.ts';

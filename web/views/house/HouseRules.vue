@@ -11,7 +11,8 @@ import {
   type HouseRuleName,
   type HouseSchoolName,
 } from '@banter/core';
-import { computed, reactive } from 'vue';
+import { computed, nextTick, reactive, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useHouseImpact } from './house-impact-of.ts';
 import KeepBar from '../../parts/KeepBar.vue';
@@ -69,6 +70,19 @@ function setRule(name: HouseRuleName, value: number | null | undefined) {
 }
 const saysOf = (name: HouseSchoolName) => schoolSays(name, form.value.schools[name], houseRules(form.value.rules), units.speak);
 const setSchool = (name: HouseSchoolName, value: string | null) => (form.value = { ...form.value, schools: { ...form.value.schools, [name]: value } });
+
+/** Somebody who was looking for a rule finds it in sight, and its value under the keys. */
+const route = useRoute();
+watch(
+  () => route.hash,
+  async (hash) => {
+    await nextTick();
+    const rule = hash.startsWith('#rule-') ? document.getElementById(hash.slice(1)) : null;
+    rule?.scrollIntoView({ block: 'center' });
+    rule?.querySelector('input')?.focus({ preventScroll: true });
+  },
+  { immediate: true },
+);
 
 /** What the change on the form would mean: for each dog, what is taken now and what would be. */
 const {

@@ -1,31 +1,31 @@
 <script setup lang="ts">
-/** The name, the screens, and what can be switched on the spot: units, light and dark, the way out. */
+/** The name or, on a phone, the dog; the screens; find, alerts, and what can be switched on the spot: units, light and dark, the way out. */
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
-import { CircleUserRound } from '@lucide/vue';
+import { ChevronLeft, CircleUserRound, Search } from '@lucide/vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { useRouter } from 'vue-router';
 import { useDrawings } from '../stores/drawings.ts';
 import { useKeys, useScreenKeys } from '../stores/keys.ts';
 import { useSession } from '../stores/session.ts';
 import { useTheme } from '../stores/theme.ts';
 import { useUnits } from '../stores/units.ts';
-import BanterMark from './BanterMark.vue';
+import BanterMark from '../parts/BanterMark.vue';
+import { useDogHere } from './dog-here.ts';
+import { useFinding } from './finding.ts';
+import { MORE_SCREENS, SCREENS } from './screens.ts';
 
+const AlertsButton = defineAsyncComponent(() => import('./AlertsButton.vue'));
+const props = defineProps<{ dogId: string | null }>();
 const session = useSession();
+const finding = useFinding();
+const dogHere = useDogHere();
+const dogName = computed(() => (props.dogId ? (dogHere.of(props.dogId)?.dog.name ?? 'Dog') : ''));
 const units = useUnits();
 const theme = useTheme();
 const keys = useKeys();
 const drawings = useDrawings();
 const router = useRouter();
 
-const screens = [
-  { to: '/today', label: 'Today' },
-  { to: '/dogs', label: 'Dogs' },
-  { to: '/programme', label: 'Programme' },
-  { to: '/field', label: 'Field log' },
-  { to: '/locker', label: 'Locker' },
-  { to: '/upkeep', label: 'Upkeep' },
-  { to: '/house', label: 'House rules' },
-];
 const themes = [
   { value: 'system', label: 'As the system' },
   { value: 'light', label: 'Light' },
@@ -46,9 +46,10 @@ async function leave() {
 }
 
 useScreenKeys('Everywhere', [
+  { key: '/', does: 'Find a dog, a collar, a rule', run: () => (finding.open = true) },
   { key: 'h', does: 'Today', run: () => void router.push('/today') },
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
-  { key: 'g', does: 'Programme of the kennel', run: () => void router.push('/programme') },
+  { key: 'g', does: 'Calendar', run: () => void router.push('/programme') },
   { key: 'f', does: 'Field log', run: () => void router.push('/field') },
   { key: 'k', does: 'Upkeep', run: () => void router.push('/upkeep') },
   { key: 'l', does: 'Locker', run: () => void router.push('/locker') },
@@ -59,41 +60,66 @@ useScreenKeys('Everywhere', [
 
 <template>
   <header class="top no-print border-b border-line">
-    <div class="mx-auto flex max-w-[1240px] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2 sm:px-6">
-      <RouterLink :to="session.me ? '/today' : '/'" class="flex items-center gap-2 no-underline" aria-label="Banter, to the start">
-        <BanterMark class="size-8" />
-        <span class="font-display text-xl font-bold tracking-tight">Banter</span>
+    <div class="mx-auto flex h-[52px] max-w-[1240px] items-center gap-x-3 px-2 sm:px-6">
+      <!-- On a phone the dog stands here, and the way back to all of them. -->
+      <RouterLink v-if="dogId" to="/dogs" class="flex min-h-12 min-w-0 items-center gap-1 no-underline sm:hidden" :aria-label="`${dogName}: back to all dogs`">
+        <ChevronLeft aria-hidden="true" :size="24" class="shrink-0" />
+        <span class="truncate font-display text-xl font-bold">{{ dogName }}</span>
       </RouterLink>
-      <nav v-if="session.me" aria-label="Screens" class="order-3 -mx-3 flex w-[calc(100%+1.5rem)] overflow-x-auto sm:order-none sm:mx-0 sm:w-auto">
+      <RouterLink
+        :to="session.me ? '/today' : '/'"
+        class="flex min-h-12 items-center gap-2 no-underline"
+        :class="dogId && 'max-sm:hidden'"
+        aria-label="Banter, to the start"
+      >
+        <BanterMark class="size-8" />
+        <span class="font-display text-xl font-bold tracking-tight" :class="session.me && 'max-lg:hidden'">Banter</span>
+      </RouterLink>
+      <nav v-if="session.me" aria-label="Screens" class="hidden h-full min-w-0 items-stretch overflow-x-auto sm:flex">
         <RouterLink
-          v-for="screen in screens"
+          v-for="screen in [...SCREENS, ...MORE_SCREENS]"
           :key="screen.to"
           :to="screen.to"
-          class="flex min-h-12 items-center border-b-4 border-transparent px-2.5 whitespace-nowrap no-underline hover:border-line sm:px-3"
+          class="flex items-center border-b-4 border-transparent px-2.5 whitespace-nowrap no-underline hover:border-line"
           active-class="border-tape! font-semibold"
         >
           {{ screen.label }}
         </RouterLink>
       </nav>
-      <div class="ml-auto flex items-center gap-1">
+      <div class="ml-auto flex shrink-0 items-center">
+        <button v-if="session.me" type="button" class="press min-w-12 gap-2 px-2!" aria-label="Find" aria-keyshortcuts="/" @click="finding.open = true">
+          <Search aria-hidden="true" :size="20" />
+          <kbd class="hidden rounded border border-line px-1.5 font-sans text-sm text-soft lg:inline" aria-hidden="true">/</kbd>
+        </button>
+        <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me" /></div>
         <button
           v-if="session.me"
           type="button"
-          class="press press-quiet"
+          class="press hidden min-w-12 px-2! sm:flex"
           :aria-label="`Units: ${units.length} and ${units.mass}. Switch`"
           @click="units.switchOver()"
         >
-          {{ units.length }} · {{ units.mass }}
+          {{ units.length }}
         </button>
         <Menu v-slot="{ open }" as="div" class="relative">
           <MenuButton class="press min-w-12" :aria-label="session.me ? `${session.me.person.name}, ${session.me.kennel.name}: menu` : 'Menu'">
             <CircleUserRound aria-hidden="true" :size="24" />
           </MenuButton>
-          <MenuItems v-if="open" static class="absolute right-0 z-10 mt-1 w-64 rounded-md border border-line bg-raised p-2 shadow-lg">
+          <MenuItems v-if="open" static class="absolute right-0 z-30 mt-1 w-64 rounded-md border border-line bg-raised p-2 shadow-lg">
             <div v-if="session.me" class="px-3 py-2 text-soft">
               <span class="block font-semibold text-ink">{{ session.me.person.name }}</span>
               {{ session.me.kennel.name }}
             </div>
+            <MenuItem v-if="session.me" v-slot="{ active }">
+              <button
+                type="button"
+                class="mb-1 flex min-h-11 w-full items-center gap-3 rounded border-b border-line px-3 pl-10 text-left"
+                :class="active && 'bg-ground'"
+                @click="units.switchOver()"
+              >
+                {{ units.length === 'cm' ? 'Inches and pounds' : 'Centimetres and kilograms' }}
+              </button>
+            </MenuItem>
             <MenuItem v-for="one in themes" :key="one.value" v-slot="{ active }">
               <button
                 type="button"

@@ -1,0 +1,80 @@
+import { enterDemo, expect, expectAccessible, openAlerts, openDog, test } from './bench-hand.ts';
+import { dressedDog } from './known-dogs.ts';
+
+test('a dog, a rule and a screen are found by a few keys and Enter', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('/');
+  const find = page.getByRole('combobox', { name: 'Find a dog, a collar, a house rule or a screen' });
+  await expect(find).toBeFocused();
+  await page.keyboard.type('bra');
+  await expect(page.getByRole('option').first()).toContainText('Bramble');
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  // The screens of the dog that is open are the first to hand.
+  await page.keyboard.press('/');
+  await page.keyboard.type('grow');
+  await expect(page.getByRole('option').first()).toContainText('This dog');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/growth$/);
+
+  await page.getByRole('button', { name: 'Find' }).click();
+  await page.keyboard.type('bite');
+  const rule = page.getByRole('option').filter({ hasText: 'House rule' }).first();
+  await expect(rule).toBeVisible();
+  await rule.click();
+  await expect(page).toHaveURL(/\/house#rule-/);
+  const named = new URL(page.url()).hash;
+  await expect(page.locator(named)).toBeInViewport();
+  await expect(page.locator(named).getByRole('textbox')).toBeFocused();
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Find' }).click();
+  await page.keyboard.type('nobody is called so');
+  await expect(page.getByRole('status').filter({ hasText: 'Nothing found.' })).toBeVisible();
+});
+
+test('alerts are a count that opens; header and ways leave the screen to the work', async ({ page }) => {
+  await enterDemo(page);
+  await openDog(page, 'Bramble');
+  const desk = await page.getByRole('navigation', { name: 'This dog’s screens' }).evaluate((nav) => nav.getBoundingClientRect().bottom);
+  expect(desk).toBeLessThanOrEqual(112);
+  await openAlerts(page);
+  await expect(page.getByRole('link', { name: /^(Fix|Answer)$/ }).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  const ways = page.getByRole('navigation', { name: 'This dog’s screens' });
+  expect(await ways.evaluate((nav) => nav.getBoundingClientRect().bottom)).toBeLessThanOrEqual(104);
+  const foot = page.getByRole('navigation', { name: 'Screens', exact: true });
+  expect(await foot.evaluate((nav) => window.innerHeight - nav.getBoundingClientRect().top)).toBeLessThanOrEqual(64);
+  // Everything is reached from under the thumb.
+  await page.getByRole('button', { name: 'More screens' }).click();
+  await page.getByRole('menuitem', { name: 'Calendar' }).click();
+  await expect(page).toHaveURL(/\/programme$/);
+});
+
+test('what a dog wears is at hand on every screen of a phone: off in one tap, and back in one', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Yarrow wears/);
+  await page.goto('/locker');
+  const bar = page.getByRole('region', { name: 'On now' });
+  await expect(bar).toContainText('Yarrow');
+  await expect(bar).toContainText('and 1 more');
+  await expectAccessible(page);
+  await bar.getByRole('button', { name: /^Yarrow/ }).click();
+  const prong = bar.getByRole('listitem').filter({ hasText: 'Hazel' });
+  await prong.getByRole('button', { name: 'Off' }).click();
+  await expect(bar.getByRole('status')).toContainText('Yarrow: Hazel is off.');
+  await expect(prong).toHaveCount(0);
+  await bar.getByRole('button', { name: 'Undo' }).click();
+  await expect(prong).toBeVisible();
+  const [{ wearing }] = [(await (await page.request.get('/api/wearing')).json()) as { wearing: { collarName: string }[] }];
+  expect(wearing.map(({ collarName }) => collarName).sort()).toEqual(['Curlew', 'Hazel']);
+});
