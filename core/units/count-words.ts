@@ -14,10 +14,9 @@ export function countWord(count: number): string {
   return WORDS[count] ?? String(count);
 }
 
-const LISTS = {
-  and: new Intl.ListFormat('en-GB', { type: 'conjunction' }),
-  or: new Intl.ListFormat('en-GB', { type: 'disjunction' }),
-} as const;
+const LIST_TYPES = { and: 'conjunction', or: 'disjunction' } as const;
+/** Made when a list is first said: making one takes longer than all else that a phone does before its first screen. */
+const lists = new Map<keyof typeof LIST_TYPES, Intl.ListFormat>();
 
 /**
  * Things in a row as they are said: `a`, `a and b`, `a, b and c`.
@@ -25,5 +24,7 @@ const LISTS = {
  * @example listWords(['9', '12', '3']) // '9, 12 and 3'
  */
 export function listWords(things: readonly string[], joint: 'and' | 'or' = 'and'): string {
-  return LISTS[joint].format(things);
+  const list = lists.get(joint) ?? new Intl.ListFormat('en-GB', { type: LIST_TYPES[joint] });
+  lists.set(joint, list);
+  return list.format(things);
 }

@@ -8,7 +8,7 @@ import type { DogGrowth } from '@banter/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useElementSize } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import { curvePoints, monthTicks, reachDays } from './growth-chart.ts';
 
@@ -17,7 +17,10 @@ const units = useUnits();
 /** As wide as it is shown, so that its letters stay readable on a phone. */
 const sheet = ref<HTMLElement | null>(null);
 const { width } = useElementSize(sheet);
-const W = computed(() => Math.max(300, Math.min(760, width.value || 720)));
+/** As wide as it is when it comes, so that nothing moves when it is measured. */
+const cameWide = ref(0);
+onMounted(() => (cameWide.value = sheet.value?.clientWidth ?? 0));
+const W = computed(() => Math.max(300, Math.min(760, width.value || cameWide.value || 720)));
 const LEFT = 64;
 const RIGHT = 16;
 const TOP = 10;
