@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { DOG_PLACES, firstOf, placeAt } from './dog-places.ts';
-import { router } from '../router.ts';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { routes } from '../routes.ts';
 
 const DOG = '01a05c32-5e80-760b-b017-c2e160fdcfef';
+
+const router = createRouter({ history: createMemoryHistory(), routes });
 
 describe('the places of a dog', () => {
   it('hold every screen of it, each in one place', () => {

@@ -1,10 +1,13 @@
 import { HOUSE_RULES } from '@banter/core';
 import { describe, expect, it } from 'vitest';
-import { router } from '../router.ts';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { routes } from '../routes.ts';
 import { localFinds, type Find } from './local-finds.ts';
 import { MORE_SCREENS, OTHER_SCREENS, SCREENS } from './screens.ts';
 
 const tape: Find = { sort: 'This dog', name: 'Tape', more: '', to: '/dogs/d/tape' };
+
+const router = createRouter({ history: createMemoryHistory(), routes });
 
 describe('what a device finds by itself', () => {
   it('is the screens of the dog that is open while nothing is typed', () => {

@@ -29,6 +29,7 @@ const BECAUSE: Record<string, string> = {
   'views/field/RemotePad.vue': 'a level is pressed, and the press is written down at once',
   'views/own-programmes/StageEditor.vue': 'its editor’s draft',
   'views/programme/StageCard.vue': 'shows only',
+  'shell/KeysDialog.vue': 'a switch that is kept as it is set',
   'parts/StockStart.vue': 'nothing is typed in it: it has a button alone',
 };
 /** Parts that bind what whoever uses them keeps. */

@@ -71,7 +71,7 @@ useScreenKeys('Dogs', [{ key: 'n', does: 'Add a dog', run: () => void router.pus
           <span class="sr-only">Search by name, breed or owner</span>
           <input v-model="search" type="search" class="field" placeholder="Name, breed or owner" />
         </label>
-        <RouterLink to="/many" class="press press-plain">Many at once</RouterLink>
+        <RouterLink to="/many" class="press press-plain">Size a group</RouterLink>
         <RouterLink to="/dogs/new" class="press press-main">Add a dog</RouterLink>
       </div>
       <p v-if="rows.length === 0" class="sheet mt-5">

@@ -83,7 +83,7 @@ const example = computed(() =>
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the locker" @again="load">
-    <h1>Size many dogs at once.</h1>
+    <h1>Size a group.</h1>
     <p class="mt-1 max-w-[46rem] text-soft">
       A table of dogs, as a CSV file or pasted, with a heading: every kind of collar of your locker is sized for each, on this device. Nothing is kept and
       nothing leaves it.
