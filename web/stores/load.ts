@@ -15,7 +15,11 @@ const LONGEST_WAIT_MS = 20_000;
  * screen is left; meanwhile it shows what this device last knew, of this address or of one that says less (`orElse`). `later`: not before
  * somebody loads it.
  */
-export function useLoad<Schema extends z.ZodType>(path: () => string, schema: Schema, { orElse, later = false }: { orElse?: () => string; later?: boolean } = {}) {
+export function useLoad<Schema extends z.ZodType>(
+  path: () => string,
+  schema: Schema,
+  { orElse, later = false }: { orElse?: () => string; later?: boolean } = {},
+) {
   const connection = useConnection();
   const offline = useOffline();
   const session = useSession();
