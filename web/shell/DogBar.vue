@@ -2,7 +2,7 @@
 /** Over every screen of a dog: who it is, and the places of the work with it; the screens of the place where one is stand open. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ageWords, todayIn } from '../parts/age.ts';
+import { dogFacts } from '../parts/dog-facts.ts';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useWearing } from '../stores/wearing.ts';
 import { useUnits } from '../stores/units.ts';
@@ -17,11 +17,7 @@ const units = useUnits();
 const bar = useDogHere();
 const wearing = useWearing();
 const here = computed(() => bar.of(props.dogId));
-const facts = computed(() => {
-  if (!here.value) return [];
-  const { dog, kennel } = here.value;
-  return [dog.breed, dog.bornOn && ageWords(dog.bornOn, todayIn(kennel.timeZone)), dog.weightG && units.weight(dog.weightG)].filter(Boolean);
-});
+const facts = computed(() => (here.value ? dogFacts(here.value.dog, here.value.kennel.timeZone, units.weight) : []));
 const on = computed(() => wearing.on(props.dogId));
 const place = computed(() => placeAt(route));
 useScreenKeys(
@@ -46,7 +42,7 @@ watch(
 <template>
   <div class="no-print border-b border-line bg-felt">
     <div class="mx-auto flex h-[48px] max-w-[1240px] items-center gap-4 sm:h-[56px] sm:px-6">
-      <div class="hidden h-full min-w-0 grow items-center gap-3 sm:flex">
+      <div class="hidden h-full min-w-44 grow items-center gap-3 sm:flex">
         <div class="w-16 shrink-0"><DogPicture v-if="here" :here="here" /></div>
         <p class="min-w-0 leading-tight">
           <span class="block truncate font-display text-lg font-bold">{{ here?.dog.name }}</span>
@@ -55,7 +51,7 @@ watch(
           >
         </p>
       </div>
-      <nav ref="ways" aria-label="This dog’s screens" class="flex h-full min-w-0 shrink-0 items-stretch overflow-x-auto px-2 max-sm:w-full sm:px-0">
+      <nav ref="ways" aria-label="This dog’s screens" class="flex h-full min-w-0 items-stretch overflow-x-auto px-2 max-sm:w-full sm:px-0">
         <template v-for="one in DOG_PLACES" :key="one.label">
           <div v-if="one === place" class="flex items-stretch rounded-t bg-ground px-1">
             <span class="flex items-center pr-1 pl-2 font-display text-sm font-bold text-soft">{{ one.label }}</span>

@@ -1,11 +1,11 @@
-/** A screen of the kennel, and what it is called. */
-export type Screen = { to: string; label: string };
+/** A screen of the kennel, and what it is called; `short` where there is little room. */
+export type Screen = { to: string; label: string; short?: string };
 
 /** The screens that are under a thumb on a phone. */
 export const SCREENS: readonly Screen[] = [
   { to: '/today', label: 'Today' },
   { to: '/dogs', label: 'Dogs' },
-  { to: '/field', label: 'Field log' },
+  { to: '/field', label: 'Field log', short: 'Log' },
   { to: '/locker', label: 'Locker' },
 ];
 /** The others, under More on a phone. */

@@ -15,6 +15,7 @@ import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { dayWords, todayIn } from '../parts/age.ts';
 import { useBenchDog } from '../stores/bench-dog.ts';
+import { dogFacts } from '../parts/dog-facts.ts';
 import { goToStep } from '../parts/worn-words.ts';
 import { useKeep } from '../stores/keep.ts';
 import { markedWears } from '../parts/neck-timeline.ts';
@@ -51,6 +52,8 @@ const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
 const PULL_WORDS = { settled: 'walks settled', pulls: 'pulls', drags: 'drags its handler' } as const;
+/** On a phone the bar has room for the name alone. */
+const factsOf = (dog: Dog) => dogFacts(dog, kennel.value.timeZone, units.weight).join(' · ');
 const trouble = ref('');
 const UNREADABLE = { plan: 'a fit', fitCheck: 'a fit check', handover: 'a handover' } as const;
 const unreadable = computed(() => [...new Map([...data.value!.unreadable, ...record.unreadable.value].map((one) => [one.id, one])).values()]);
@@ -106,6 +109,8 @@ async function putAway(away: boolean) {
           </p>
           <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
           <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
+            <dt class="text-soft sm:hidden">Dog</dt>
+            <dd class="sm:hidden">{{ factsOf(data!.dog) }}</dd>
             <dt class="text-soft">Build</dt>
             <dd>{{ data!.dog.neckBuild }} neck, {{ PULL_WORDS[data!.dog.pull] }}, works on the {{ data!.dog.worksOn }}</dd>
             <template v-if="data!.dog.owner">

@@ -5,12 +5,13 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
-import { ageWords, dayWords, todayIn } from '../parts/age.ts';
+import { dayWords } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import LongList from '../parts/LongList.vue';
 import PathSteps from '../parts/PathSteps.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { goToStep } from '../parts/worn-words.ts';
+import { dogFacts } from '../parts/dog-facts.ts';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useLongList } from '../stores/long-list.ts';
 import { useSession } from '../stores/session.ts';
@@ -40,8 +41,7 @@ const source = useLongList<DogLine, DogLines>(
 const { data, state, sentence, load, rows } = source;
 
 const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
-const factsOf = ({ breed, bornOn, weightG }: DogLine) =>
-  [breed, bornOn && ageWords(bornOn, todayIn(kennel.value.timeZone)), weightG && units.weight(weightG)].filter(Boolean).join(' · ');
+const factsOf = (line: DogLine) => dogFacts(line, kennel.value.timeZone, units.weight).join(' · ');
 /** Dogs that need a hand stand before those that are fitted: the title of each group is over its first. */
 const groupOf = ({ step }: DogLine) => (step.tone === 'good' ? 'Fitted' : 'Next');
 const titleOver = (index: number) => {
