@@ -67,6 +67,7 @@ export async function enterDemo(page: Page): Promise<void> {
 export async function dogScreen(page: Page, place: 'Fit' | 'Wear' | 'Train' | 'Keep', screen: string): Promise<void> {
   const ways = page.getByRole('navigation', { name: 'This dog’s screens' });
   const there = ways.getByRole('link', { name: screen, exact: true });
+  await ways.getByRole('link').first().waitFor();
   if (!(await there.isVisible())) await ways.getByRole('link', { name: place, exact: true }).click();
   await there.click();
 }

@@ -4,6 +4,7 @@ import {
   DogPage,
   inspectionOf,
   DogCards,
+  LockerPage,
   madeUpWords,
   TodayPage,
   type FitsAnswer,
@@ -332,6 +333,11 @@ describe('many dogs at once', () => {
 describe('one collar and two dogs', () => {
   it('is made up for the dog it was last found on: the other’s page, card and dues say so, with what to put back', async () => {
     const first = await fittedDog(agent);
+    const good = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
+    await agent
+      .put(`/api/fit-checks/${uuidv7()}`)
+      .send(fitCheck(first.dog, first.plan, { answers: good, at: '2026-03-02T09:40:00.000Z' }))
+      .expect(201);
     const second = await fittedDog(agent);
     // The second dog is fitted in the first one's collar, with a link less.
     const id = uuidv7();
@@ -344,13 +350,21 @@ describe('one collar and two dogs', () => {
     const page = DogPage.parse((await agent.get(`/api/dogs/${first.dog}/page`)).body);
     const [fit] = currentFits(page.plans, page.checks, page.endings, page.madeUp);
     expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
-    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^«Hook one» is made up for \S+ now, 10 links .*: put one link back in first\.$/);
+    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Hook one is made up for \S+ now, 10 links .*: put one link back in first\.$/);
     const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;
     expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
     expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();
     const { items } = TodayPage.parse((await agent.get('/api/today')).body);
     const due = items.filter(({ dogId }) => dogId === first.dog).map(({ title, why }) => `${title} ${why}`);
     expect(due.join(' ')).toContain('put one link back in first');
+    // The locker says which links are still needed, on the shelves that show them, and stands on every other.
+    for (const shelf of ['?shelf=links', '?shelf=shopping', '']) {
+      const { needed } = LockerPage.parse((await agent.get(`/api/locker${shelf}`)).body);
+      expect(needed.filter(({ dogId }) => dogId === first.dog)).toEqual([
+        { dogId: first.dog, dogName: someDog.name, collarName: someCollar.name, gaugeMm: 3, needs: 1 },
+      ]);
+    }
+    for (const shelf of ['collars', 'gear']) expect((await agent.get(`/api/locker?shelf=${shelf}`)).status).toBe(200);
   });
 });
 
@@ -362,7 +376,7 @@ describe('a collar that could be bought', () => {
     await agent.put(`/api/collars/${id}`).send(bought).expect(201);
     expect(await at(`collar:${id}`)).toBe(0);
     const refused = await agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, id));
-    expect([refused.status, refused.body.errors[0]]).toEqual([422, { path: 'collarId', message: '«Usual» is still to be bought: say that it is here first.' }]);
+    expect([refused.status, refused.body.errors[0]]).toEqual([422, { path: 'collarId', message: 'Usual is still to be bought: say that it is here first.' }]);
     const pieces = async () =>
       (await Promise.all(['due', 'later'].map((list) => agent.get(`/api/upkeep?list=${list}`)))).flatMap(({ body }) =>
         (body as UpkeepPage).rows.map(({ name }) => name),

@@ -1,6 +1,7 @@
 import type { DogCards, DogCardsAsked, DogLines, DogsAsked, z } from '@banter/contract';
 import { AWAY_RANK, CARD_STANDING, type DogCardStanding } from '../standings/card-standing.ts';
 import { bringUpToDate } from '../standings/kept-standings.ts';
+import { asData } from '../data/json-column.ts';
 import { dogsPage } from './dog-pages.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
@@ -52,11 +53,11 @@ export async function dogCards(scope: KennelScope, { dogs, after }: z.output<typ
 /** The links that fits still need, by dog, as their standings have it. */
 export async function linksNeeded(scope: KennelScope, now: Date): Promise<(DogCardStanding['links'][number] & { dogId: string; dogName: string })[]> {
   await bringUpToDate(scope, [CARD_STANDING], kennelAnswer(await kennelOf(scope)), now);
-  const rows = await scope.raw<{ subjectId: string; sortKey: string; links: string }>(
+  const rows = await scope.raw<{ subjectId: string; sortKey: string; links: unknown }>(
     `SELECT stands.subjectId, stands.sortKey, JSON_EXTRACT(stands.data, '$.links') AS links FROM standings stands
       WHERE ${CARDS} AND stands.\`rank\` < ${AWAY_RANK} AND JSON_LENGTH(stands.data, '$.links') > 0 ORDER BY stands.sortKey, stands.subjectId`,
   );
   return rows.flatMap(({ subjectId, sortKey, links }) =>
-    (JSON.parse(links) as DogCardStanding['links']).map((one) => ({ dogId: subjectId, dogName: sortKey, ...one })),
+    (asData(links) as DogCardStanding['links']).map((one) => ({ dogId: subjectId, dogName: sortKey, ...one })),
   );
 }

@@ -1,5 +1,6 @@
 import { collarKind, linksOf, type CollarKindName, type MadeUp } from '@banter/contract';
 import { linksAt, type LinkCountAt } from '@banter/core';
+import { asData } from '../data/json-column.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linksOnCollars } from './links.ts';
 
@@ -30,7 +31,6 @@ export async function madeUpNow(scope: KennelScope, only?: readonly string[]): P
     scope,
     rows.map(({ collarId }) => collarId),
   );
-  const asData = (column: unknown): unknown => (typeof column === 'string' ? JSON.parse(column) : column);
   return rows.flatMap(({ setting, numbers, at, ...row }): MadeUp[] => {
     const on = collarKind(row.kind)?.setting.safeParse(asData(setting));
     const own = asData(numbers);

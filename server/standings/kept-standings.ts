@@ -1,6 +1,7 @@
 import { setImmediate as breathe } from 'node:timers/promises';
 import { todayItem, todayPlace, type Kennel, type TodayFound } from '@banter/contract';
 import { CORE_VERSION } from '@banter/core';
+import { asData } from '../data/json-column.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 import type { StandingKind, Stands, Subject, WornPiece } from './standing-kind.ts';
 
@@ -8,7 +9,6 @@ import type { StandingKind, Stands, Subject, WornPiece } from './standing-kind.t
 const AT_ONCE = 24;
 
 type Row = { subjectId: string; data: unknown };
-const asData = (data: unknown): unknown => (typeof data === 'string' ? JSON.parse(data) : data);
 const parts = <One>(all: readonly One[]): One[][] =>
   Array.from({ length: Math.ceil(all.length / AT_ONCE) }, (_none, part) => all.slice(part * AT_ONCE, (part + 1) * AT_ONCE));
 
