@@ -31,8 +31,8 @@ test('two screens open on Today while a third works: both tell it, in the same o
   const collarId = uuidv7();
   await put(third, `/api/collars/${collarId}`, { kind: 'prong', name: 'Sedge', metal: null, condition: 'sound', numbers: PRONG_NUMBERS, measuredOn: '2026-03-01', note: '', retiredAt: null }); // prettier-ignore
   for (const screen of [page, other]) {
-    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Look at «Sedge».');
-    await expect(screen.getByRole('region', { name: 'Gear and law' }).getByText('Look at «Sedge».', { exact: true })).toBeVisible();
+    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Look at Sedge.');
+    await expect(screen.getByRole('region', { name: 'Gear and law' }).getByText('Look at Sedge.', { exact: true })).toBeVisible();
   }
   await tapedDog(third, 'Bracken', 29, { high: 398 });
   for (const screen of [page, other]) {
@@ -40,12 +40,12 @@ test('two screens open on Today while a third works: both tell it, in the same o
     await expect(screen.getByRole('region', { name: 'Dogs' }).getByText('Bracken: Choose and size a collar.', { exact: true })).toBeVisible();
   }
   // One tap leads to where it is done; done there, it is gone here and on the other screen.
-  await page.getByRole('link', { name: 'Look : Look at «Sedge»' }).click();
-  await expect(page.getByRole('region', { name: 'Look at «Sedge»' })).toBeVisible();
+  await page.getByRole('link', { name: 'Look : Look at Sedge' }).click();
+  await expect(page.getByRole('region', { name: 'Look at Sedge' })).toBeVisible();
   await page.getByRole('button', { name: 'The rest is good' }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('«Sedge» is sound.')).toBeVisible();
-  await expect(other.getByText('Look at «Sedge».')).toHaveCount(0);
+  await expect(page.getByText('Sedge is sound.')).toBeVisible();
+  await expect(other.getByText('Look at Sedge.')).toHaveCount(0);
   await third.close();
 });
 
@@ -56,7 +56,7 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   // Measured and called sound, it counts as inspected that day.
   await expect(row).toContainText('measured and sound on');
   await row.getByRole('button').click();
-  const form = page.getByRole('region', { name: /^Look at «/ });
+  const form = page.getByRole('region', { name: /^Look at / });
   await expect(form.getByRole('img', { name: 'bad: Square or sharp' })).toBeVisible();
   await expect(form.getByRole('button', { name: 'Look at all of it first' })).toBeDisabled();
   await form.getByRole('radio', { name: 'One bent' }).click();
@@ -90,14 +90,14 @@ test('a pup with a gap and a slip of the pen: the slip is found and struck out, 
   await page.goto(`/dogs/${dogId}/growth`);
   await expect(page.getByText(/is not what the others say .* look whether it was typed wrong\. A point too early\?/)).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Strike it out' }).click();
-  await expect(page.getByText(/ is struck out\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Delete entry' }).click();
+  await expect(page.getByText(/ is deleted\./)).toBeVisible();
   await expect(page.getByText(/look whether it was typed wrong/)).toHaveCount(0);
   await expect(page.getByRole('img', { name: /^Weight of Sprig by age/ })).toBeVisible();
   // Put back, it is asked about again.
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/A point too early\?/)).toBeVisible();
-  await page.getByRole('button', { name: 'Strike it out' }).click();
+  await page.getByRole('button', { name: 'Delete entry' }).click();
   await page.getByRole('textbox', { name: 'Weight' }).fill('23.4');
   await page.getByRole('button', { name: 'Keep the weighing' }).click();
   await expect(page.getByRole('row').filter({ hasText: '23.4 kg' })).toBeVisible();

@@ -98,7 +98,7 @@ test('guards stand above the press in words; a ceiling bars it, and nothing prop
   await put(page, `/api/level-caps/${uuidv7()}`, { dogId, collarId, cap: 6, note: 'Decided with the owner.', at: now() });
   await beginWith(page);
   const guards = page.getByRole('list', { name: 'Before the press' });
-  await expect(guards.getByText('Nobody has said that it is on the dog.')).toBeVisible();
+  await expect(guards.getByText('Not logged as on the dog.')).toBeVisible();
   await expect(guards.getByText('Contact has not been felt since it went on: feel it first.')).toBeVisible();
   await expect(guards.getByText('It has not been tried at the lowest level today.')).toBeVisible();
   await tap(page, 'They do not touch');

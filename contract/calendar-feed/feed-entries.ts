@@ -52,7 +52,7 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
     if (moveBy === null) return [];
     const due = Date.parse(moveBy);
     const description = 'Its contacts have been in one place for long enough by then.';
-    return [{ uid: `move-${collarId}-${due}`, sequence: 0, summary: `Move «${collarName}» on ${dogName}`, description, begins: due, ends: due + MOMENT_MS }];
+    return [{ uid: `move-${collarId}-${due}`, sequence: 0, summary: `Move ${collarName} on ${dogName}`, description, begins: due, ends: due + MOMENT_MS }];
   });
   const skin = skins.flatMap(({ dogId, dogName, skin: { flags } }) =>
     flags.flatMap(({ clock, untilMs }): FeedEntry[] => {
@@ -73,7 +73,7 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
     .filter(({ scrapped }) => !scrapped)
     .map((piece) => {
       const { why, at } = pieceDue(piece, now, rules);
-      return allDay(`inspect-${piece.id}-${why === 'never' ? 'first' : dayOf(at)}`, dayOf(Math.max(at, now)), `Look at «${piece.name}»`, 'Looked at whole.');
+      return allDay(`inspect-${piece.id}-${why === 'never' ? 'first' : dayOf(at)}`, dayOf(Math.max(at, now)), `Look at ${piece.name}`, 'Looked at whole.');
     });
   const grown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
     outgrows.flatMap((one): FeedEntry[] => {

@@ -136,7 +136,7 @@ export function settableKind<Numbers, Options, Reason extends { code: string }>(
       checkBySpec(spec, given, { dog: inCollar(dog, collar.id), numbers: collar.numbers, on, options: choices.options, rules }, earlier),
     planSentence: (dogName, dog, collar, choices, outcome, _now, speak) => {
       if (outcome.blocked) return `Do not use it on ${dogName}: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
-      if (!outcome.keep) return `Not «${collar.name}» as it is: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
+      if (!outcome.keep) return `Not ${collar.name} as it is: ${(verdictWords[outcome.verdict] ?? outcome.verdict).toLowerCase()}.`;
       return parts.sentence(inCollar(dog, collar.id), collar, choices, speak);
     },
     rows: (_dog, _collar, _choices, outcome) => outcome.rows,

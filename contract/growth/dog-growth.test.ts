@@ -71,11 +71,11 @@ describe('what a growing dog does to what it wears', () => {
     const [found] = grow([worn('prong', heavy, { ...choices, gaugeSchool: 'scale-with-power', split: { left: 5, right: 4 } })]);
     expect(found!.outgrown).toBeNull();
     expect(found!.change!.says).toContain('10 links');
-    expect(outgrowthTitle('Sorrel', found!)).toBe('Let out «Rush» for Sorrel');
+    expect(outgrowthTitle('Sorrel', found!)).toBe('Let out Rush for Sorrel');
     // Stocked three links shorter, it takes no more: it is outgrown.
     const full = grow([worn('prong', { ...heavy, links: 6, insideGirthMm: 246 }, { ...choices, split: { left: 5, right: 4 } })])[0]!;
     expect(full.outgrown!.girthMm).toBeLessThan(400);
-    expect(outgrowthTitle('Sorrel', full)).toBe('Sorrel outgrows «Rush»');
+    expect(outgrowthTitle('Sorrel', full)).toBe('Sorrel outgrows Rush');
   });
 
   it('a collar that a check made tighter is judged by what hands found, and not let out at once', () => {

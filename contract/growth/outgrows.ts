@@ -117,4 +117,4 @@ const soonest = ({ change, outgrown }: Outgrowth) => Math.min(change?.when.likel
 
 /** What growth asks for next, as a title: a collar with links or holes left is let out, and only one without is outgrown. */
 export const outgrowthTitle = (dogName: string, { collarName, change }: Outgrowth): string =>
-  change ? `Let out «${collarName}» for ${dogName}` : `${dogName} outgrows «${collarName}»`;
+  change ? `Let out ${collarName} for ${dogName}` : `${dogName} outgrows ${collarName}`;

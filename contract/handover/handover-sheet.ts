@@ -47,7 +47,7 @@ export function handoverMissing(page: NeckPage, kennel: Kennel, now: number, spe
   return [
     ...(step.tone === 'good'
       ? []
-      : [of && !namesCollar(step.sentence, of.plan.inputs.collar.name) ? `«${of.plan.inputs.collar.name}»: ${step.sentence}` : step.sentence]),
+      : [of && !namesCollar(step.sentence, of.plan.inputs.collar.name) ? `${of.plan.inputs.collar.name}: ${step.sentence}` : step.sentence]),
     ...dressed.skin.flags
       .filter(({ grade }) => grade >= 2)
       .map(({ clock }) => `The skin at ${clockWords(clock)} must be seen by a vet first: no collar there.`),

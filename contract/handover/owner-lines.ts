@@ -70,7 +70,7 @@ export function wears(dressed: DressedDog, page: NeckPage, speak: Speaker): Shee
     const clock = contacts && clockOf(contacts).places[0];
     const choices = kind.wornChoices(plan.choices, clock === undefined ? on : { ...on, clock });
     const made = kind.describePlan(plan.inputs.collar, choices, plan.outcome, speak);
-    const label = `${capital(plainName(item, dressed.house))} «${plan.inputs.collar.name}»`;
+    const label = `${capital(plainName(item, dressed.house))} ${plan.inputs.collar.name}`;
     return { key: `wears ${plan.kind}`, label, text: `${capital(made)}. ${capital(place)}.${spare(plan, page)}` };
   });
 }
@@ -87,7 +87,7 @@ function spare(plan: NeckPage['plans'][number], page: NeckPage): string {
 export const stoppedLines = (stopped: DressedDog['fits'], { rules }: House): SheetLine[] =>
   stopped.map(({ plan }) => ({
     key: `stopped ${plan.kind}`,
-    label: `${capital(collarKind(plan.kind).traits.owner(rules).called)} «${plan.inputs.collar.name}»`,
+    label: `${capital(collarKind(plan.kind).traits.owner(rules).called)} ${plan.inputs.collar.name}`,
     text: 'Stays off: it is not right for this dog as it is. Do not put it on before we have seen it.',
   }));
 
@@ -247,7 +247,7 @@ export function levelLines(levels: readonly DeviceLevels[], worn: ReadonlySet<st
       return [
         {
           key: `level ${collar.id}`,
-          label: `«${collar.name}», ${scale.min} to ${scale.max}`,
+          label: `${collar.name}, ${scale.min} to ${scale.max}`,
           text:
             known.length === 0
               ? 'No level was found yet: tone or nothing, until it is found with us.'

@@ -57,9 +57,7 @@ function stackLine(dressed: Dressed, speak: Speaker): Said | null {
   return worst([
     ...dressed.stack.reasons.map((reason) => ({ tone: STACK_REASON_TONES[reason.code], says: wordReason(STACK_REASON_WORDS, reason, speak).text })),
     ...(off.length > 0 ? [{ tone: 'open' as const, says: `Not on yet: ${listWords(off.map(({ name }) => name))}.` }] : []),
-    ...(stray.length > 0
-      ? [{ tone: 'mind' as const, says: `On, but not of this stack: ${listWords(stray.map(({ collar }) => `«${collar?.name ?? '?'}»`))}.` }]
-      : []),
+    ...(stray.length > 0 ? [{ tone: 'mind' as const, says: `On, but not of this stack: ${listWords(stray.map(({ collar }) => collar?.name ?? '?'))}.` }] : []),
   ]);
 }
 
@@ -70,7 +68,7 @@ function gearLine(page: Pick<NeckPage, 'collars' | 'gear' | 'dressing'>, dressed
     const collar = page.collars.find(({ id }) => id === fit!.plan.collarId);
     return collar ? [{ name, is: is(collar) }] : [];
   });
-  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} «${piece.name}»`, is: is(piece) }));
+  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} ${piece.name}`, is: is(piece) }));
   const worn = [...collars, ...led];
   if (worn.length === 0) return null;
   const bad = worn.flatMap(({ name, is: how }) => (how === 'sound' ? [] : [`${name} ${PIECE_WORDS[how].says}`]));
@@ -138,7 +136,7 @@ export function contactsLine({ rotation, at, wear, routine }: DressedContacts, {
 export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 'fit'>): Said {
   const names = (state: RoutineStep['state']) =>
     routine.filter((step) => step.id !== 'contact' && step.state === state).map(({ id }) => ROUTINE_STEPS.find((step) => step.id === id)!.name.toLowerCase());
-  const of = `«${fit.plan.inputs.collar.name}»: `;
+  const of = `${fit.plan.inputs.collar.name}: `;
   if (names('failed').length > 0) return { tone: 'stop', says: `${of}not right: ${listWords(names('failed'))}.` };
   if (names('skipped').length > 0) return { tone: 'mind', says: `${of}skipped: ${listWords(names('skipped'))}.` };
   if (names('open').length > 0) return { tone: 'open', says: `${of}to do: ${listWords(names('open'))}.` };

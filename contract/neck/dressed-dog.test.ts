@@ -182,7 +182,7 @@ describe('the check at the door', () => {
     expect(door.lines.filter(({ tone }) => tone === 'good').map(({ what }) => what)).toEqual(['gear', 'ring', 'side']);
   });
   it('names what is laid out and not on, and what is on and not laid out', () => {
-    expect(line(of({ dressing }), 'stack')).toMatchObject({ tone: 'open', says: 'Not on yet: prong «Hazel» and remote electronic «Curlew».' });
+    expect(line(of({ dressing }), 'stack')).toMatchObject({ tone: 'open', says: 'Not on yet: prong Hazel and remote electronic Curlew.' });
     const only = { ...dressing, stack: stack.slice(0, 1) };
     // The remote collar is fitted, so it belongs below; taken out of the fits it would be a stray.
     expect(line(of({ dressing: only, events: [on(1, 'prong'), on(1, 'remote', 3)] }), 'stack').tone).toBe('good');
@@ -250,7 +250,7 @@ describe('the check at the door', () => {
     const grown = { ...taping('high', 430), id: 'newer', at: '2026-06-09T08:00:00.000Z' };
     const page = { dressing, checks, tapings: [taping('high', 400), grown, taping('neck-length', 160)] as never };
     const said = line(of(page), 'fit');
-    expect(said).toMatchObject({ tone: 'mind', says: expect.stringMatching(/^Prong «Hazel»: size again\. By the newer tape: presses\.$/) });
+    expect(said).toMatchObject({ tone: 'mind', says: expect.stringMatching(/^Prong Hazel: size again\. By the newer tape: presses\.$/) });
     const made = of(page);
     const { dog, tapings, screenings, lifts } = { ...wholePage(), ...page };
     const step = nextStep(

@@ -48,7 +48,7 @@ type Extra = Extract<StackEntry, { as: 'extra' }>;
 const roleOfExtra = ({ what }: Extra): RigRole | undefined => RIG_CATALOGUE.roles.find(({ partKinds }) => Object.hasOwn(partKinds, what));
 
 /** How a fit is called among others: `prong «Hazel»`. */
-export const fitName = ({ plan }: Pick<CurrentFit, 'plan'>): string => `${collarKind(plan.kind).name.toLowerCase()} «${plan.inputs.collar.name}»`;
+export const fitName = ({ plan }: Pick<CurrentFit, 'plan'>): string => `${collarKind(plan.kind).name.toLowerCase()} ${plan.inputs.collar.name}`;
 
 /** The things of a stack, from the ears down: as they were laid out, what has been fitted since below, in the usual order. */
 export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'>, fits: readonly Fit[]): DressedItem<Fit>[] {
@@ -61,7 +61,7 @@ export function stackItems<Fit extends DrawnFit>(page: Pick<NeckPage, 'dressing'
       return [
         {
           id: entry.key,
-          name: entry.name.trim() === '' ? entry.what : `${entry.what} «${entry.name.trim()}»`,
+          name: entry.name.trim() === '' ? entry.what : `${entry.what} ${entry.name.trim()}`,
           layer: EXTRA_LAYER[entry.what],
           widthMm: entry.what === 'harness' ? 0 : entry.widthMm,
           anchor: isAnchor(roleOfExtra(entry), EXTRA_LAYER[entry.what]),

@@ -209,7 +209,7 @@ describe('the next step of a dog', () => {
     expect(now(madeUp(own.left, own.right, '2026-11-30T00:00:00.000Z', dogId)).tone).toBe('good');
     // A link of its own collar that was scrapped since is missing.
     const scrapped = { ...madeUp(own.left, own.right, '2026-11-30T00:00:00.000Z', dogId), links: own.left + own.right - 1 };
-    expect(now(scrapped)).toMatchObject({ goTo: 'check', tone: 'mind', sentence: '«Alder» has ten links now: put one link back in first.' });
+    expect(now(scrapped)).toMatchObject({ goTo: 'check', tone: 'mind', sentence: 'Alder has ten links now: put one link back in first.' });
     expect(now(madeUp(own.left - 1, own.right, '2020-01-01T00:00:00.000Z')).tone).toBe('good');
     expect(now().tone).toBe('good');
   });

@@ -133,4 +133,5 @@ export function stepOfFit(
 }
 
 /** Whether a sentence names its collar itself: then it is not named before it. */
-export const namesCollar = (sentence: string, name: string): boolean => sentence.includes(`«${name}»`);
+export const namesCollar = (sentence: string, name: string): boolean =>
+  new RegExp(`(?<![\\p{L}\\p{N}])${name.replaceAll(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`)}(?![\\p{L}\\p{N}])`, 'u').test(sentence);

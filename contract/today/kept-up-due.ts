@@ -12,9 +12,9 @@ const GROWTH_AHEAD_DAYS = 14;
 const dogOf = ({ dogId, dogName }: { dogId: string; dogName: string }) => ({ dogId, dogName });
 
 const UNFIT_TITLES = {
-  mend: (dog: string, name: string) => `${dog}: mend «${name}» before it goes on.`,
-  worn: (dog: string, name: string) => `${dog}: «${name}» is worn out. Take another.`,
-  scrapped: (dog: string, name: string) => `${dog}: «${name}» is scrapped. Take another.`,
+  mend: (dog: string, name: string) => `${dog}: mend ${name} before it goes on.`,
+  worn: (dog: string, name: string) => `${dog}: ${name} is worn out. Take another.`,
+  scrapped: (dog: string, name: string) => `${dog}: ${name} is scrapped. Take another.`,
 } as const;
 
 /** Levels that rose, with the question of the alarm that is next. */
@@ -140,11 +140,11 @@ export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayF
             ...noDog,
             code: 'upkeep',
             tone: 'open',
-            title: due === 1 ? `${first[0]!.mend ? 'Mend' : 'Look at'} «${first[0]!.name}».` : `${capital(countOf(due, 'piece'))} of gear to look at.`,
+            title: due === 1 ? `${first[0]!.mend ? 'Mend' : 'Look at'} ${first[0]!.name}.` : `${capital(countOf(due, 'piece'))} of gear to look at.`,
             why:
               first
                 .slice(0, NAMED)
-                .map(({ name }) => `«${name}»`)
+                .map(({ name }) => name)
                 .join(', ') + (due > NAMED ? ` and ${due - NAMED} more.` : '.'),
             to: due === 1 ? `/upkeep?piece=${first[0]!.id}` : '/upkeep',
             does: 'Look',

@@ -52,7 +52,7 @@ const UNKNOWN: Record<DoorLineName, string> = {
   contacts: 'No place chosen.',
   skin: 'Nobody has looked at the skin.',
   routine: 'The morning routine has not been begun.',
-  supervision: 'Nobody has said who watches.',
+  supervision: 'Supervision not logged.',
 };
 
 /**

@@ -36,7 +36,7 @@ describe('check before we go', () => {
     for (const what of ['stack', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const)
       expect(doorCheck({ ...ready, [what]: null }), what).toMatchObject({ go: false, tone: 'open' });
     // A piece that is to be mended stops it, whatever else is good.
-    expect(doorCheck({ ...ready, gear: { tone: 'stop', says: '«Hazel» is to be mended.' } })).toMatchObject({
+    expect(doorCheck({ ...ready, gear: { tone: 'stop', says: 'Hazel is to be mended.' } })).toMatchObject({
       go: false,
       tone: 'stop',
       sentence: 'Not yet: gear.',

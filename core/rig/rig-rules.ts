@@ -95,7 +95,7 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
       : 'The backup hangs on the electronic collar’s strap: only because there is nothing else; it is not made to hold a dog.',
   'part-not-counted': (r) => `The collar has a ${r.name}, which can fail like every part and is not in this rig: lay the collar in anew.`,
   'not-load-rated': () => 'The carabiner is not rated for load: a key-ring one opens when it is needed.',
-  'load-rating-unknown': () => 'Nobody has said whether the carabiner is rated for load: look for the rating stamped on it.',
+  'load-rating-unknown': () => 'Carabiner’s load rating not logged: look for the rating stamped on it.',
   'clip-too-heavy': (r, speak) =>
     `A clip of ${speak.mass(r.massG)} is ${percent(r.ratio)} of a dog of ${speak.weight(r.weightKg)}, more than the ${percent(r.limit)} allowed: a coupler is lighter.`,
   'clip-on-small-dog': (r, speak) =>

@@ -87,7 +87,7 @@ it('is handed over in its own words, and never left on where its rule says off',
   const { id, sheet } = (await must(`/api/handovers/${uuidv7()}`, sent)) as { id: string; sheet: HandoverSheet };
   const text = JSON.stringify(sheet);
   for (const words of [
-    'Cape band «Middle cape»',
+    'Cape band Middle cape',
     'The cape lies flat, no fold.',
     'Bring the cape back behind the shoulders.',
     'The cape lies flat behind the shoulders.',

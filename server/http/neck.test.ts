@@ -308,7 +308,7 @@ describe('how a dog is dressed', () => {
     expect(page.dressing).toMatchObject({ id: dog, version: 1 });
     const kennel = (await agent.get('/api/kennel')).body;
     const { items, rig, door } = dressedDog(page, kennel, Date.now(), contractSpeaker);
-    expect(items.map(({ name }) => name)).toEqual(['prong «Hook one»', 'flat collar «Blue»']);
+    expect(items.map(({ name }) => name)).toEqual(['prong Hook one', 'flat collar Blue']);
     expect(rig).toMatchObject({ sound: false, singlePoints: ['leash', 'snap', 'swivel', 'chain', 'links'] });
     expect(door.go).toBe(false);
     const changed = await agent
@@ -338,10 +338,10 @@ describe('how a dog is dressed', () => {
     const kennel = (await agent.get('/api/kennel')).body;
     const dressed = async () => dressedDog(await neck(), kennel, Date.now(), contractSpeaker);
     const { door, rig: judged } = await dressed();
-    expect(door.lines.find(({ what }) => what === 'gear')).toEqual({ what: 'gear', tone: 'stop', says: 'Leash «Brown» is to be mended: leave off.' });
+    expect(door.lines.find(({ what }) => what === 'gear')).toEqual({ what: 'gear', tone: 'stop', says: 'Leash Brown is to be mended: leave off.' });
     expect(judged!.reasons.map(({ code }) => code)).toContain('load-rating-unknown');
     const { items } = (await agent.get('/api/today')).body as { items: { dogId: string; title: string; tone: string }[] };
-    expect(items.find(({ dogId }) => dogId === dog)).toMatchObject({ title: expect.stringMatching(/: mend «Brown» before it goes on\.$/), tone: 'stop' });
+    expect(items.find(({ dogId }) => dogId === dog)).toMatchObject({ title: expect.stringMatching(/: mend Brown before it goes on\.$/), tone: 'stop' });
     // Said of the piece, in the locker or at whichever rig it hangs.
     const rated = await agent
       .put(`/api/gear/${clip.id}`)

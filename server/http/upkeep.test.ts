@@ -72,7 +72,7 @@ describe('upkeep', () => {
     const { rows: dogs } = (await agent.get('/api/dog-cards')).body as { rows: { fits: unknown[] }[] };
     expect(dogs[0]!.fits).toEqual([]);
     const { endings } = (await agent.get(`/api/dogs/${dog}/page`)).body as { endings: { ended: boolean; note: string }[] };
-    expect(endings).toMatchObject([{ ended: true, note: '«Hook one» was scrapped.' }]);
+    expect(endings).toMatchObject([{ ended: true, note: 'Hook one was scrapped.' }]);
     // Its links are scrap, too, and no longer count.
     await look();
     expect(await state()).toMatchObject({ condition: 'sound', retiredAt: null });

@@ -53,7 +53,7 @@ async function setAsideScrapped(scope: KennelScope, collarId: string, name: stri
       dogId: plan.dogId,
       planId: plan.id,
       ended: true,
-      note: `«${name}» was scrapped.`,
+      note: `${name} was scrapped.`,
       personId: scope.personId,
       at: now,
       recordedAt: now,

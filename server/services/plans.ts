@@ -32,7 +32,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const [collar] = await scope.holdSome(CollarEntity, [sent.collarId]);
   const dog = await scope.get(DogEntity, sent.dogId);
   if (!collar || collar.kind !== sent.kind) throw badField('collarId', 'This collar is not in the locker.');
-  if (!collar.owned) throw badField('collarId', `«${collar.name}» is still to be bought: say that it is here first.`);
+  if (!collar.owned) throw badField('collarId', `${collar.name} is still to be bought: say that it is here first.`);
   if (collar.retiredAt) throw badField('collarId', 'This collar has been scrapped.');
   const kennel = await kennelOf(scope);
   const house = houseOf(kennel, dog);

@@ -58,7 +58,7 @@ async function want(what: string, says: string) {
           {{ piece.says }}
           <template v-if="sizes.length > 0">{{ sizes.join(', ') }}.</template>
           <span v-if="owned.length > 0" class="block text-good"
-            >✓ «{{ owned[0]!.name }}»{{ owned.length > 1 ? ` and ${owned.length - 1} more` : '' }} in the locker</span
+            >✓ {{ owned[0]!.name }}{{ owned.length > 1 ? ` and ${owned.length - 1} more` : '' }} in the locker</span
           >
           <span v-else-if="listed.includes(piece.what)" class="block text-good">✓ On the shopping list</span>
           <button

@@ -16,7 +16,7 @@ import type { Finger, Speaker } from '@banter/core';
 /** What a change of the house's schools or limits would mean for one dog and kind, in words. */
 export type Impact = { dog: string; kind: string; worn: boolean; before: string; after: string };
 
-const told = (fit: KindFit) => `${fit.verdict}${fit.line ? `: «${fit.collarName}», ${fit.line}` : ''}`;
+const told = (fit: KindFit) => `${fit.verdict}${fit.line ? `: ${fit.collarName}, ${fit.line}` : ''}`;
 
 /**
  * The dogs and kinds for which Banter would take something else, or say something else of it, under changed settings; what is

@@ -33,7 +33,7 @@ export function markedWears({ events }: Pick<NeckPage, 'events'>, wears: readonl
         id: wear.id,
         at: new Date(wear.from).toISOString(),
         by: events.find(({ id }) => id === wear.id)?.personName ?? '',
-        title: collar ? `Worn not as it should be: ${collarKind(collar.kind).name.toLowerCase()} «${collar.name}».` : 'Worn not as it should be.',
+        title: collar ? `Worn not as it should be: ${collarKind(collar.kind).name.toLowerCase()} ${collar.name}.` : 'Worn not as it should be.',
         tone: worst,
         word: marks.some(({ to }) => to === null) ? 'Wear, now' : 'Wear',
         reasons: marks.map((mark) => ({ code: `${mark.code} ${mark.from}`, text: wordReason(WEAR_MARK_WORDS, mark, speak).text })),

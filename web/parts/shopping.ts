@@ -9,5 +9,5 @@ export type LinksShort = ReturnType<typeof linksShort>[number] & { text: string 
 export const shoppingOf = ({ needed, links }: Pick<LockerPage, 'needed' | 'links'>): LinksShort[] =>
   linksShort(needed, links).map((one) => ({
     ...one,
-    text: `${countOf(one.needs - one.inBag, 'link')} of ${gaugeName(one.gaugeMm)} for ${one.dogName}, «${one.collarName}»`,
+    text: `${countOf(one.needs - one.inBag, 'link')} of ${gaugeName(one.gaugeMm)} for ${one.dogName}, ${one.collarName}`,
   }));

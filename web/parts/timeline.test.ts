@@ -97,11 +97,11 @@ describe('what happened to a dog', () => {
       ],
     });
     expect(entries.slice(0, 2).map(({ word, title }) => [word, title])).toEqual([
-      ['Taken back', 'Prong «Alder» is worn again.'],
-      ['Set aside', 'Prong «Alder» is no longer worn.'],
+      ['Taken back', 'Prong Alder is worn again.'],
+      ['Set aside', 'Prong Alder is no longer worn.'],
     ]);
     expect(entries[2]).toMatchObject({ tone: 'good', note: 'To begin with.' });
-    expect(entries[2]!.title).toContain('from «Alder»');
+    expect(entries[2]!.title).toContain('from Alder');
   });
 });
 
@@ -131,7 +131,7 @@ describe('what the neck adds to it', () => {
     const wear = (marks: object[]) => ({ wear: { id: 'e1', from: at }, collar: { kind: 'prong', name: 'Hazel' }, marks, ask: false }) as never;
     expect(markedWears({ events: [] }, [wear([])], contractSpeaker)).toEqual([]);
     const [marked] = markedWears({ events: [] }, [wear([{ code: 'unsupervised', as: 'pinch', state: 'crated', from: at, to: at + 1 }])], contractSpeaker);
-    expect(marked).toMatchObject({ tone: 'stop', word: 'Wear', title: 'Worn not as it should be: prong «Hazel».' });
+    expect(marked).toMatchObject({ tone: 'stop', word: 'Wear', title: 'Worn not as it should be: prong Hazel.' });
     expect(inTimeOrder([marked!, ...skinEntries({ skinLooks: [look('s9', 0, null)] })]).map(({ id }) => id)).toEqual(['s9', 'e1']);
   });
 });
@@ -173,7 +173,7 @@ describe('what the work adds to it', () => {
       'UTC',
     );
     expect(entries.map(({ word, title }) => [word, title])).toEqual([
-      ['Programme', '«Wear first» begins, with «Worn at home».'],
+      ['Programme', 'Wear first begins, with «Worn at home».'],
       ['On a stage', '«Worn at home» to «Pressure and release».'],
       ['Back a stage', '«Pressure and release» to «Worn at home», decided otherwise than by the marks.'],
     ]);

@@ -53,7 +53,7 @@ export function timelineOf(
     const kind = collarKind(plan.kind);
     return {
       ...kept(plan),
-      title: `${kind.describePlan(plan.inputs.collar, plan.choices, plan.outcome, speak)}, from «${plan.inputs.collar.name}»`,
+      title: `${kind.describePlan(plan.inputs.collar, plan.choices, plan.outcome, speak)}, from ${plan.inputs.collar.name}`,
       tone: plan.outcome.keep ? 'good' : 'mind',
       word: `Decided: ${kind.planVerdict(plan.outcome).toLowerCase()}`,
       reasons: kind.planReasons(plan.outcome, speak),
@@ -114,7 +114,7 @@ export function timelineOf(
     const plan = page.ended.find(({ id }) => id === ending.planId);
     return {
       ...happened(ending),
-      title: plan ? `${collarKind(plan.kind).name} «${plan.inputs.collar.name}» is ${ending.ended ? 'no longer worn' : 'worn again'}.` : 'A fit was set aside.',
+      title: plan ? `${collarKind(plan.kind).name} ${plan.inputs.collar.name} is ${ending.ended ? 'no longer worn' : 'worn again'}.` : 'A fit was set aside.',
       tone: 'open',
       word: ending.ended ? 'Set aside' : 'Taken back',
       reasons: [],

@@ -40,7 +40,7 @@ export function stageEntries({ programmes, begun: begunIds, moves }: Pick<DogRec
       id: programme.id,
       at: new Date(dayStartOf(programme.startsOn, timeZone)).toISOString(),
       by: '',
-      title: `«${programme.name}» begins, with «${programme.stages[0]!.name}».`,
+      title: `${programme.name} begins, with «${programme.stages[0]!.name}».`,
       tone: 'open',
       word: 'Programme',
       reasons: [],

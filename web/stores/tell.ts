@@ -64,7 +64,7 @@ export function useTell(after: () => Promise<void>) {
       'hand',
     );
   /** Takes earlier events back; they stay in the record. */
-  async function takeBack(ids: readonly string[], sentence = 'Taken back.') {
+  async function takeBack(ids: readonly string[], sentence = 'Undone.') {
     const at = new Date().toISOString();
     const events = ids.map((eventId): NewHappening => ({ event: 'void', id: uuidv7(), at, eventId }));
     if ((await send('hand', sentence, events)) === 'refused') return;

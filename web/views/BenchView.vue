@@ -202,8 +202,8 @@ async function keep() {
             </RouterLink>
           </p>
           <p v-if="forAnother" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-            «{{ forAnother.collarName }}» is made up for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Made
-            up for {{ data!.dog.name }}, it no longer stands for {{ forAnother.dogName }}.
+            {{ forAnother.collarName }} is made up for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Made up
+            for {{ data!.dog.name }}, it no longer stands for {{ forAnother.dogName }}.
           </p>
           <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">
             This cannot be kept: made up like this it must not be worn.

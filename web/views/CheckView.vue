@@ -159,7 +159,7 @@ async function keep() {
         <h1 ref="heading" class="mt-1 text-[clamp(1.7rem,3.6vw,2.4rem)] outline-none" tabindex="-1">{{ headline }}</h1>
       </div>
       <p class="mt-1 text-soft">
-        {{ kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, on), plan.outcome, units.speak) }}, from «{{ plan.inputs.collar.name }}».
+        {{ kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, on), plan.outcome, units.speak) }}, from {{ plan.inputs.collar.name }}.
         <template v-if="restored && answered > 0">
           Picked up where you left off.
           <button type="button" class="underline" @click="discard">Start afresh</button>

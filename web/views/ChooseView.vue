@@ -83,7 +83,7 @@ const adviceOf = (kind: CollarKindName) =>
 /** What of a kind is decided for the dog already. */
 function wornOf(kind: CollarKindName) {
   const fit = fits.value.find(({ plan }) => plan.kind === kind);
-  return fit && `«${fit.plan.inputs.collar.name}», ${wornFitLine(fit, units.speak)}`;
+  return fit && `${fit.plan.inputs.collar.name}, ${wornFitLine(fit, units.speak)}`;
 }
 /** What of a kind it wears, where hands have found it good. */
 const goodOf = (kind: CollarKindName) =>
@@ -129,7 +129,7 @@ const headline = computed(() => {
   const what = purpose.value === 'all' ? '' : ` for ${purpose.value}`;
   if (!chosen.value) return `Sizing every collar for ${name} …`;
   if (fitting.value.length === 0) return `Nothing in the locker fits ${name}${what} yet.`;
-  const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} «${fit.collarName}»`);
+  const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} ${fit.collarName}`);
   return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
 });
 
@@ -170,7 +170,7 @@ const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], d
             <template v-else>
               <p v-if="decided" class="text-soft">Decided: {{ decided }}</p>
               <p v-if="fit.line">
-                <span class="font-semibold">«{{ fit.collarName }}»</span> {{ fit.line }}
+                <span class="font-semibold">{{ fit.collarName }}</span> {{ fit.line }}
               </p>
               <p v-if="fit.wanted">
                 {{ fit.line ? 'It does not fit as it is. Look for' : 'None owned. Look for' }} {{ fit.wanted }}.

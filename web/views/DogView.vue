@@ -135,7 +135,7 @@ async function putAway(away: boolean) {
           <h2>What it wears</h2>
           <ul class="mt-1 divide-y divide-line">
             <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}»</span>
+              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}</span>
               <span class="flex gap-4">
                 <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
                 <button type="button" class="text-soft underline" @click="setAside(fit, true)">
@@ -146,7 +146,7 @@ async function putAway(away: boolean) {
             </li>
           </ul>
           <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
-            Set aside: {{ wornFitLine(fit, units.speak) }}, «{{ fit.plan.inputs.collar.name }}».
+            Set aside: {{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}.
             <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
           </p>
           <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>

@@ -29,7 +29,7 @@ const kennel = computed(() => session.kennel!);
 const onNow = (dogId: string) =>
   wearing
     .on(dogId)
-    .map((one) => `«${one.collarName}» since ${momentOn(Date.parse(one.from), Date.now(), kennel.value.timeZone)}`)
+    .map((one) => `${one.collarName} since ${momentOn(Date.parse(one.from), Date.now(), kennel.value.timeZone)}`)
     .join(', ');
 const search = ref('');
 const searched = refDebounced(search, SEARCH_AFTER_MS);

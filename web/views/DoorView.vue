@@ -86,7 +86,7 @@ const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', s
                 {{ line.says }}
                 <span class="sr-only">({{ WORDS[line.tone] }})</span>
               </span>
-              <span v-if="line.tone !== 'good' && line.tone !== 'none'" class="text-sm text-soft underline max-sm:hidden">Put it right</span>
+              <span v-if="line.tone !== 'good' && line.tone !== 'none'" class="text-sm text-soft underline max-sm:hidden">Fix</span>
             </component>
           </li>
         </ul>

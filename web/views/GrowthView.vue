@@ -72,12 +72,12 @@ async function putBack() {
     <ul v-if="told && odd.length > 0" class="mt-3 space-y-2" aria-label="Weighings to look at">
       <li v-for="one in odd" :key="one.index" class="flex flex-wrap items-center gap-x-4 gap-y-1 rounded bg-mind-wash px-3 py-2 text-mind">
         <span class="min-w-0 grow basis-80">{{ wordReason(GROWTH_REASON_WORDS, one, units.speak).text }}</span>
-        <button type="button" class="press press-plain" @click="strike(told.weighIns[one.index]!.weighing)">Strike it out</button>
+        <button type="button" class="press press-plain" @click="strike(told.weighIns[one.index]!.weighing)">Delete entry</button>
       </li>
     </ul>
     <p v-if="struck" role="status" class="mt-3 text-soft">
-      {{ units.exactWeight(struck.weightG) }} is struck out.
-      <button type="button" class="underline" @click="putBack">Put it back</button>
+      {{ units.exactWeight(struck.weightG) }} is deleted. It stays in the history.
+      <button type="button" class="underline" @click="putBack">Undo</button>
     </p>
     <p v-if="striking.sentence.value" role="alert" class="mt-3 text-stop">{{ striking.sentence.value }}</p>
 
@@ -99,7 +99,7 @@ async function putBack() {
         <section v-if="told && told.outgrows.length > 0" class="sheet" aria-labelledby="outgrows">
           <h2 id="outgrows">What it wears</h2>
           <div v-for="one in told.outgrows" :key="one.planId" class="border-t border-line py-3 first-of-type:border-0">
-            <h3>{{ collarKind(one.kind).name }} «{{ one.collarName }}»</h3>
+            <h3>{{ collarKind(one.kind).name }} {{ one.collarName }}</h3>
             <p v-if="!one.change && !one.outgrown" class="text-soft">Fits to the end of its growth.</p>
             <dl v-for="line in outgrowthLines(one, data!.dog.bornOn!, now, units.speak)" :key="line.what" class="mt-1">
               <dt class="flex flex-wrap justify-between gap-x-4">
@@ -123,7 +123,7 @@ async function putBack() {
                 <th class="py-1 font-normal">Day</th>
                 <th class="py-1 font-normal">Age</th>
                 <th class="py-1 text-right font-normal">Weight</th>
-                <th class="py-1"><span class="sr-only">Strike out</span></th>
+                <th class="py-1"><span class="sr-only">Delete</span></th>
               </tr>
             </thead>
             <tbody class="divide-y divide-line">
@@ -135,10 +135,10 @@ async function putBack() {
                   <button
                     type="button"
                     class="text-sm text-soft underline"
-                    :aria-label="`Strike out ${units.exactWeight(one.weighing.weightG)}`"
+                    :aria-label="`Delete ${units.exactWeight(one.weighing.weightG)}`"
                     @click="strike(one.weighing)"
                   >
-                    strike
+                    delete
                   </button>
                 </td>
               </tr>

@@ -159,7 +159,7 @@ const print = () => window.print();
             <span aria-hidden="true" class="mt-1 size-5 rounded-sm border-2 border-ink" />
             <span class="font-semibold">{{ names.get(line.dogId) }}</span>
             <span>
-              <template v-if="line.from === 'locker'">«{{ line.name }}»: {{ line.line }}</template>
+              <template v-if="line.from === 'locker'">{{ line.name }}: {{ line.line }}</template>
               <template v-else-if="line.from === 'shop'"><strong>Buy:</strong> {{ line.line }}</template>
               <span v-else class="text-stop">{{ line.line }}</span>
               <span v-if="line.links" class="block text-sm text-soft">{{ line.links }}</span>

@@ -63,7 +63,7 @@ const heading = computed(() => {
   if (!data.value) return '';
   const { name } = data.value.dog;
   if (!device.value) return `${name} wears no device.`;
-  if (!setting.value) return `Nothing logged on «${device.value.collar.name}» yet.`;
+  if (!setting.value) return `Nothing logged on ${device.value.collar.name} yet.`;
   const alarm = alarming.value;
   if (alarm) {
     const needs = `${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
@@ -131,7 +131,7 @@ const lastChecked = computed(() => {
           Strap, hair and posts first; then feel again. Never a higher level.
           <button type="button" class="press press-plain ml-2" @click="answer('contact', false)">{{ MORE_STEPS.contact.good }}</button>
         </p>
-        <p v-else-if="look.found" class="w-full" role="status">Put it right, and stay at the level it knows.</p>
+        <p v-else-if="look.found" class="w-full" role="status">Fix that, and stay at the level it knows.</p>
         <p v-else class="w-full" role="status">
           Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.
         </p>
@@ -151,12 +151,12 @@ const lastChecked = computed(() => {
         label="Device"
         hint="Scales of two devices do not compare."
         :model-value="device.collar.id"
-        :answers="devices.map(({ collar }) => ({ value: collar.id, label: `«${collar.name}»` }))"
+        :answers="devices.map(({ collar }) => ({ value: collar.id, label: `${collar.name}` }))"
         @update:model-value="(value) => ((chosenDevice = value), (chosenSetting = null))"
       />
       <div v-if="setting" class="mt-5 grid items-start gap-5 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
         <section class="sheet" aria-labelledby="ladder">
-          <h2 id="ladder">Ladder on «{{ device.collar.name }}»</h2>
+          <h2 id="ladder">Ladder on {{ device.collar.name }}</h2>
           <LadderChart class="mt-2" :device="device" :chosen="setting.id" @choose="(id) => (chosenSetting = id)" />
           <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2">
             {{ wordReason(WORKING_LEVEL_REASON_WORDS, reason, units.speak).text }}

@@ -11,7 +11,7 @@ const { data, state, sentence, load } = useLoad(() => '/api/kennel-templates', T
 const open = ref<{ id: string | null; basedOn: string | null } | null>(null);
 const template = computed(() => data.value?.templates.find(({ id }) => id === open.value?.id) ?? null);
 const heading = computed(() => {
-  if (open.value) return template.value ? `Change «${template.value.name}»` : 'A programme of our own';
+  if (open.value) return template.value ? `Change ${template.value.name}` : 'A programme of our own';
   return data.value!.templates.length === 0 ? 'No programme of our own yet.' : 'Our own programmes';
 });
 async function kept() {

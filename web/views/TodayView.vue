@@ -71,7 +71,7 @@ const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
           <li v-for="one in page!.wearing" :key="one.collarId" class="py-2.5">
             <RouterLink :to="`/dogs/${one.dogId}/neck`" class="block no-underline">
               <span class="font-semibold">{{ one.dogName }}</span>
-              · «{{ one.collarName }}»
+              · {{ one.collarName }}
               <span class="block text-sm text-soft">
                 since {{ when(one.from) }}<template v-if="one.clock !== null">, contacts at {{ clockWords(one.clock) }}</template
                 ><template v-if="one.moveBy">, moved by {{ when(one.moveBy) }}</template>

@@ -47,9 +47,9 @@ const round = ref(0);
 async function kept(piece: UpkeepPiece, outcome: 'ok' | 'mend' | 'scrap') {
   const dogs = [...new Set(piece.worn.map(({ dogName }) => dogName))];
   said.value = {
-    ok: `«${piece.name}» is sound.`,
-    mend: `«${piece.name}» is to be mended; it stays first here until it has been looked at again.`,
-    scrap: `«${piece.name}» is scrapped${dogs.length > 0 ? `: ${dogs.join(' and ')} ${dogs.length === 1 ? 'needs' : 'need'} another` : ''}.`,
+    ok: `${piece.name} is sound.`,
+    mend: `${piece.name} is to be mended; it stays first here until it has been looked at again.`,
+    scrap: `${piece.name} is scrapped${dogs.length > 0 ? `: ${dogs.join(' and ')} ${dogs.length === 1 ? 'needs' : 'need'} another` : ''}.`,
   }[outcome];
   look(null);
   round.value += 1;

@@ -71,7 +71,7 @@ export const headCollarKind = settableKind({
   },
   never: ['no-window', 'slides-off'],
   check: HEAD_COLLAR_CHECK,
-  sentence: (_dog, collar, { on }, speak) => `Set «${collar.name}» to ${speak.taped(on.neckMm!)} at the neck and ${speak.taped(on.noseMm!)} at the nose.`,
+  sentence: (_dog, collar, { on }, speak) => `Set ${collar.name} to ${speak.taped(on.neckMm!)} at the neck and ${speak.taped(on.noseMm!)} at the nose.`,
   line: (_numbers, on, _options, speak) => `head collar, neck ${speak.taped(on.neckMm!)}, nose ${speak.taped(on.noseMm!)}`,
   settingLine: (on, speak) => `neck ${speak.taped(on.neckMm!)}, nose ${speak.taped(on.noseMm!)}`,
   missingWords: (dog) => [
@@ -88,7 +88,7 @@ export const headCollarKind = settableKind({
     const named = chartSize(headCollarChart, size.neckStrapMm, size.noseLoopMm);
     return (
       `a head collar that takes ${speak.girth(size.neckStrapMm)} at the neck and ${speak.girth(size.noseLoopMm)} at the nose` +
-      (named ? `, size «${named.name}» of the chart` : headCollarChart.length > 0 ? ', which no size of the chart does' : '')
+      (named ? `, size ${named.name} of the chart` : headCollarChart.length > 0 ? ', which no size of the chart does' : '')
     );
   },
 });

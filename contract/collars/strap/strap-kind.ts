@@ -137,8 +137,8 @@ export const strapKind = (
       const { holePitchMm, minMm } = collar.numbers;
       const hole = holePitchMm === null ? null : Math.round((on.setMm! - minMm) / holePitchMm) + 1;
       return hole === null
-        ? `Set «${collar.name}» to ${speak.taped(on.setMm!)}.`
-        : `Buckle «${collar.name}» at hole ${hole} from the buckle, ${speak.taped(on.setMm!)}.`;
+        ? `Set ${collar.name} to ${speak.taped(on.setMm!)}.`
+        : `Buckle ${collar.name} at hole ${hole} from the buckle, ${speak.taped(on.setMm!)}.`;
     },
     line: (_numbers, on, options, speak) => `${own.noun}${own.roleWords(options)} set to ${speak.taped(on.setMm!)}`,
     settingLine: (on, speak) => `set to ${speak.taped(on.setMm!)}`,

@@ -28,7 +28,7 @@ const rows = computed(() =>
           @click="bench.take(fit.collarId, fit.choices)"
         >
           <span aria-hidden="true" class="w-4">{{ on ? '▸' : '' }}</span>
-          <span class="min-w-28" :class="on && 'font-semibold'">«{{ collar.name }}»</span>
+          <span class="min-w-28" :class="on && 'font-semibold'">{{ collar.name }}</span>
           <span class="text-soft">{{ fit.says(units.speak) }}</span>
           <span v-if="!collar.owned" class="rounded border border-line px-1.5 text-sm font-semibold">buy</span>
           <VerdictMark class="ml-auto text-sm" :tone="fit.tone" :word="fit.verdict" />

@@ -54,9 +54,9 @@ useScreenKeys('Bench', [{ key: '0', does: 'Back to Banter’s choice', run: () =
     </div>
     <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
       <VerdictMark :tone="bench.verdict.tone" :word="bench.verdict.word" />
-      <span v-if="bench.now === null">«{{ bench.collar.name }}», {{ bench.kind.describeNumbers(bench.collar.numbers, units.speak) }}</span>
+      <span v-if="bench.now === null">{{ bench.collar.name }}, {{ bench.kind.describeNumbers(bench.collar.numbers, units.speak) }}</span>
       <span v-else>
-        «{{ bench.collar.name }}»: {{ bench.kind.describeSetting(bench.now, units.speak) }} as {{ bench.nowIs }}
+        {{ bench.collar.name }}: {{ bench.kind.describeSetting(bench.now, units.speak) }} as {{ bench.nowIs }}
         <template v-if="!bench.isGood"
           >→ <strong>{{ bench.kind.describeSetting(bench.setting, units.speak) }}</strong></template
         >

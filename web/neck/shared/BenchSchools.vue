@@ -27,7 +27,7 @@ const units = useUnits();
           >
             {{ one.fit.line }}
           </button>
-          <span v-if="one.fit.collarName" class="block text-sm text-soft">«{{ one.fit.collarName }}» · {{ one.fit.verdict }}</span>
+          <span v-if="one.fit.collarName" class="block text-sm text-soft">{{ one.fit.collarName }} · {{ one.fit.verdict }}</span>
           <span v-if="one.fit.wanted" class="block text-sm text-soft">Look for {{ one.fit.wanted }}.</span>
         </div>
       </li>

@@ -142,7 +142,7 @@ function follow(one: FieldSession) {
           >
             <span class="font-display text-lg font-semibold">{{ one.name }}</span>
             <span class="block truncate text-sm" :class="one.id === dog?.id ? '' : 'text-soft'">{{
-              one.devices.length > 0 ? `with «${one.devices[0]!.name}»` : one.breed
+              one.devices.length > 0 ? `with ${one.devices[0]!.name}` : one.breed
             }}</span>
           </button>
         </div>

@@ -88,9 +88,9 @@ function respond(response: DogResponse) {
 </script>
 
 <template>
-  <section class="sheet mt-3" :aria-label="`Remote «${device.name}»`">
+  <section class="sheet mt-3" :aria-label="`Remote ${device.name}`">
     <div class="flex flex-wrap items-baseline gap-x-4">
-      <h2>«{{ device.name }}»</h2>
+      <h2>{{ device.name }}</h2>
       <p class="text-sm text-soft">
         <template v-if="usual">{{ OFFERED_WORDS[usual.how] }} {{ levelWords(usual.level) }} here ({{ settingName }})</template>
         <template v-else>{{ here ? 'no level is offered here' : 'not yet known in this setting' }}</template>

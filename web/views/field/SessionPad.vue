@@ -113,7 +113,7 @@ useScreenKeys('Field log', [
           :aria-pressed="one.collarId === chosen"
           @click="chosen = one.collarId"
         >
-          «{{ one.name }}»
+          {{ one.name }}
         </button>
       </div>
       <FindingGuide

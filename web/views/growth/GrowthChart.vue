@@ -35,8 +35,8 @@ const kg = computed(() => scaleLinear([0, most.value * 1.05], [TOP + WEIGHT, TOP
 const girthOf = (weightKg: number) => girthAtWeight(props.growth.factor!, weightKg);
 const lines = computed(() =>
   props.growth.outgrows.flatMap(({ change, outgrown, collarName }) => [
-    ...(change ? [{ mm: change.girthMm, says: `«${collarName}» let out`, end: false }] : []),
-    ...(outgrown ? [{ mm: outgrown.girthMm, says: `«${collarName}» outgrown`, end: true }] : []),
+    ...(change ? [{ mm: change.girthMm, says: `${collarName} let out`, end: false }] : []),
+    ...(outgrown ? [{ mm: outgrown.girthMm, says: `${collarName} outgrown`, end: true }] : []),
   ]),
 );
 const girthTop = TOP + WEIGHT + GAP;

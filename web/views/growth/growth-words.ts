@@ -40,8 +40,8 @@ export function growthSentence(growth: DogGrowth, name: string, bornOn: string |
   if (!next) return `What ${name} wears will fit to the end of its growth.`;
   const kind = collarKind(next.kind).name;
   const when = whenWords((next.change ?? next.outgrown)!.when, bornOn!, now);
-  if (next.change) return `Let out «${next.collarName}» ${when}: ${next.change.says}.`;
-  return `${kind} «${next.collarName}» is outgrown ${when}.`;
+  if (next.change) return `Let out ${next.collarName} ${when}: ${next.change.says}.`;
+  return `${kind} ${next.collarName} is outgrown ${when}.`;
 }
 
 /** What an outgrowing collar asks for, line by line. */

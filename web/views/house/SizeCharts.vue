@@ -84,7 +84,7 @@ const nameless = computed(() => form.value.headCollarChart.some((row) => row.nam
       <button type="button" class="press press-quiet" @click="put([...USUAL_HEAD_COLLAR_CHART])">Back to the starting chart</button>
     </div>
     <p v-if="reversed" class="mt-3 font-semibold text-stop" role="alert">
-      Size «{{ reversed.name }}» runs backwards: {{ units.exact(reversed.neckMinMm) }} to {{ units.exact(reversed.neckMaxMm) }} at the neck,
+      Size {{ reversed.name }} runs backwards: {{ units.exact(reversed.neckMinMm) }} to {{ units.exact(reversed.neckMaxMm) }} at the neck,
       {{ units.exact(reversed.noseMinMm) }} to {{ units.exact(reversed.noseMaxMm) }} at the nose.
     </p>
     <p v-if="restored && changed" role="status" class="text-sm text-soft">

@@ -187,7 +187,7 @@ const yesNo = [
 
 <template>
   <form novalidate class="mx-auto max-w-4xl" @submit.prevent="keep()">
-    <h1>{{ collar ? `Measure «${collar.name}»` : `Add a ${kind.traits.noun}, ruler in hand` }}</h1>
+    <h1>{{ collar ? `Measure ${collar.name}` : `Add a ${kind.traits.noun}, ruler in hand` }}</h1>
     <p class="mt-1 text-soft">
       {{ kind.about }}
       <template v-if="restored">Picked up where you left off.</template>

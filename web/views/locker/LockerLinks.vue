@@ -98,7 +98,7 @@ const accountWords = (account: string) =>
       : account === 'scrap'
         ? 'scrap'
         : account.startsWith('collar:')
-          ? `«${collars.value.get(account.slice(7))?.name ?? 'a collar'}»`
+          ? (collars.value.get(account.slice(7))?.name ?? 'a collar')
           : (props.locker.dogs.find((one) => one.id === account.slice(4))?.name ?? 'a dog');
 const whyWords: Record<LinkMove['why'], string> = {
   stocked: 'came with the collar',

@@ -46,13 +46,13 @@ function place({ fit, wear }: DressedContacts, clock: number) {
   const { id, name } = fit.plan.inputs.collar;
   const where = { dogId: dog.value.id, collarId: id, clock };
   void props.neck.telling.tell(
-    wear ? `«${name}» was moved to ${clockWords(clock)}.` : `«${name}» is on at ${clockWords(clock)}.`,
+    wear ? `${name} was moved to ${clockWords(clock)}.` : `${name} is on at ${clockWords(clock)}.`,
     wear ? [{ event: 'moved', ...where }] : [{ event: 'put-on', ...where, state: 'worked' }],
   );
 }
 function takeOff({ fit }: DressedContacts) {
   const { id, name } = fit.plan.inputs.collar;
-  void props.neck.telling.tell(`«${name}» is off.`, [{ event: 'taken-off', dogId: dog.value.id, collarId: id }]);
+  void props.neck.telling.tell(`${name} is off.`, [{ event: 'taken-off', dogId: dog.value.id, collarId: id }]);
 }
 /** What the other school of placement would say, and why they differ. */
 function otherSays({ rotation, other }: DressedContacts): string {
@@ -70,7 +70,7 @@ function otherSays({ rotation, other }: DressedContacts): string {
         : 'would allow the same places here';
   const next =
     other.rotation.next === rotation.next ? '' : other.rotation.next === null ? '; it would find no place' : `; next would be ${other.rotation.next}`;
-  return `The other school, «${name}» (${small(unstopped(says))}), ${differ}${next}.`;
+  return `The other school, ${name} (${small(unstopped(says))}), ${differ}${next}.`;
 }
 const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, units.speak));
 </script>
@@ -85,7 +85,7 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
   <div v-else class="space-y-8">
     <div v-for="{ contacts, tone, sentence } in shown" :key="contacts.fit.plan.id">
       <div aria-live="polite">
-        <VerdictMark :tone="tone" :word="`«${contacts.fit.plan.inputs.collar.name}»: ${MARKS[tone].toLowerCase()}`" />
+        <VerdictMark :tone="tone" :word="`${contacts.fit.plan.inputs.collar.name}: ${MARKS[tone].toLowerCase()}`" />
         <h1 class="mt-1">{{ sentence }}</h1>
       </div>
       <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">

@@ -55,7 +55,7 @@ async function keep() {
   const { id: collarId, name } = fit.value.plan.inputs.collar;
   const on = { dogId: props.neck.dogId, collarId };
   const place = contacts.value && clock.value !== '' ? Number(clock.value) : null;
-  const done = await props.neck.telling.tellAt(`The wear of «${name}» is in the record.`, [
+  const done = await props.neck.telling.tellAt(`The wear of ${name} is in the record.`, [
     { event: 'put-on', ...on, clock: place, state: state.value ?? 'worked', at: begun.at },
     ...steps.flatMap(({ read, clock: place }) => ('fault' in read ? [] : [{ event: 'moved' as const, ...on, clock: Number(place), at: read.at }])),
     { event: 'taken-off', ...on, at: ended.at },

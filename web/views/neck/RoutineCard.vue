@@ -52,7 +52,7 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
 
 <template>
   <section class="sheet" :aria-label="`Morning routine of ${collar.name}`">
-    <h2>Morning routine of «{{ collar.name }}»</h2>
+    <h2>Morning routine of {{ collar.name }}</h2>
     <button v-if="inHand.length > 1" type="button" class="press press-main mt-2" @click="tickAll">Log all done</button>
     <ol class="mt-1 divide-y divide-line">
       <li v-for="step in steps" :key="step.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">

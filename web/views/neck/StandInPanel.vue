@@ -66,7 +66,7 @@ const lamp = computed(() => (device.value.on !== true ? 'var(--line)' : device.v
 
 <template>
   <details class="sheet">
-    <summary class="font-display text-lg font-semibold">Stand-in device for «{{ collar.name }}»</summary>
+    <summary class="font-display text-lg font-semibold">Stand-in device for {{ collar.name }}</summary>
     <p class="mt-1 text-sm text-soft">
       Not the real one: a machine that behaves like it, to learn and try the routine with. A real device can tell the same through a bridge; see House rules,
       Devices.

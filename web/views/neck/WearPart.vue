@@ -19,7 +19,7 @@ const session = useSession();
 const units = useUnits();
 const zone = computed(() => session.kennel!.timeZone);
 const dog = computed(() => props.neck.page.dog);
-const nameOf = ({ collar }: DressedWear) => (collar ? `${collarKind(collar.kind).name} «${collar.name}»` : 'A collar that is no longer in the locker');
+const nameOf = ({ collar }: DressedWear) => (collar ? `${collarKind(collar.kind).name} ${collar.name}` : 'A collar that is no longer in the locker');
 const time = (ms: number) => DateTime.fromMillis(ms, { zone: zone.value }).toFormat('HH:mm');
 
 /** Whether it is still on is asked, never assumed. */
@@ -146,7 +146,7 @@ const eventsOf = ({ wear }: DressedWear) =>
         </section>
         <button v-if="days.length > shownDays" type="button" class="press press-plain" @click="shownDays += 14">Show earlier days</button>
         <p v-if="days.length === 0" class="sheet text-soft">
-          Put on and taken off under «Stack and ring», or said here afterwards, it stands in this record with its marks.
+          Put on and taken off under Stack, or said here afterwards, it stands in this record with its marks.
         </p>
       </div>
       <div class="space-y-5 self-start">

@@ -49,7 +49,7 @@ export function stackSentence(dressed: DressedDog, dogName: string, speak: Speak
   const alarm = dressed.wears.flatMap(({ wear, marks, collar }) =>
     wear.to === null ? marks.filter(({ to, code }) => to === null && WEAR_MARK_TONES[code] === 'stop').map((mark) => ({ mark, collar })) : [],
   )[0];
-  if (alarm) return { sentence: `«${alarm.collar?.name ?? 'It'}»: ${wordReason(WEAR_MARK_WORDS, alarm.mark, speak).text}`, tone: 'stop' };
+  if (alarm) return { sentence: `${alarm.collar?.name ?? 'It'}: ${wordReason(WEAR_MARK_WORDS, alarm.mark, speak).text}`, tone: 'stop' };
   const worst = (['stop', 'mind'] as const).flatMap((tone) => stack.reasons.filter(({ code }) => STACK_REASON_TONES[code] === tone))[0];
   if (items.length === 0) return { sentence: `Nothing is fitted on ${dogName} yet.`, tone: 'open' };
   if (worst) return { sentence: wordReason(STACK_REASON_WORDS, worst, speak).text, tone: stack.tone };

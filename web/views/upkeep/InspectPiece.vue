@@ -67,9 +67,9 @@ function allGood() {
 </script>
 
 <template>
-  <section class="sheet" :aria-label="`Look at «${piece.name}»`">
+  <section class="sheet" :aria-label="`Look at ${piece.name}`">
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-      <h2>«{{ piece.name }}»</h2>
+      <h2>{{ piece.name }}</h2>
       <p class="text-soft">
         {{ pieceWord(piece) }}<template v-if="affected.length > 0">, worn by {{ affected.join(', ') }}</template>
       </p>
@@ -111,7 +111,7 @@ function allGood() {
         </ul>
         <label v-if="weakLinkMm !== null" class="mt-2 flex min-h-11 items-center gap-3">
           <input v-model="draft.link.wanted" type="checkbox" class="tick size-5" />
-          Scrap that link: one fewer on «{{ piece.name }}», counted
+          Scrap that link: one fewer on {{ piece.name }}, counted
         </label>
         <p v-if="found.outcome === 'scrap' && affected.length > 0" class="mt-2 rounded bg-stop-wash p-3 text-stop">
           {{ affected.join(' and ') }} {{ affected.length === 1 ? 'wears' : 'wear' }} it: it is taken out of

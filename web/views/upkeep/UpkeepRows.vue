@@ -28,7 +28,7 @@ const due = (piece: UpkeepPiece) => pieceDue(piece, props.now, props.rules);
       <div class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :class="list === 'scrapped' && 'text-soft'">
         <div class="min-w-0 grow basis-64">
           <p>
-            <span class="font-semibold">«{{ piece.name }}»</span>
+            <span class="font-semibold">{{ piece.name }}</span>
             <span class="text-soft">
               · {{ pieceWord(piece) }}<template v-if="piece.worn.length > 0"> on {{ piece.worn.map(({ dogName }) => dogName).join(', ') }}</template></span
             >
@@ -46,7 +46,7 @@ const due = (piece: UpkeepPiece) => pieceDue(piece, props.now, props.rules);
           @click="emit('look', piece.id)"
         >
           {{ list === 'scrapped' ? 'Look again' : due(piece).why === 'mend' ? 'Mended: look' : 'Look' }}
-          <span class="sr-only">at «{{ piece.name }}»</span>
+          <span class="sr-only">at {{ piece.name }}</span>
         </button>
       </div>
     </template>

@@ -32,7 +32,7 @@ export function upkeepSentence({ counts, rows }: Pick<UpkeepPage, 'counts' | 'ro
   if (counts.due + counts.later === 0) return 'Nothing to keep up yet.';
   if (!first) return 'All gear has been looked at.';
   const rest = counts.due - 1;
-  const name = `«${first.name}»`;
+  const name = first.name;
   const what = pieceDue(first, now, rules).why === 'mend' ? `Mend ${name}` : `Look at ${name}`;
   return rest <= 0 ? `${what}.` : `${what}, then ${rest} more.`;
 }
