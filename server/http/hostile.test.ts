@@ -54,7 +54,7 @@ describe('requests made from the OpenAPI document, with hostile values in them',
             for (const [name, value] of at('header')) request.set(name, value.replaceAll(/[^\x20-\x7e]/g, '?').slice(0, 200));
             const text = sent === undefined ? undefined : typeof sent === 'string' && content![0] !== 'application/json' ? sent : JSON.stringify(sent);
             const answer = await (text === undefined ? request : request.set('Content-Type', content![0].replace('*', 'jpeg')).send(text));
-            if (answer.status >= 500) faults.push(`${method} ${address} ${answer.status} ${answer.text.slice(0, 200)} ${(text ?? '').slice(0, 400)}`);
+            if (answer.status >= 500) faults.push(`${method} ${address} ${answer.status} ${answer.text.slice(0, 200)} «${(text ?? '').slice(0, 400)}»`);
           }),
           { seed: 20_261_128, numRuns: RUNS },
         );

@@ -351,7 +351,7 @@ describe('a table as CSV', () => {
     ['dogs', 'colour,toy\nblue,ball\n', { where: 'file', message: expect.stringContaining('No column says which dog. The columns are: colour, toy.') }],
     ['dogs', 'name,weight\nRush,heavy\n', { where: 'row 2', message: expect.stringContaining('«heavy» is no weight') }],
     ['dogs', 'name,born\nRush,31/03/2024\n', { where: 'row 2', message: expect.stringContaining('no day that can be read one way only') }],
-    ['tape', 'dog,date,girth\nNobody,2026-03-31,39.5;39.6\n', { where: 'row 2', message: 'There is no dog called Nobody in this kennel.' }],
+    ['tape', 'dog,date,girth\nNobody,2026-03-31,39.5;39.6\n', { where: 'row 2', message: 'There is no dog called «Nobody» in this kennel.' }],
     ['fits', 'dog,collar\nRush,Hook\n', { where: 'file', message: expect.stringContaining('decided at the bench') }],
     ['locker', 'name,kind\nHook,prong\n', { where: 'row 2', message: expect.stringContaining('numbers') }],
     ['locker', 'name,kind\nHook,choke\n', { where: 'row 2', message: expect.stringContaining('no kind of collar known here') }],
