@@ -26,7 +26,8 @@ const there = async (page: Page, path: string) => {
 };
 
 async function take(page: Page, step: Step): Promise<void> {
-  if ('key' in step) await page.keyboard.press(step.key);
+  if ('see' in step) await page.getByRole(step.see[0], { name: step.see[1] }).first().waitFor();
+  else if ('key' in step) await page.keyboard.press(step.key);
   else if ('press' in step)
     await page
       .getByRole(step.press[0], { name: step.press[1], exact: typeof step.press[1] === 'string' })
@@ -34,8 +35,6 @@ async function take(page: Page, step: Step): Promise<void> {
       .click();
   else if (step.into === undefined) await page.keyboard.type(step.type, { delay: 60 });
   else await page.getByRole('textbox', { name: step.into }).fill(step.type);
-  // A list that is being found is there before it is chosen from.
-  if ('type' in step) await page.waitForLoadState('networkidle');
 }
 
 type Walked = { presses: number; fields: number; screens: number; seconds: number };
