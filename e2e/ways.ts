@@ -1,6 +1,9 @@
 /** What is pressed, by role and name; what is typed into the field that has the cursor, or into one by its name; a key; what is waited for. */
 export type Step =
-  { press: [role: 'button' | 'link' | 'radio' | 'checkbox' | 'option' | 'tab', name: string | RegExp] } | { type: string; into?: string } | { key: string };
+  | { press: [role: 'button' | 'link' | 'radio' | 'checkbox' | 'option' | 'tab', name: string | RegExp] }
+  | { type: string; into?: string }
+  | { key: string }
+  | { see: Seen };
 
 /** What stands on the screen when a way has been walked. */
 export type Seen = [role: 'heading' | 'region' | 'button' | 'status' | 'option', name: string | RegExp];
