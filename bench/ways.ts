@@ -59,7 +59,7 @@ async function walk(way: Way, size: keyof typeof SIZES): Promise<Walked> {
   }
 }
 
-const lowest = async (locator: Locator): Promise<string> => {
+const spanOf = async (locator: Locator): Promise<string> => {
   const box = (await locator.count()) > 0 ? await locator.first().boundingBox() : null;
   return box ? `${Math.round(box.y)}–${Math.round(box.y + box.height)}` : '–';
 };
@@ -91,9 +91,9 @@ for (const size of ['desk', 'phone'] as const) {
     const main = page.getByRole('main');
     const drawing = main.locator('svg[role="img"]').filter({ visible: true });
     const places = await Promise.all([
-      lowest(main.getByRole('heading', { level: 1 })),
-      lowest(drawing),
-      lowest(main.locator('.press-main').filter({ visible: true })),
+      spanOf(main.getByRole('heading', { level: 1 })),
+      spanOf(drawing),
+      spanOf(main.locator('.press-main').filter({ visible: true })),
     ]);
     const length = await page.evaluate(() => document.documentElement.scrollHeight);
     console.log(name.padEnd(16) + places.map((one) => one.padStart(12)).join('') + String(length).padStart(9));

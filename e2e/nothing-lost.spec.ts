@@ -25,7 +25,7 @@ test('a lost connection in the middle of saving: it is safe on this device, and 
   await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
   await openAlerts(page);
-  await expect(page.getByText('No connection. Your entries are on this device and will be sent.')).toBeVisible();
+  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
   await expect(page.getByText('1 entry to be sent.')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('1 entry to be sent.')).toBeHidden({ timeout: 20_000 });
@@ -136,7 +136,7 @@ test('what is typed on any screen is there after a reload, offline too: rules, a
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Keep the rules' }).click();
   await openAlerts(page);
-  await expect(page.getByText('No connection. Your entries are on this device and will be sent.')).toBeVisible();
+  await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
   await context.setOffline(false);
   await expect.poll(async () => ((await (await page.request.get('/api/kennel')).json()) as { name: string }).name).toBe('Gorse and Furze');
   await page.reload();

@@ -1,5 +1,5 @@
-import { enterDemo, expect, expectAccessible, openAlerts, openDog, test } from './bench-hand.ts';
-import { dressedDog } from './known-dogs.ts';
+import { enterDemo, expect, expectAccessible, newKennel, openAlerts, openDog, test } from './bench-hand.ts';
+import { dressedDog, tapedDog } from './known-dogs.ts';
 
 test('a dog, a rule and a screen are found by a few keys and Enter', async ({ page }) => {
   await enterDemo(page);
@@ -57,6 +57,19 @@ test('alerts are a count that opens; header and ways leave the screen to the wor
   await expect(page).toHaveURL(/\/programme$/);
 });
 
+test('a key of the screen goes before one that is everywhere', async ({ page }) => {
+  await newKennel(page);
+  const dogId = await tapedDog(page, 'Bracken', 29, { high: 398 });
+  await page.goto(`/dogs/${dogId}`);
+  await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(page).toHaveURL(/\/door$/);
+  await page.goto('/locker');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(page).toHaveURL(/\/programme$/);
+});
+
 test('what a dog wears is at hand on every screen of a phone: off in one tap, and back in one', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const dogId = await dressedDog(page);
@@ -73,6 +86,8 @@ test('what a dog wears is at hand on every screen of a phone: off in one tap, an
   await prong.getByRole('button', { name: 'Off' }).click();
   await expect(bar.getByRole('status')).toContainText('Yarrow: Hazel is off.');
   await expect(prong).toHaveCount(0);
+  // What else is on stays at hand meanwhile.
+  await expect(bar.getByRole('button', { name: 'Off: Curlew on Yarrow' })).toBeVisible();
   await bar.getByRole('button', { name: 'Undo' }).click();
   await expect(prong).toBeVisible();
   const [{ wearing }] = [(await (await page.request.get('/api/wearing')).json()) as { wearing: { collarName: string }[] }];

@@ -14,7 +14,6 @@ const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog
 const DogBar = defineAsyncComponent(() => import('./shell/DogBar.vue'));
 const PhoneFoot = defineAsyncComponent(() => import('./shell/PhoneFoot.vue'));
 const findDialog = () => import('./shell/FindDialog.vue');
-const FindDialog = defineAsyncComponent(findDialog);
 /** Screens come first, ms. */
 const FIND_AFTER_MS = 3000;
 const session = useSession();
@@ -26,6 +25,14 @@ watch(
   { immediate: true },
 );
 const finding = useFinding();
+const FindDialog = defineAsyncComponent({
+  loader: findDialog,
+  // Without its field no key may be kept from the screen.
+  onError: (_error, _again, fail) => {
+    finding.open = false;
+    fail();
+  },
+});
 const phone = useMediaQuery('(max-width: 39.99rem)');
 /** The dog whose screen is open. */
 const dogId = computed(() => (session.me && placeAt(route) ? String(route.params.id) : null));

@@ -159,7 +159,7 @@ export async function dayPlanned(
   };
 }
 
-/** How many sessions of dogs that are here are planned and were held on a day of the kennel. */
+/** How many sessions of dogs that are here are planned on a day of the kennel, and how many were held on it. */
 export async function dayCounts(scope: KennelScope, day: string): Promise<{ planned: number; held: number }> {
   const { timeZone } = await kennelOf(scope);
   const [from, to] = instantsOf([day], timeZone);

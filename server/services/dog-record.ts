@@ -24,7 +24,7 @@ import { skinLookKind } from './skin-looks.ts';
 import { tapingKind } from './tapings.ts';
 
 /** The tables of each part of a record, with what says when a row of them happened. A programme begins with its day. */
-const TABLES: Readonly<Record<RecordPart, readonly (readonly [table: string, at: string, more?: string])[]>> = {
+const TABLES: Readonly<Record<RecordPart, readonly (readonly [table: string, at: string])[]>> = {
   fits: [
     ['plans', 'at'],
     ['fit_checks', 'at'],

@@ -65,4 +65,18 @@ describe('what stands of dogs is kept', () => {
     expect(differ).toEqual([]);
     expect(looked).toBeGreaterThanOrEqual(dogs.length);
   });
+
+  it('of each dog by itself the same as among others, whoever is worked out with it', async () => {
+    const row = await banter.dataSource.getRepository(KennelEntity).findOneByOrFail({ demo: true });
+    const scope = new KennelScope(banter.dataSource, { kennelId: row.id, personId: '', role: 'reader' });
+    const [kennel, now] = [kennelAnswer(row), new Date()];
+    const dogIds = (await scope.raw<{ id: string }>('SELECT id FROM dogs WHERE kennelId = :kennelId')).map(({ id }) => id);
+    for (const kind of STANDING_KINDS.filter(({ of }) => of === 'dog')) {
+      const together = await kind.work(scope, dogIds, kennel, now);
+      for (const id of dogIds) {
+        const alone = (await kind.work(scope, [id], kennel, now)).get(id)!;
+        expect([kind.name, id, alone.data, alone.dues]).toEqual([kind.name, id, together.get(id)!.data, together.get(id)!.dues]);
+      }
+    }
+  });
 });

@@ -102,7 +102,8 @@ export const FIELD_STANDING: StandingKind<FieldDog | null> = {
     // What was felt since a collar went on counts however long ago that was.
     const onSince = [...wears.values()].flatMap(({ worn }) => worn.filter(({ collarId }) => collarIds.includes(collarId)).map(({ from }) => from));
     const day = dayStart(now.getTime(), kennel.timeZone);
-    const toldSince = new Date(Math.min(day - DEVICE_EVENT_DAYS * DAY_MS, ...onSince));
+    const lately = day - DEVICE_EVENT_DAYS * DAY_MS;
+    const toldSince = new Date(Math.min(lately, ...onSince));
     const [events, looks, programmes] = await Promise.all([
       of
         ? scope.all(
@@ -124,9 +125,11 @@ export const FIELD_STANDING: StandingKind<FieldDog | null> = {
       const skin = looks.get(dog.id) ?? [];
       const fitting = fittingDog(dog, latestGirths(card.girths as Taping[]), { today: dayOf(now.getTime(), kennel.timeZone) });
       const girthMm = fitting.skinGirthMm ?? fitting.hairGirthMm;
-      const own = told.filter((event) => 'collarId' in event && event.collarId === collarId);
       const voids = told.filter(({ event }) => event === 'void');
       const worn = wears.get(dog.id)?.worn.find((one) => one.collarId === collarId) ?? null;
+      // Of this device alone, whichever dogs are worked out beside this one.
+      const since = Math.min(lately, worn?.from ?? lately);
+      const own = told.filter((event) => 'collarId' in event && event.collarId === collarId && Date.parse(event.at) >= since);
       const { device } = wearAndDeviceEvents([...own, ...voids]);
       // As it was told last: what drains and runs out since then is reckoned where it is read.
       const toldAt = Math.max(...device.map(({ at }) => at).filter((at) => at <= now.getTime()));

@@ -2,6 +2,7 @@
 /** What is on a dog now, at the foot of a phone on every screen: which collar, where and since when; off in one tap, and back in one. */
 import { clockWords, HOUR_MS, speakHours } from '@banter/core';
 import { computed, ref } from 'vue';
+import SaidBar from '../parts/SaidBar.vue';
 import { useNow } from '../stores/now.ts';
 import { useTell } from '../stores/tell.ts';
 import { useWearing } from '../stores/wearing.ts';
@@ -26,12 +27,8 @@ const off = ({ dogId, dogName, collarId, collarName }: { dogId: string; dogName:
 </script>
 
 <template>
-  <div v-if="first || telling.said.value" role="region" aria-label="On now" class="border-t border-line bg-raised">
-    <p v-if="telling.fault.value" role="alert" class="bg-stop-wash px-3 py-2 text-stop">Not saved. {{ telling.fault.value }}</p>
-    <p v-else-if="telling.last.value.length > 0" role="status" class="flex h-[52px] items-center gap-3 px-3">
-      <span class="min-w-0 grow truncate">{{ telling.said.value }}</span>
-      <button type="button" class="min-h-12 min-w-12 font-semibold underline" @click="telling.undo()">Undo</button>
-    </p>
+  <div v-if="first || telling.said.value || telling.fault.value" role="region" aria-label="On now" class="border-t border-line bg-raised">
+    <div class="px-2"><SaidBar :telling="telling" /></div>
     <ul v-if="open" class="max-h-[50vh] divide-y divide-line overflow-y-auto border-b border-line">
       <li v-for="one in shown" :key="one.dogId + one.collarId" class="flex min-h-[52px] flex-wrap items-center gap-x-3 px-3">
         <span class="min-w-0 grow leading-tight">
@@ -43,7 +40,7 @@ const off = ({ dogId, dogName, collarId, collarName }: { dogId: string; dogName:
         <button type="button" class="min-h-12 min-w-12 font-semibold underline" @click="off(one)">Off</button>
       </li>
     </ul>
-    <div v-if="first && telling.last.value.length === 0" class="flex h-[52px] items-center gap-2 px-3">
+    <div v-if="first" class="flex h-[52px] items-center gap-2 px-3">
       <button type="button" class="min-h-12 min-w-0 grow text-left leading-tight" :aria-expanded="open" @click="open = !open">
         <span class="block truncate text-sm">
           <strong>{{ first.dogName }}</strong> · {{ first.collarName }}<template v-if="shown.length > 1"> and {{ shown.length - 1 }} more</template>

@@ -44,7 +44,13 @@ export function useAlerts() {
     const all: (Alert | false | null)[] = [
       outbox.clockAsk !== null && { id: 'clock', tone: 'stop', text: 'This device’s clock is off.', to: '/outbox', does: 'See' },
       refused > 0 && { id: 'refused', tone: 'stop', text: `${entries(refused)} not saved.`, to: '/outbox', does: 'See' },
-      connection.lost && { id: 'lost', tone: 'mind', text: `No connection. Your entries are on this device and will be sent.${asOf}`, to: null, does: '' },
+      connection.lost && {
+        id: 'lost',
+        tone: 'mind',
+        text: `No connection. What you type stays on this device and is sent when it is back.${asOf}`,
+        to: null,
+        does: '',
+      },
       waits && { id: 'waits', tone: 'mind', text: `${entries(outbox.waiting)} to be sent.`, to: '/outbox', does: 'See' },
       role && {
         id: 'role',

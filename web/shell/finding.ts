@@ -16,8 +16,10 @@ export const useFinding = defineStore('finding', () => {
     document,
     'keydown',
     (event: KeyboardEvent) => {
-      if (!open.value || isReady.value || event.key.length !== 1 || event.ctrlKey || event.metaKey || event.altKey) return;
-      typedEarly.value += event.key;
+      if (!open.value || isReady.value || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === 'Escape') open.value = false;
+      else if (event.key.length === 1) typedEarly.value += event.key;
+      else if (event.key !== 'Enter') return;
       event.preventDefault();
       event.stopPropagation();
     },

@@ -22,7 +22,8 @@ export const useKeys = defineStore('keys', () => {
       return;
     }
     if (!on.value) return;
-    const found = groups.value.flatMap((group) => group.keys).find(({ key }) => key === event.key);
+    // What is on the screen goes before what is everywhere.
+    const found = groups.value.flatMap((group) => group.keys).findLast(({ key }) => key === event.key);
     if (!found) return;
     event.preventDefault();
     found.run();
