@@ -65,7 +65,7 @@ test('a key of the screen goes before one that is everywhere', async ({ page }) 
   await page.keyboard.press('g');
   await expect(page).toHaveURL(/\/door$/);
   await page.goto('/locker');
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Locker', exact: true })).toBeVisible();
   await page.keyboard.press('g');
   await expect(page).toHaveURL(/\/programme$/);
 });
