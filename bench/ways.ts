@@ -4,7 +4,8 @@
  * A way that cannot be walked is named, and the command fails.
  */
 import { chromium, type Locator, type Page } from '@playwright/test';
-import { MEASURED, WAYS, type Step, type Way } from '../e2e/ways.ts';
+import { costOf, partsOf, take } from '../e2e/walk.ts';
+import { MEASURED, WAYS, type Way } from '../e2e/ways.ts';
 
 const base = process.env.BANTER_URL ?? 'http://127.0.0.1:8080';
 const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const;
@@ -25,18 +26,6 @@ const there = async (page: Page, path: string) => {
   await page.waitForLoadState('networkidle');
 };
 
-async function take(page: Page, step: Step): Promise<void> {
-  if ('see' in step) await page.getByRole(step.see[0], { name: step.see[1] }).first().waitFor();
-  else if ('key' in step) await page.keyboard.press(step.key);
-  else if ('press' in step)
-    await page
-      .getByRole(step.press[0], { name: step.press[1], exact: typeof step.press[1] === 'string' })
-      .first()
-      .click();
-  else if (step.into === undefined) await page.keyboard.type(step.type, { delay: 60 });
-  else await page.getByRole('textbox', { name: step.into }).fill(step.type);
-}
-
 type Walked = { presses: number; fields: number; screens: number; seconds: number };
 async function walk(way: Way, size: keyof typeof SIZES): Promise<Walked> {
   const { page, dog, close } = await opened(size);
@@ -47,13 +36,7 @@ async function walk(way: Way, size: keyof typeof SIZES): Promise<Walked> {
     const begun = Date.now();
     for (const step of way.steps) await take(page, step);
     await page.getByRole(way.until[0], { name: way.until[1] }).first().waitFor();
-    const count = (is: (step: Step) => boolean) => way.steps.filter(is).length;
-    return {
-      presses: count((step) => 'press' in step || 'key' in step),
-      fields: count((step) => 'type' in step),
-      screens,
-      seconds: (Date.now() - begun) / 1000,
-    };
+    return { ...costOf(way), screens, seconds: (Date.now() - begun) / 1000 };
   } finally {
     await close();
   }
@@ -88,13 +71,8 @@ for (const size of ['desk', 'phone'] as const) {
   const { page, dog, close } = await opened(size);
   for (const [name, path] of MEASURED) {
     await there(page, path.replace('DOG', dog));
-    const main = page.getByRole('main');
-    const drawing = main.locator('svg[role="img"]').filter({ visible: true });
-    const places = await Promise.all([
-      spanOf(main.getByRole('heading', { level: 1 })),
-      spanOf(drawing),
-      spanOf(main.locator('.press-main').filter({ visible: true })),
-    ]);
+    const { decision, drawing, action } = partsOf(page);
+    const places = await Promise.all([decision, drawing, action].map(spanOf));
     const length = await page.evaluate(() => document.documentElement.scrollHeight);
     console.log(name.padEnd(16) + places.map((one) => one.padStart(12)).join('') + String(length).padStart(9));
   }

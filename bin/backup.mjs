@@ -36,7 +36,7 @@ await run(async () => {
     say(
       `Backed up: ${file}, ${(statSync(file).size / 1e6).toFixed(1)} MB, ${Object.keys(tables).length} tables, ${rows} rows. Loaded again, all of it was there.`,
     );
-    say('Keep it, and the .json beside it, on another machine: whoever has it has every kennel in it.');
+    say('Store it, and the .json beside it, on another machine: whoever has it has every kennel in it.');
   } finally {
     rmSync(part, { force: true });
   }

@@ -22,7 +22,7 @@ const VIEWS = [
   ['bench', '/dogs/@Hale/bench/prong', desk, 'light'],
   ['neck', '/dogs/@Bramble/neck', { width: 1280, height: 1000 }, 'light'],
   ['door-phone', '/dogs/@Nutmeg/door', phone, 'light'],
-  ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 1560 }, 'light'],
+  ['levels', '/dogs/@Bramble/levels', { width: 1280, height: 800 }, 'light'],
   ['programme', '/dogs/@Moss/programme', { width: 1280, height: 1000 }, 'light'],
   ['calendar', '/programme', { width: 1280, height: 1000 }, 'light'],
   ['drill', '/programme/drill?seed=6', desk, 'light', walkADog],
@@ -58,13 +58,13 @@ async function workWithBramble(page) {
   await page.getByRole('button', { name: /^Bramble/ }).click();
   await page.getByRole('radio', { name: 'yard' }).click();
   await page.getByRole('button', { name: 'Begin with Bramble' }).click();
-  await page.getByRole('button', { name: 'Felt: both touch' }).click();
+  await page.getByRole('button', { name: 'Contact good' }).click();
   await page.getByRole('button', { name: /^Press / }).click();
   await page.getByRole('button', { name: /small sign/ }).click();
   await page.evaluate(() => scrollTo(0, 0));
 }
 async function lookAtHazel(page) {
-  await page.getByRole('button', { name: /^Look at «Hazel»/ }).click();
+  await page.getByRole('button', { name: /^Inspect\s*Hazel/ }).click();
   await page.getByRole('radio', { name: 'One bent' }).click();
   await page.getByRole('radio', { name: 'Round and smooth' }).click();
 }
@@ -75,7 +75,7 @@ async function toIda(page) {
 }
 async function asTheOwner(page) {
   await toIda(page);
-  await page.getByRole('button', { name: 'Keep as handed over' }).click();
+  await page.getByRole('button', { name: 'Save handover' }).click();
   await page.getByRole('link', { name: 'The pages (PDF)' }).waitFor();
   await page.getByLabel('Whose').fill('Ida’s phone');
   await page.getByRole('button', { name: 'Make a link' }).click();

@@ -97,7 +97,7 @@ export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link
 export { birthDateFault, Dog, DogFacts, WHERE, type Where } from './records/dog.ts';
 export { broughtUp } from './records/brought-up.ts';
 export type { RecordStep } from './records/record-step.ts';
-export { latestGirths, NewTaping, tapeRequest, Taping } from './records/taping.ts';
+export { latestGirths, takenTaping, NewTaping, tapeRequest, Taping } from './records/taping.ts';
 export { GEAR_INSPECTIONS, Inspection, inspectionFaults, inspectionOf, NewInspection } from './records/inspection.ts';
 export { UPKEEP_LISTS, UpkeepAsked, UpkeepPage, type UpkeepList } from './records/upkeep-page.ts';
 export {
@@ -159,6 +159,7 @@ export {
   DogCards,
   DogCardsAsked,
   DogPage,
+  KennelBench,
   GrowthPage,
   LOCKER_SHELVES,
   LockerAsked,

@@ -13,8 +13,8 @@ const SMALLEST = 2.2250738585072014e-308;
 const isWhole = (text: string) => text.isWellFormed();
 const canBeHeld = (value: number) => value === 0 || Math.abs(value) >= SMALLEST;
 
-const HALF = 'This has half a character, which cannot be kept.';
-const TOO_SMALL = 'This number is too close to nothing to be kept.';
+const HALF = 'This has half a character, which cannot be saved.';
+const TOO_SMALL = 'This number is too close to nothing to be saved.';
 
 /** Refuses text with half a character in it. */
 export const wholeText = zod.check<string>(({ value, issues }) => {

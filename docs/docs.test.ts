@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import { BASE, files } from './repository.ts';
 import { HAPPENING_NAMES, LinesKept, KENNEL_PART_NAMES, kennelFileSchema, kennelPart, NewHappening } from '@banter/contract';
 import { CORE_VERSION, GRAMS_PER_UNIT, MM_PER_UNIT, WEAR_STATES } from '@banter/core';
+import { costOf } from '../e2e/walk.ts';
+import { WAYS } from '../e2e/ways.ts';
 import { describe, expect, it } from 'vitest';
 
 const text = (path: string) => readFileSync(join(BASE, path), 'utf8');
@@ -60,6 +62,13 @@ describe('the documents', () => {
     for (const line of lines) expect(NewHappening.safeParse(line).error).toBeUndefined();
     const answer = JSON.parse(/```json\n(\{ "kept".*\})/.exec(page)![1]!);
     expect(LinesKept.safeParse(answer).error).toBeUndefined();
+  });
+
+  it('give the ways that people walk with what they cost, as they are walked', () => {
+    for (const way of WAYS) {
+      const { presses, fields } = costOf(way);
+      expect(text('docs/design.md')).toContain(`| ${way.name} | ${presses} | ${fields} | ${way.goal} |`);
+    }
   });
 
   it('give a kennel’s file as it is written and read: its published schema, and every part of it', () => {

@@ -101,6 +101,7 @@ export async function putOnBench(page: Page, kind = 'Prong'): Promise<void> {
 
 /** Says at the bench where the collar will be worn, in a kennel that has no place yet. */
 export async function allowHere(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: /^Place, note/ }).click();
   await page.getByRole('button', { name: 'Add a place' }).click();
   await page.getByLabel('Place', { exact: true }).fill('Home field');
   await page.getByRole('button', { name: 'Allowed there: add it' }).click();
@@ -111,7 +112,7 @@ export async function allowHere(page: Page): Promise<void> {
 export async function haveTheUsual(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Size with/ }).click();
   await page.getByRole('button', { name: 'It is here' }).click();
-  await expect(page.getByText('To buy: it does not hang in the locker yet.')).toHaveCount(0);
+  await expect(page.getByText('To buy: not in the locker yet.')).toHaveCount(0);
 }
 
 /** Adds a dog, screens it with nothing found, and stops at its tape. */
@@ -120,15 +121,18 @@ export async function addDog(page: Page, name: string, weight = '29'): Promise<v
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Weight', { exact: true }).fill(weight);
   await page.getByRole('radio', { name: 'Drags its handler' }).click();
-  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'Save and screen' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
-  await page.getByRole('button', { name: 'Keep the screening' }).click();
+  await page.getByRole('button', { name: 'Save screening' }).click();
   await expect(page.getByRole('heading', { name: `Tape ${name}’s neck, high girth first.` })).toBeVisible();
 }
 
 /** Types readings of one site. */
 export async function read(page: Page, site: string, readings: string[]): Promise<void> {
   const group = page.getByRole('group', { name: site });
+  const folded = page.getByRole('button', { name: `Tape the ${site.toLowerCase()}`, exact: true });
+  await group.or(folded).first().waitFor();
+  if ((await group.count()) === 0) await folded.click();
   for (const [index, text] of readings.entries()) await group.getByLabel(`Reading ${index + 1}`).fill(text);
 }
 

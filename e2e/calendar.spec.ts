@@ -38,8 +38,8 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
     await page.getByLabel(`${weekday} from`).fill('09:00');
     await page.getByLabel(`${weekday} to`).fill('10:30');
   }
-  await page.getByRole('button', { name: 'Keep these hours' }).click();
-  await expect(page.getByText('Kept: the kennel.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save hours' }).click();
+  await expect(page.getByText('Saved: the kennel.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan sessions' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Try it' }).click();
@@ -53,12 +53,12 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
     await page.getByLabel(`${weekday} from`).fill('09:00');
     await page.getByLabel(`${weekday} to`).fill('17:00');
   }
-  await page.getByRole('button', { name: 'Keep these hours' }).click();
-  await expect(page.getByText('Kept: the kennel.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save hours' }).click();
+  await expect(page.getByText('Saved: the kennel.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan sessions' }).click();
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText('56 sessions have a place.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep these 56' }).click();
+  await page.getByRole('button', { name: 'Save these 56' }).click();
   await expect(page.getByRole('button', { name: /^Undo: 56 sessions/ })).toBeVisible();
 
   // The week after this one lies ahead whole.

@@ -31,8 +31,8 @@ test('two screens open on Today while a third works: both tell it, in the same o
   const collarId = uuidv7();
   await put(third, `/api/collars/${collarId}`, { kind: 'prong', name: 'Sedge', metal: null, condition: 'sound', numbers: PRONG_NUMBERS, measuredOn: '2026-03-01', note: '', retiredAt: null }); // prettier-ignore
   for (const screen of [page, other]) {
-    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Look at Sedge.');
-    await expect(screen.getByRole('region', { name: 'Gear and law' }).getByText('Look at Sedge.', { exact: true })).toBeVisible();
+    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Inspect Sedge.');
+    await expect(screen.getByRole('region', { name: 'Gear and law' }).getByText('Inspect Sedge.', { exact: true })).toBeVisible();
   }
   await tapedDog(third, 'Bracken', 29, { high: 398 });
   for (const screen of [page, other]) {
@@ -40,12 +40,12 @@ test('two screens open on Today while a third works: both tell it, in the same o
     await expect(screen.getByRole('region', { name: 'Dogs' }).getByText('Bracken: Choose and size a collar.', { exact: true })).toBeVisible();
   }
   // One tap leads to where it is done; done there, it is gone here and on the other screen.
-  await page.getByRole('link', { name: 'Look : Look at Sedge' }).click();
-  await expect(page.getByRole('region', { name: 'Look at Sedge' })).toBeVisible();
+  await page.getByRole('link', { name: 'Inspect : Inspect Sedge' }).click();
+  await expect(page.getByRole('region', { name: 'Inspect Sedge' })).toBeVisible();
   await page.getByRole('button', { name: 'The rest is good' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Sedge is sound.')).toBeVisible();
-  await expect(other.getByText('Look at Sedge.')).toHaveCount(0);
+  await expect(other.getByText('Inspect Sedge.')).toHaveCount(0);
   await third.close();
 });
 
@@ -56,9 +56,9 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   // Measured and called sound, it counts as inspected that day.
   await expect(row).toContainText('measured and sound on');
   await row.getByRole('button').click();
-  const form = page.getByRole('region', { name: /^Look at / });
+  const form = page.getByRole('region', { name: /^Inspect / });
   await expect(form.getByRole('img', { name: 'bad: Square or sharp' })).toBeVisible();
-  await expect(form.getByRole('button', { name: 'Look at all of it first' })).toBeDisabled();
+  await expect(form.getByRole('button', { name: 'Check all of it first' })).toBeDisabled();
   await form.getByRole('radio', { name: 'One bent' }).click();
   await form.getByRole('button', { name: 'The rest is good' }).click();
   await expect(form.getByText('Straighten it by hand, and try it.')).toBeVisible();
@@ -77,7 +77,7 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   await scrapped.getByText('Scrapped').click();
   await scrapped.getByRole('button').click();
   await page.getByRole('button', { name: 'The rest is good' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText(/is sound\.$/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Scrapped' })).toHaveCount(0);
 });
@@ -99,7 +99,7 @@ test('a pup with a gap and a slip of the pen: the slip is found and struck out, 
   await expect(page.getByText(/A point too early\?/)).toBeVisible();
   await page.getByRole('button', { name: 'Delete entry' }).click();
   await page.getByRole('textbox', { name: 'Weight' }).fill('23.4');
-  await page.getByRole('button', { name: 'Keep the weighing' }).click();
+  await page.getByRole('button', { name: 'Save weight' }).click();
   await expect(page.getByRole('row').filter({ hasText: '23.4 kg' })).toBeVisible();
   expect((await (await page.request.get(`/api/dogs/${dogId}`)).json()) as object).toMatchObject({ weightG: 23_400 });
 });
@@ -107,6 +107,7 @@ test('a pup with a gap and a slip of the pen: the slip is found and struck out, 
 test('the bench draws what a collar presses with under a leash, and says what the model leaves out', async ({ page }) => {
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/bench/prong`);
+  await page.getByRole('tab', { name: 'Load' }).click();
   const load = page.getByRole('region', { name: 'Load under a leash' });
   await expect(load.getByRole('img', { name: /each tip carries/ })).toBeVisible();
   const tip = async () => Number(/([\d.]+) N/.exec((await load.getByRole('definition').nth(1).textContent())!)![1]);
@@ -127,7 +128,7 @@ test('a class is kitted up out of the locker, worked out whole in the browser, a
   // Two dogs of one neck and one prong: the second one’s is bought.
   await page.getByRole('checkbox', { name: 'Teasel' }).check();
   await page.getByLabel('Kind for Teasel').selectOption({ label: 'Prong' });
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two dogs kitted up: buy one collar/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^2 dogs kitted up: buy one collar/);
   await expect(page.getByRole('region', { name: 'Pick list' }).getByText('Buy:')).toHaveCount(1);
   await expectAccessible(page);
   // Another prong of that size in the locker: nothing is bought any more.
@@ -136,7 +137,7 @@ test('a class is kitted up out of the locker, worked out whole in the browser, a
   await page.getByRole('checkbox', { name: 'Yarrow' }).check();
   await page.getByRole('checkbox', { name: 'Teasel' }).check();
   await page.getByLabel('Kind for Teasel').selectOption({ label: 'Prong' });
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Two dogs kitted up: nothing to buy/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^2 dogs kitted up: nothing to buy/);
 });
 
 test('a calendar elsewhere gets a private address once, and it is taken back', async ({ page }) => {
@@ -151,8 +152,8 @@ test('a calendar elsewhere gets a private address once, and it is taken back', a
   await page.reload();
   await expect(page.getByText(address)).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Addresses' })).toContainText('Corin’s phone');
-  await page.getByRole('button', { name: /^Take it back/ }).click();
-  await expect(page.getByText('Taken back (1)')).toBeVisible();
+  await page.getByRole('button', { name: /^Withdraw/ }).click();
+  await expect(page.getByText('Withdrawn (1)')).toBeVisible();
   expect((await page.request.get(address)).status()).toBe(404);
 });
 

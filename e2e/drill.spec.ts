@@ -12,7 +12,7 @@ test('a handling drill: ten scenes answered by keys, told in time and held on to
   await page.clock.install();
   await page.goto('/programme/drill?seed=11');
   await expect(heading(page)).toHaveText('Walk a drawn dog.');
-  await expect(page.getByText('Nobody has done one yet.')).toBeVisible();
+  await expect(page.getByText('No drill logged yet.')).toBeVisible();
   await expectAccessible(page);
   // From here on time passes only as it is told to: a slow machine makes no slow hand.
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
@@ -60,12 +60,12 @@ test('a programme of the kennel’s own is made from the trade’s, survives a r
   await page.getByRole('button', { name: 'Make our own of Wear first' }).click();
   await expect(page.getByLabel('Name')).toHaveValue('Bog first');
   await page.getByLabel('Tries that go well').nth(1).fill('11');
-  await page.getByRole('button', { name: 'Keep this programme' }).click();
+  await page.getByRole('button', { name: 'Save programme' }).click();
   await expect(page.getByText('More cannot go well than are tried.').first()).toBeVisible();
   await page.getByLabel('Tries that go well').nth(1).fill('7');
   await page.getByRole('button', { name: 'Stage 2 earlier' }).click();
   await page.getByRole('button', { name: 'Take out stage 3' }).click();
-  await page.getByRole('button', { name: 'Keep this programme' }).click();
+  await page.getByRole('button', { name: 'Save programme' }).click();
   await expect(page.getByText('Pressure and release → Worn on the dam')).toBeVisible();
 
   const dogId = await tapedDog(page, 'Yarrow', 22, {});
@@ -78,7 +78,7 @@ test('a programme of the kennel’s own is made from the trade’s, survives a r
   await expect(page.getByText('A dog is in it: each keeps the copy it began with')).toBeVisible();
   await page.getByRole('button', { name: 'Take out stage 1' }).click();
   await page.getByLabel('No longer offered').check();
-  await page.getByRole('button', { name: 'Keep this programme' }).click();
+  await page.getByRole('button', { name: 'Save programme' }).click();
   await expect(page.getByText('Bog first, no longer offered')).toBeVisible();
   await page.goto(`/dogs/${dogId}/programme`);
   await expect(heading(page)).toHaveText('Stay with «Pressure and release».');

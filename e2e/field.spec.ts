@@ -53,7 +53,7 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   let cold = await context.newPage();
   await cold.setViewportSize(phone);
   await beginWith(cold);
-  await tap(cold, 'Felt: both touch');
+  await tap(cold, 'Contact good');
   await tap(cold, /^Press 1$/);
   await tap(cold, /small sign/);
   cold = await killed(cold, context);
@@ -66,7 +66,7 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   await tap(cold, /^Press 1$/);
   await tap(cold, /did it/);
   await cold.getByPlaceholder('A note').fill('Wind from the bog.');
-  await tap(cold, 'Keep note');
+  await tap(cold, 'Save note');
   cold = await killed(cold, context);
   await expect(cold.getByText('Wind from the bog.')).toBeVisible();
   await expect(cold.getByText(/^11 entries safe on this device/)).toBeVisible();
@@ -104,7 +104,7 @@ test('guards stand above the press in words; a ceiling bars it, and nothing prop
   await tap(page, 'They do not touch');
   await expect(guards.getByText('The contacts did not touch when last felt: strap, hair and posts first.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Press / })).toHaveCount(0);
-  await tap(page, 'Felt: both touch');
+  await tap(page, 'Contact good');
   await page.getByLabel('Level').fill('8');
   await page.getByLabel('Level').press('Enter');
   await expect(guards.getByText('The cap for this dog is 6: 8 is above it.')).toBeVisible();
@@ -133,7 +133,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await page.setViewportSize(phone);
   await dressedDog(page);
   await beginWith(page);
-  await tap(page, 'Felt: both touch');
+  await tap(page, 'Contact good');
   await page.getByLabel('Level').fill('9');
   await page.getByLabel('Level').press('Enter');
   await tap(page, /^Press 9$/);
@@ -143,7 +143,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await tap(page, 'End the session');
   await page.reload();
   await beginWith(page);
-  await tap(page, 'Felt: both touch');
+  await tap(page, 'Contact good');
   await expect(page.getByText('last needed 9 here (yard)')).toBeVisible();
   await expect(page.getByLabel('Level')).toHaveValue('9');
   await tap(page, 'A step up');
@@ -172,7 +172,7 @@ test('the level it notices is found by an up-down run from the lowest, with the 
   await beginWith(page, 'Yarrow', 'home', 'Find the level it notices');
   await expect(page.getByRole('heading', { name: 'Feel the contact first.' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Press / })).toHaveCount(0);
-  await tap(page, 'Felt: both touch');
+  await tap(page, 'Contact good');
   // It notices from 4 up: 1 2 3 4, then 3 and 4 in turn, six turns.
   for (let trial = 0; trial < 12; trial += 1) {
     const press = page.getByRole('button', { name: /^Press \d+$/ });
@@ -236,7 +236,7 @@ test('a session of this phone that was ended is no other’s, and contact once f
   await page.setViewportSize(phone);
   await dressedDog(page);
   await beginWith(page);
-  await tap(page, 'Felt: both touch');
+  await tap(page, 'Contact good');
   await tap(page, 'Soaked or re-strapped');
   await expect(page.getByRole('list', { name: 'Before the press' }).getByText('Contact has not been felt since it went on: feel it first.')).toBeVisible();
   await kept(page);

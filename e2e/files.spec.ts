@@ -27,7 +27,7 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   await expect(other.getByRole('row', { name: /tapings/i })).toContainText('7');
   await expectAccessible(other);
   await other.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(other.getByText('It is in. All of it was kept.')).toBeVisible();
+  await expect(other.getByText('It is in. All of it was saved.')).toBeVisible();
   await other.goto('/dogs');
   await expect(other.getByRole('link', { name: /Teasel/ }).first()).toBeVisible();
 

@@ -37,7 +37,7 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
   expect(await paper.evaluate((one) => getComputedStyle(one).color)).toBe('rgb(24, 39, 35)');
   await page.emulateMedia({ media: 'screen', colorScheme: 'light' });
-  await page.getByRole('button', { name: 'Keep as handed over' }).click();
+  await page.getByRole('button', { name: 'Save handover' }).click();
   await expect(page.getByRole('link', { name: 'The pages (PDF)' })).toBeVisible();
 
   await page.getByLabel('Whose').fill('Ida’s phone');
@@ -46,7 +46,7 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   const theirs = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block', acceptDownloads: true });
   const owner = await theirs.newPage();
   await owner.goto(link);
-  await expect(owner.getByRole('heading', { level: 1 })).toContainText('to look at today');
+  await expect(owner.getByRole('heading', { level: 1 })).toContainText('to check today');
   await expectAccessible(owner);
   expect(await owner.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await theirs.setOffline(true);
@@ -93,7 +93,7 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(page.getByText(/Ida’s phone took the pages/)).toBeVisible();
   await expect(page.getByText(/Ida’s phone ticked: /)).toBeVisible();
 
-  await page.getByRole('button', { name: /Take it back.*Ida’s phone/ }).click();
+  await page.getByRole('button', { name: /Withdraw.*Ida’s phone/ }).click();
   await expect(page.getByText('No longer holding (1)')).toBeVisible();
   await owner.goto(link);
   await owner.reload();

@@ -58,6 +58,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await expect(page.getByText(/higher/i)).toHaveCount(0);
 
   // Presses: read out by key, narrowed by key, and what is shown goes out as CSV.
+  await page.getByRole('tab', { name: 'Presses' }).click();
   const presses = page.getByRole('group', { name: /^Presses over time/ });
   await presses.focus();
   await page.keyboard.press('ArrowLeft');
@@ -73,10 +74,11 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await page.getByRole('button', { name: 'Whole record' }).click();
   await expect(page.getByRole('heading', { name: '16 sessions' })).toBeVisible();
 
+  await page.getByRole('tab', { name: 'Cap' }).click();
   await page.getByRole('button', { name: 'Set one' }).click();
-  await page.getByLabel('Cap').fill('120');
+  await page.getByRole('textbox', { name: 'Cap' }).fill('120');
   await expect(page.getByText('This device’s scale goes from 1 to 100.')).toBeVisible();
-  await page.getByLabel('Cap').fill('12');
+  await page.getByRole('textbox', { name: 'Cap' }).fill('12');
   await page.getByLabel('Why').fill('Until the strap is right.');
   await page.getByRole('button', { name: 'Set it' }).click();
   await expect(page.getByText('Cap 12, set by Robin: Until the strap is right.')).toBeVisible();

@@ -51,14 +51,14 @@ test('house rules show what a change would mean for which dogs before it is kept
   await enterDemo(page);
   await page.goto('/house');
   const change = page.getByRole('region', { name: 'What would change' });
-  await expect(change.getByText(/stand here before you keep it/)).toBeVisible();
+  await expect(change.getByText(/stand here before you save/)).toBeVisible();
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
   const fern = change.getByRole('listitem').filter({ hasText: 'Fern, prong' });
   await expect(fern).toContainText('2.25 mm prong, 15 links');
   await expect(fern).toContainText('→ Between two sizes: Alder, 3.0 mm prong, 11 links');
   await page.getByLabel('Most slack of a prong at rest').fill('a lot');
   await expect(page.getByText('This cannot be read as a number yet.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep the rules' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save rules' })).toBeDisabled();
   await page.getByLabel('Most slack of a prong at rest').fill('15');
   await expect(change.getByRole('listitem').filter({ hasText: 'Bramble, prong, worn now' })).toBeVisible();
 });
@@ -73,7 +73,7 @@ test('a collar of another kind is added with its own numbers; a range reversed g
   await page.getByLabel('Main strap, longest').fill('28');
   await page.getByLabel('Control loop, round its inside').fill('16 cm');
   await page.getByLabel('Width').fill('1 1/2 in');
-  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await page.getByRole('button', { name: 'Save numbers' }).click();
   await expect(page.getByText(/^Say whether these numbers were measured/)).toBeVisible();
   await expect(page.getByText('This must not be below «Main strap, shortest».')).toBeVisible();
   await expect(page.getByLabel('Control loop, round its inside')).toHaveValue('16 cm');
@@ -81,15 +81,15 @@ test('a collar of another kind is added with its own numbers; a range reversed g
   await page.getByLabel('Main strap, longest').fill('43');
   await page.getByRole('radio', { name: 'Measured today' }).click();
   // Measured and sound counts as looked over: nobody's «sound» is filled in.
-  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await page.getByRole('button', { name: 'Save numbers' }).click();
   await expect(page.getByText(/^Say how it is: a collar that is measured and sound counts/)).toBeVisible();
   await page.getByRole('radio', { name: 'Sound' }).click();
-  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await page.getByRole('button', { name: 'Save numbers' }).click();
   await expect(page.getByText('martingale 28.0 cm to 43.0 cm, 38 mm wide, cloth loop')).toBeVisible();
   // A new name measures nothing: it is asked for no ruler, and the numbers stay measured on their day.
   await page.getByRole('link', { name: 'Willow' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Sallow');
-  await page.getByRole('button', { name: 'Keep the numbers' }).click();
+  await page.getByRole('button', { name: 'Save numbers' }).click();
   await expect(page.getByRole('link', { name: 'Sallow' })).toBeVisible();
   await expect(page.getByText('Measured', { exact: true })).toBeVisible();
 });
@@ -142,10 +142,10 @@ test('a lead is put in the locker with its size in feet, changed, and scrapped; 
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Old brown');
   await page.getByLabel('Length').fill('four feet');
-  await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
   await page.getByLabel('Length').fill('4 ft');
   await page.getByLabel('Width').fill('1/2 in');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   const piece = page.getByRole('listitem').filter({ hasText: 'Old brown' });
   await expect(piece).toContainText('1.22 m');
   // The dog’s kit knows that it is there.
@@ -187,14 +187,14 @@ test('one collar, two dogs: re-linked for the second, the first is told on every
   // A second dog is put on the bench with the same collar: the bench says for whom it is made up.
   const second = await tapedDog(page, 'Teasel', 28, { ...WHOLE, high: 370 }, placeId);
   await page.goto(`/dogs/${second}/bench/prong`);
-  await expect(page.getByText('Hazel is made up for Yarrow now: 11 links (6 left, 5 right).')).toBeVisible();
+  await expect(page.getByText('Hazel is set for Yarrow now: 11 links (6 left, 5 right).')).toBeVisible();
   const planId = uuidv7();
   const split = { left: 5, right: 5 };
   await put(page, `/api/plans/${planId}`, { dogId: second, collarId, kind: 'prong', choices: { ...choices, split }, placeId, note: '', at: now() });
   const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
   await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: second, planId, kind: 'prong', on: split, answers, note: '', at: now() });
 
-  const told = 'Hazel is made up for Teasel now, 10 links (5 left, 5 right): put one link back in first.';
+  const told = 'Hazel is set for Teasel now, 10 links (5 left, 5 right): put one link back in first.';
   await page.goto(`/dogs/${first}`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(told);
   await page.goto(`/dogs/${first}/check?kind=prong`);
@@ -209,7 +209,7 @@ test('one collar, two dogs: re-linked for the second, the first is told on every
   const back = plans.find(({ kind }) => kind === 'prong') as unknown as { id: string };
   await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: first, planId: back.id, kind: 'prong', on: { left: 6, right: 5 }, answers, note: '', at: now() });
   await page.goto(`/dogs/${second}`);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Hazel is made up for Yarrow now, 11 links (6 left, 5 right): take one link out first.');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Hazel is set for Yarrow now, 11 links (6 left, 5 right): take one link out first.');
 });
 
 test('a dog that wears two collars is checked in each by itself', async ({ page }) => {
@@ -229,23 +229,23 @@ test('a dog has a school of its own where it needs one, with the reason; the oth
   await page.getByRole('link', { name: 'Change', exact: true }).click();
   await page.getByText('Otherwise than the house, for this dog').click();
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
-  await page.getByRole('button', { name: 'Keep the change' }).click();
-  await expect(page.getByText('Not kept yet: something above needs another look.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save change' }).click();
+  await expect(page.getByText('Not saved yet: something above needs another look.')).toBeVisible();
   await page.getByLabel('Why').fill('Thick ruff; a finer one is lost in it.');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save change' }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
   await openBench(page, 'Fern');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out two links, one each side.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out 2 links, one each side.');
   await openDog(page, 'Fern');
   await page.getByRole('link', { name: 'Change', exact: true }).click();
   await expect(page.getByLabel('Why')).toHaveValue('Thick ruff; a finer one is lost in it.');
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'As the house' }).click();
   await expect(page.getByLabel('Why')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save change' }).click();
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
   await openBench(page, 'Fern');
   await expect(page.getByText('3.0 mm sits between two sizes; 2.25 mm has a smaller link and lands inside.').first()).toBeVisible();
-  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Take out two links, one each side.');
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Take out 2 links, one each side.');
   // Opened and left again, a form is no work of anybody’s: the next time it shows what is kept.
   await page.goBack();
   await openDog(page, 'Fern');

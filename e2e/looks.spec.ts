@@ -95,7 +95,8 @@ test('light and dark follow the system, or the choice made here', async ({ page 
 
 test('an empty kennel shows the path as its next step', async ({ page }) => {
   await makeKennel(page);
-  await expect(page.getByRole('listitem').getByRole('heading')).toHaveText([/Add a dog/, /Tape and bench/, /Check/]);
+  await expect(page.getByRole('main').getByRole('link', { name: 'Prong', exact: true })).toHaveAttribute('href', '/fit?kind=prong');
+  await expect(page.getByRole('link', { name: 'What would you use?' })).toBeVisible();
   await expectAccessible(page);
   await addDog(page, 'Vetch');
   await dogScreen(page, 'Fit', 'Bench');

@@ -108,7 +108,7 @@ test('contacts: moved with one tap, never over flagged skin, and red skin takes 
   await page.getByRole('radio', { name: '1 pink' }).click();
   await page.getByRole('radio', { name: 'Loose' }).click();
   await expect(page.getByText('A fit that moves or presses rubs.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save skin check' }).click();
   await expect(heading(page)).toHaveText(/^Pink at 12 o’clock: it rests until/);
   await part(page, 'Contacts').click();
   await expect(heading(page)).toHaveText(/^Move it to \d+ o’clock now\.$/);
@@ -118,7 +118,7 @@ test('contacts: moved with one tap, never over flagged skin, and red skin takes 
   await page.getByRole('radio', { name: /^3 o’clock/ }).click();
   await page.getByRole('radio', { name: '2 red or hairless' }).click();
   await expect(page.getByText('The collar stays off, and a vet is asked')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save skin check' }).click();
   await expect(heading(page)).toHaveText(/ask a vet/);
   await part(page, 'Contacts').click();
   await expect(heading(page)).toHaveText('Take it off, and ask a vet about the skin.');
@@ -146,7 +146,7 @@ test('a photo goes with a look; what is no photo is refused in words, and what w
   await page.reload();
   await expect(page.getByText('Picked up where you left off.')).toBeVisible();
   await expect(page.getByLabel(/^Note/)).toHaveValue('Under the left contact');
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save skin check' }).click();
   await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toBeVisible();
   await expect(page.getByText('Under the left contact')).toBeVisible();
 });
@@ -204,7 +204,7 @@ test('the check at the door, on a phone: never green by default, and green once 
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
   await page.goto(`/dogs/${dogId}/door`);
   // What the check answered of the skin is not asked again.
-  await expect(heading(page)).toHaveText('Not yet: stack, rig, contacts, routine and supervision.');
+  await expect(heading(page)).toHaveText('Not ready: 5 checks left.');
   await expectAccessible(page);
   await fitsTheScreen();
   await page.getByRole('main').getByRole('link', { name: /Rig/ }).click();
@@ -221,10 +221,10 @@ test('the check at the door, on a phone: never green by default, and green once 
   await routine.getByRole('button', { name: /^Done\s*: Covers shut/ }).click();
   await expect(routine.getByRole('button', { name: /^Done\s*: Covers shut/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
-  await routine.getByRole('button', { name: /^Both touch/ }).click();
+  await routine.getByRole('button', { name: /^Contact good/ }).click();
   // A soaked dog’s contacts are to be felt again.
   await routine.getByRole('button', { name: 'Dog soaked' }).click();
-  await routine.getByRole('button', { name: /^Both touch/ }).click();
+  await routine.getByRole('button', { name: /^Contact good/ }).click();
   await fitsTheScreen();
   await part(page, 'Skin').click();
   await page.getByRole('button', { name: 'Log neck clear' }).click();
@@ -328,7 +328,7 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   const day = new Date(Date.now() - 5 * 86_400_000).toISOString().slice(0, 10);
   await on.fill(`${day}T10:00`);
   await off.fill(`${day}T09:00`);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toHaveText(/cannot end before it begins/);
   // Its contacts sat here, and were moved there meanwhile.
   await page.getByRole('radio', { name: /remote/i }).click();
@@ -337,10 +337,10 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   await off.fill(`${day}T11:30`);
   await page.getByLabel('Moved at').fill(`${day}T12:00`);
   await page.getByLabel('Moved to').selectOption('9');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toHaveText(/between when it went on and when it came off/);
   await page.getByLabel('Moved at').fill(`${day}T11:00`);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   const told = page.getByRole('listitem').filter({ hasText: '10:00 – 11:30' });
   await expect(told).toContainText('worked from 10:00');
   await expect(told).toContainText(/9 o’clock/);
@@ -349,7 +349,7 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   await page.getByRole('radio', { name: /remote/i }).click();
   await on.fill(`${day}T11:00`);
   await off.fill(`${day}T12:00`);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/the two wears would overlap/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
 
@@ -406,8 +406,8 @@ test('a bridge gets a key once, tells events with it, and is taken back', async 
   await page.reload();
   await expect(page.getByText(/^heard of/)).toBeVisible();
   await expect(page.getByText(key)).toHaveCount(0);
-  await page.getByRole('button', { name: /^Take its key back/ }).click();
-  await expect(page.getByText('Taken back (1)')).toBeVisible();
+  await page.getByRole('button', { name: /^Withdraw key/ }).click();
+  await expect(page.getByText('Withdrawn (1)')).toBeVisible();
   expect((await tell()).status()).toBe(401);
 });
 

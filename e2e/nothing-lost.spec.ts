@@ -22,7 +22,7 @@ test('a lost connection in the middle of saving: it is safe on this device, and 
   await addDog(page, 'Yarrow');
   await read(page, 'High girth', ['39.8', '39.9', '39.7']);
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
   await openAlerts(page);
   await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
@@ -46,7 +46,7 @@ test('an answer that never came: the same request again is kept once', async ({ 
     await route.fetch();
     await route.abort();
   });
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible({ timeout: 15_000 });
   await openDog(page, 'Campion');
   await expect(page.getByRole('region', { name: 'What happened' }).getByRole('listitem').getByText('Taped', { exact: true })).toHaveCount(1);
@@ -72,12 +72,13 @@ test('a bench made up by hand and its note are there after a reload, and go when
   await enterDemo(page);
   await openBench(page, 'Bramble');
   await page.getByRole('button', { name: /^10 links:/ }).click();
-  await page.getByLabel(/Why keep it all the same/).fill('He is clipped tomorrow');
+  await page.getByLabel(/Why save it anyway/).fill('He is clipped tomorrow');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s left.');
-  await expect(page.getByLabel(/Why keep it all the same/)).toHaveValue('He is clipped tomorrow');
+  await expect(page.getByLabel(/Why save it anyway/)).toHaveValue('He is clipped tomorrow');
   await page.getByRole('button', { name: 'Start afresh' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: eleven links.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: 11 links.');
+  await page.getByRole('tab', { name: /^Place, note/ }).click();
   await expect(page.getByLabel(/Note/)).toHaveValue('');
 });
 
@@ -85,19 +86,20 @@ test('what was made up on the bench for another tape is dropped with a word, and
   await makeKennel(page);
   await addDog(page, 'Sedge');
   await read(page, 'High girth', ['39.8', '39.8', '39.8']);
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await putOnBench(page);
   await haveTheUsual(page);
   await page.getByRole('button', { name: /^13 links:/ }).click();
-  await page.getByLabel(/Why keep it all the same/).fill('She is clipped tomorrow');
+  await page.getByLabel(/Why save it anyway/).fill('She is clipped tomorrow');
   const bench = page.url();
   await dogScreen(page, 'Fit', 'Tape');
   await read(page, 'High girth', ['41.0', '41.0', '41.1']);
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByRole('main').getByRole('link', { name: 'Prong', exact: true })).toBeVisible();
   await page.goto(bench);
-  await expect(page.getByText('What was made up here no longer fits the records')).toBeVisible();
-  await expect(page.getByLabel(/Note|Why keep it all the same/)).toHaveValue('She is clipped tomorrow');
+  await expect(page.getByText('What was set up here no longer fits the newer records.')).toBeVisible();
+  await page.getByRole('tab', { name: /^Place, note/ }).click();
+  await expect(page.getByLabel(/Note|Why save it anyway/)).toHaveValue('She is clipped tomorrow');
 });
 
 test('what is typed on any screen is there after a reload, offline too: rules, a weight, a wearing, a place, a link, a note', async ({
@@ -134,7 +136,7 @@ test('what is typed on any screen is there after a reload, offline too: rules, a
   await page.goto('/house');
   await expect(page.getByRole('textbox', { name: 'Kennel' })).toHaveValue('Gorse and Furze');
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Keep the rules' }).click();
+  await page.getByRole('button', { name: 'Save rules' }).click();
   await openAlerts(page);
   await expect(page.getByText('No connection. What you type stays on this device')).toBeVisible();
   await context.setOffline(false);
@@ -162,13 +164,13 @@ test('a sign-in that has ended: what was typed is still there after signing in a
   await page.goto('/dogs/new');
   await page.getByLabel('Name', { exact: true }).fill('Clover');
   await context.clearCookies();
-  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'Save and screen' }).click();
   await page.getByRole('link', { name: 'Sign in again' }).click();
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Clover');
-  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'Save and screen' }).click();
   await expect(page.getByRole('heading', { name: 'What speaks against a collar on Clover?' })).toBeVisible();
 });
 
@@ -182,11 +184,11 @@ test('two people change the same dog: the second is told, loses nothing, and can
   const other = await context.newPage();
   await other.goto(edit);
   await other.getByLabel('Owner').fill('Somebody else');
-  await other.getByRole('button', { name: 'Keep the change' }).click();
+  await other.getByRole('button', { name: 'Save change' }).click();
   await expect(other.getByText('Somebody else')).toBeVisible();
 
   await page.getByLabel('Notes').fill('My note');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save change' }).click();
   await expect(page.getByText('Somebody has changed this since. Yours is still here.')).toBeVisible();
   await expect(page.getByLabel('Notes')).toHaveValue('My note');
   await page.getByRole('button', { name: 'Show theirs' }).click();
@@ -196,7 +198,7 @@ test('two people change the same dog: the second is told, loses nothing, and can
 test('bad input gets a plain sentence at its field, and nothing is kept', async ({ page }) => {
   await makeKennel(page);
   await page.goto('/dogs/new');
-  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'Save and screen' }).click();
   await expect(page.getByText('A dog needs a name.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('x'.repeat(5000));
   await expect(page.getByText('This is too long: at most 60 characters.')).toBeVisible();
@@ -207,7 +209,7 @@ test('bad input gets a plain sentence at its field, and nothing is kept', async 
   await page.getByLabel('Weight', { exact: true }).fill('300');
   await expect(page.getByText(/A dog weighs between/)).toBeVisible();
   await page.getByLabel('Weight', { exact: true }).fill('62 lb');
-  await page.getByRole('button', { name: 'Keep, and screen it' }).click();
+  await page.getByRole('button', { name: 'Save and screen' }).click();
   await expect(page.getByRole('heading', { name: 'What speaks against a collar on <img src=x onerror=alert(1)>?' })).toBeVisible();
   await dogScreen(page, 'Fit', 'Tape');
   await expect(page.getByRole('heading', { name: 'Tape <img src=x onerror=alert(1)>’s neck, high girth first.' })).toBeVisible();
@@ -221,15 +223,15 @@ test('bad input gets a plain sentence at its field, and nothing is kept', async 
   ]) {
     await high.getByLabel('Reading 1').fill(typed!);
     await expect(high.getByText(sentence!)).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Keep, and size a collar' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Save and size' })).toBeDisabled();
   }
   await read(page, 'High girth', ['39', '43']);
   await expect(high.getByText('The readings lie 40 mm apart, more than the 6 mm allowed: take another.')).toBeVisible();
-  await expect(high.getByText('Two readings always ask for a third')).toBeVisible();
+  await expect(high.getByText('2 readings always ask for a third')).toBeVisible();
   await read(page, 'High girth', ['39', '39.1', '39.2']);
   await read(page, 'Head girth', ['36', '36.1', '36.2']);
   await expect(page.getByText(/^The head, 36.1 cm, comes out smaller than the neck, 39.1 cm/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep, and size a collar' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Save and size' })).toBeEnabled();
 });
 
 test('a taping is corrected by a new one; the old stays, struck through', async ({ page }) => {
@@ -237,14 +239,14 @@ test('a taping is corrected by a new one; the old stays, struck through', async 
   await addDog(page, 'Sorrel', '27');
   await read(page, 'High girth', ['47.8', '47.9', '47.7']);
   await expect(page.getByRole('heading', { name: 'Was the high girth taken lower down?' })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible();
   await dogScreen(page, 'Keep', 'Record');
   await expect(page.getByRole('heading', { name: 'Tape again: the high girth may have been taken lower down.' })).toBeVisible();
   await page.getByRole('region', { name: 'What happened' }).getByText('High girth 47.8 cm').click();
   await page.getByRole('link', { name: 'Correct this taping' }).click();
   await read(page, 'High girth', ['39.2', '39.1', '39.3']);
-  await page.getByRole('button', { name: 'Keep the correction' }).click();
+  await page.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByRole('heading', { name: 'Choose and size a collar.' })).toBeVisible();
   await expect(page.getByText('corrected later')).toBeVisible();
 });
@@ -261,7 +263,7 @@ test('«no, behind the ears» settles the doubt of a high girth for that taping,
   await expect(doubt).toBeVisible();
   await settle.click();
   await expect(page.getByText(/^Taped behind the ears, as was asked/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByRole('heading', { name: /^Nothing in the locker fits/ })).toBeVisible();
   await dogScreen(page, 'Keep', 'Record');
   await expect(page.getByRole('heading', { name: 'Choose and size a collar.' })).toBeVisible();
@@ -271,7 +273,7 @@ test('a doubt that was left open is settled at the bench with one press', async 
   await makeKennel(page);
   await addDog(page, 'Tussock', '13');
   await read(page, 'High girth', ['38', '38', '38']);
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await putOnBench(page);
   await page.getByRole('button', { name: 'Size with these three' }).click();
   await page.getByRole('button', { name: 'No, behind the ears' }).click();

@@ -68,23 +68,23 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
 
   page = await cold(context, page, `/dogs/${dogId}/check?kind=prong`);
   await answerCheck(page);
-  await page.getByRole('button', { name: 'Keep check 2' }).click();
+  await page.getByRole('button', { name: 'Save check' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
 
   page = await cold(context, page, `/dogs/${dogId}/tape`);
   await read(page, 'High girth', ['39.9', '40.0', '39.9']);
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).click();
+  await page.getByRole('button', { name: 'Save and size' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
 
   page = await cold(context, page, `/dogs/${dogId}/growth`);
   await page.getByLabel('Weight', { exact: true }).fill('30');
-  await page.getByRole('button', { name: 'Keep the weighing' }).click();
+  await page.getByRole('button', { name: 'Save weight' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
 
   page = await cold(context, page, '/outbox');
   await expect(heading(page)).toHaveText('Not saved yet');
   const waiting = page.getByRole('region', { name: /^To be sent/ });
-  for (const words of [/off/i, 'Look at the skin: Yarrow', 'Fit check: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
+  for (const words of [/off/i, 'Skin check: Yarrow', 'Fit check: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
   await expectAccessible(page);
 
   await context.setOffline(false);

@@ -48,7 +48,7 @@ test('a colleague comes by a link, reads, is let work, and is out at once when t
   expect((await other.request.post('/api/sign-in', { data: { email: theirEmail, password: theirPassword } })).ok()).toBe(true);
   await other.goto('/dogs/new');
   await other.getByLabel('Name', { exact: true }).fill('Rush');
-  await other.getByRole('button', { name: /^Keep/ }).first().click();
+  await other.getByRole('button', { name: /^Save/ }).first().click();
   await expect(other.getByRole('heading', { name: 'Rush' })).toBeVisible();
 
   // Out at once: the open page finds it has no way in any more.

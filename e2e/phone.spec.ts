@@ -24,7 +24,7 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
   await read(page, 'High girth', ['39.8', '39.9', '39.7']);
   await read(page, 'Head girth', ['47', '47', '47.2']);
   await fitsTheScreen();
-  await page.getByRole('button', { name: 'Keep, and size a collar' }).tap();
+  await page.getByRole('button', { name: 'Save and size' }).tap();
   await fitsTheScreen();
   await putOnBench(page);
   await haveTheUsual(page);
@@ -39,11 +39,11 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
   }
   await allowHere(page);
   await fitsTheScreen();
-  await page.getByRole('button', { name: 'Keep, and check it on the dog' }).tap();
+  await page.getByRole('button', { name: 'Save fit' }).tap();
   await answerCheck(page);
   for (const answer of await page.getByRole('radio').all()) expect((await answer.boundingBox())!.height).toBeGreaterThanOrEqual(47.9);
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Keep check 1' }).tap();
+  await page.getByRole('button', { name: 'Save check' }).tap();
   await expect(page.getByRole('heading', { name: 'Good. Burnet is fitted.' })).toBeVisible();
   await fitsTheScreen();
 });

@@ -22,11 +22,11 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   // One session in a row is enough for this dog.
   await page.getByRole('button', { name: 'Adapt this stage to the dog' }).click();
   await page.getByLabel('Tries that go well').fill('12');
-  await page.getByRole('button', { name: 'Keep it for this dog' }).click();
+  await page.getByRole('button', { name: 'Save for this dog' }).click();
   await expect(page.getByText('More cannot go well than are tried.')).toBeVisible();
   await page.getByLabel('Tries that go well').fill('6');
   await page.getByLabel('Sessions in a row').fill('1');
-  await page.getByRole('button', { name: 'Keep it for this dog' }).click();
+  await page.getByRole('button', { name: 'Save for this dog' }).click();
   await expect(page.getByText('6 of 10: stretches of 20 steps on a slack leash.')).toBeVisible();
 
   // All its stages, for this dog alone; the one it is in stays.
@@ -37,11 +37,11 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await stages.getByRole('button', { name: 'One more stage' }).click();
   await stages.getByLabel('Stage', { exact: true }).nth(3).fill('Ferry and pier');
   await expectAccessible(page);
-  await stages.getByRole('button', { name: 'Keep these stages for this dog' }).click();
+  await stages.getByRole('button', { name: 'Save stages' }).click();
   await expect(page.getByRole('list', { name: 'Stages' })).toContainText('Ferry and pier');
 
   // Nothing is filled in: a result that nobody gave is asked for.
-  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await page.getByRole('button', { name: 'Save result' }).click();
   await expect(page.getByText('Say how many went well; none is an answer, too.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('6');
   await page.getByRole('button', { name: 'Went well: one less' }).click();
@@ -49,12 +49,12 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Wind.');
   await expect(page.getByRole('textbox', { name: 'Went well' })).toHaveValue('5');
-  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await page.getByRole('button', { name: 'Save result' }).click();
   await expect(page.getByText('5 of 10 went well; 6 of 10 move on.')).toBeVisible();
   // A session has one result: said again at once, it replaces the first.
   await expect(page.getByText('It replaces 5 of 10, just saved: a session has one result.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('7');
-  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await page.getByRole('button', { name: 'Save result' }).click();
   await expect(heading(page)).toHaveText('On to «Long line dragged».');
   await expect(page.getByText('7 of 10 went well, as asked: on to the next stage.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Sessions in this stage' }).getByRole('listitem')).toHaveCount(1);
@@ -64,7 +64,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
 
   await page.getByRole('textbox', { name: 'Went well' }).fill('2');
   await page.getByLabel('It was afraid or sore').check();
-  await page.getByRole('button', { name: 'Keep the result' }).click();
+  await page.getByRole('button', { name: 'Save result' }).click();
   await expect(heading(page)).toHaveText('Back to «Slip leash».');
   // The marks lead back; a person decides otherwise, and says why.
   await page.getByRole('button', { name: 'Decide otherwise' }).click();

@@ -53,7 +53,7 @@ test('two phones begin apart and are made one; a press told by the device is ans
   await page.context().setOffline(true);
   await page.getByRole('button', { name: '9 of 10 went well' }).click();
   await expect(page.getByText('9 of 10 went well.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: '8 of 10 went well' }).click();
   await page.context().setOffline(false);
   await expect(page.getByText('All of it is saved.')).toBeVisible({ timeout: 30_000 });

@@ -21,6 +21,7 @@ export const routes: readonly RouteRecordRaw[] = [
   { path: '/outbox', name: 'outbox', component: () => import('./views/OutboxView.vue'), meta: { title: 'Not saved yet' } },
   { path: '/today', name: 'today', component: () => import('./views/TodayView.vue'), meta: { title: 'Today' } },
   { path: '/dogs', name: 'dogs', component: () => import('./views/DogsView.vue'), meta: { title: 'Dogs', asks: () => '/api/dogs?list=here' } },
+  { path: '/fit', name: 'fit-now', component: () => import('./views/FitNowView.vue'), meta: { title: 'Fit now', asks: () => '/api/bench' } },
   { path: '/dogs/new', name: 'new-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Add a dog' } },
   { path: '/dogs/:id', name: 'dog', component: () => import('./views/DogView.vue'), meta: { title: 'Dog', asks: ofDog('neck') } },
   { path: '/dogs/:id/edit', name: 'edit-dog', component: () => import('./views/DogFormView.vue'), meta: { title: 'Change a dog' } },

@@ -33,7 +33,7 @@ export const rotation = calculation({
       const lasting = value.worn.flatMap(({ to }, index) => (to === null ? [index] : []));
       if (lasting.length > 1) refuse(['worn', lasting[1]!, 'to'], null, 'Only one wear can last still.');
       value.skin.forEach(({ at }, index) => {
-        if (Date.parse(at) > now) refuse(['skin', index, 'at'], at, 'This look at the skin lies after now.');
+        if (Date.parse(at) > now) refuse(['skin', index, 'at'], at, 'This skin check lies after now.');
       });
     }),
   answer: z.object({

@@ -61,7 +61,7 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
         {
           uid: `skin-${dogId}-${clock}-${untilMs}`,
           sequence: 0,
-          summary: `Look at ${dogName}’s skin at ${clock} o’clock again`,
+          summary: `Check ${dogName}’s skin at ${clock} o’clock again`,
           description: 'Its rest is over then.',
           begins: untilMs,
           ends: untilMs + MOMENT_MS,
@@ -73,7 +73,7 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
     .filter(({ scrapped }) => !scrapped)
     .map((piece) => {
       const { why, at } = pieceDue(piece, now, rules);
-      return allDay(`inspect-${piece.id}-${why === 'never' ? 'first' : dayOf(at)}`, dayOf(Math.max(at, now)), `Look at ${piece.name}`, 'Looked at whole.');
+      return allDay(`inspect-${piece.id}-${why === 'never' ? 'first' : dayOf(at)}`, dayOf(Math.max(at, now)), `Inspect ${piece.name}`, 'Inspection.');
     });
   const grown = growth.flatMap(({ dogId, dogName, bornOn, outgrows }) =>
     outgrows.flatMap((one): FeedEntry[] => {

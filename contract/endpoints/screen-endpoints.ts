@@ -10,7 +10,19 @@ import { LevelsPage, PressesAsked, PressesPage } from '../records/levels-page.ts
 import { DogsAsked, DogLines } from '../records/dog-line.ts';
 import { DogRecord, DogRecordAsked } from '../records/dog-record.ts';
 import { FindAsked, Found } from '../records/found.ts';
-import { DogCards, DogCardsAsked, DogPage, GrowthPage, LockerAsked, LockerPage, NeckPage, PlacesPage, ProgrammesPage, WearingPage } from '../records/pages.ts';
+import {
+  DogCards,
+  DogCardsAsked,
+  DogPage,
+  GrowthPage,
+  KennelBench,
+  LockerAsked,
+  LockerPage,
+  NeckPage,
+  PlacesPage,
+  ProgrammesPage,
+  WearingPage,
+} from '../records/pages.ts';
 import { TodayItems, TodayItemsAsked, TodayPage } from '../records/today-page.ts';
 import type { Endpoint } from './endpoint.ts';
 
@@ -64,6 +76,7 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     signIn: true,
     answer: DogPage,
   },
+  { method: 'get', path: '/api/bench', summary: 'All that a new dog can be fitted with.', signIn: true, answer: KennelBench },
   { method: 'get', path: '/api/dogs/{id}/neck', summary: 'A dog as it stands and how it is dressed.', signIn: true, answer: NeckPage },
   {
     method: 'get',

@@ -116,7 +116,7 @@ function rigLine({ rig }: Dressed, speak: Speaker): Said | null {
 export function contactsLine({ rotation, at, wear, routine }: DressedContacts, { skin, house }: Dressed, zone: string, now: number): Said {
   if (skin.off) return { tone: 'stop', says: `Skin grade ${skin.off.grade} at ${clockWords(skin.off.clock)}: the collar stays off.` };
   if (!wear) return { tone: 'open', says: rotation.next === null ? 'No place is free on this neck now.' : `Not on yet; next is ${clockWords(rotation.next)}.` };
-  if (at === null) return { tone: 'open', says: 'On, but nobody has said at which place.' };
+  if (at === null) return { tone: 'open', says: 'On, but its place is not logged.' };
   if (rotation.presentBar === 'school' || rotation.presentBar === 'windpipe')
     return { tone: 'stop', says: `${clockWords(at)} is no place for contacts: move it.` };
   if (rotation.presentBar === 'skin') return { tone: 'stop', says: `On skin that rests, at ${clockWords(at)}: move it.` };
@@ -154,9 +154,9 @@ function skinLine(
   if (off) return { tone: 'stop', says: `Grade ${off.grade}, ${SKIN_GRADE_WORDS[off.grade]}, at ${clockWords(off.clock)}: nothing goes on; ask a vet.` };
   if (lookedAt === null) return null;
   const days = Math.floor((now - lookedAt) / DAY_MS);
-  if (days > house.rules.skinLookDays) return { tone: 'open', says: `Nobody has looked for ${days} days (a look is good for ${house.rules.skinLookDays}).` };
+  if (days > house.rules.skinLookDays) return { tone: 'open', says: `Skin not checked for ${days} days (a look is good for ${house.rules.skinLookDays}).` };
   const [pink] = flags;
-  if (!pink) return { tone: 'good', says: `Clear, looked at ${days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`}.` };
+  if (!pink) return { tone: 'good', says: `Clear, checked ${days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`}.` };
   const underContacts = page.skinLooks.findLast((look) => look.clock % 12 === pink.clock % 12)?.under === 'contacts';
   const clear = electronic.every(({ at, girthMm, footprintMm }) => at === null || !placesOverlap(at, pink.clock, girthMm, footprintMm));
   const rests = `Pink at ${clockWords(pink.clock)}, rests until ${momentOn(pink.untilMs!, now, zone)}`;

@@ -53,11 +53,11 @@ export const GEAR_INSPECTIONS: Record<GearName, InspectionSpec> = {
 export function inspectionFaults({ items }: InspectionSpec, answers: Readonly<Record<string, string>>): { item: string; message: string }[] {
   const unknown = Object.keys(answers).filter((id) => !items.some((item) => item.id === id));
   return [
-    ...unknown.map((item) => ({ item, message: 'This is not looked at on such a piece.' })),
+    ...unknown.map((item) => ({ item, message: 'This is not inspected on such a piece.' })),
     ...items.flatMap(({ id, finds }) =>
       finds.some(({ value }) => value === answers[id])
         ? []
-        : [{ item: id, message: answers[id] === undefined ? 'This has not been looked at.' : 'This cannot be found there.' }],
+        : [{ item: id, message: answers[id] === undefined ? 'This has not been inspected.' : 'This cannot be found there.' }],
     ),
   ];
 }

@@ -68,6 +68,10 @@ export const DogPage = z.object({
 });
 export type DogPage = z.infer<typeof DogPage>;
 
+/** All that a dog can be fitted with that the kennel does not have yet: its collars, links, places, and for whom each collar is set now. */
+export const KennelBench = DogPage.pick({ collars: true, links: true, places: true, madeUp: true });
+export type KennelBench = z.infer<typeof KennelBench>;
+
 /**
  * A dog as it stands and how it is dressed: its stack and rig with the pieces of gear in it, the looks at its skin of the last year and the
  * latest of every place, and the events of its own and of its collars of the last sixty days, with those of any wear that has lasted

@@ -98,8 +98,8 @@ export const RECORD_KINDS = {
     about: 'Fits that were set aside.',
     refs: { ...dog, planId: 'plans' },
   }),
-  inspections: recordKind('inspection', { many: 'inspections', made: 'inspected a piece of gear' }, ['look at a piece of gear', NewInspection, Inspection], {
-    about: 'Every look at a piece of gear.',
+  inspections: recordKind('inspection', { many: 'inspections', made: 'inspected a piece of gear' }, ['inspection of gear', NewInspection, Inspection], {
+    about: 'Every inspection of gear.',
     refs: { ...byPerson, collarId: 'collars', gearId: 'gear' },
     fault: asSent(NewInspection),
   }),
@@ -115,7 +115,7 @@ export const RECORD_KINDS = {
     ['dressing', DressingFacts, Dressing],
     { about: 'How dogs are dressed: stack and rig, under the dog’s own id.', refs: { id: 'dogs' }, fault: asSent(DressingFacts) },
   ),
-  photos: kindBesides('photo', { many: 'photos', made: 'kept a photo' }, { about: 'Photos of skin.', record: FilePhoto, refs: byPerson }),
+  photos: kindBesides('photo', { many: 'photos', made: 'saved a photo' }, { about: 'Photos of skin.', record: FilePhoto, refs: byPerson }),
   ownerLinks: recordKind(
     'ownerLink',
     {
@@ -127,8 +127,8 @@ export const RECORD_KINDS = {
     ['owner’s link', OwnerLinkFacts, OwnerLink],
     { about: 'Owners’ links. Their keys are not in a file.', without: ['keyHash'], refs: { dogId: 'dogs' } },
   ),
-  skinLooks: recordKind('skinLook', { many: 'looks at the skin', made: 'looked at the skin of' }, ['look at the skin', NewSkinLook, SkinLook], {
-    about: 'Every look at the skin.',
+  skinLooks: recordKind('skinLook', { many: 'looks at the skin', made: 'checked the skin of' }, ['skin check', NewSkinLook, SkinLook], {
+    about: 'Every skin check.',
     refs: { ...dog, photoId: 'photos', linkId: 'ownerLinks' },
     fault: asSent(NewSkinLook),
   }),

@@ -1,4 +1,4 @@
-import { isGirthSite, NECK_BUILDS, POSSIBLE_TAPE_MM, TAPE_SITES, type TapeSite } from '@banter/core';
+import { isGirthSite, median, NECK_BUILDS, POSSIBLE_TAPE_MM, settledDoubt, TAPE_SITES, taping, type HouseRules, type TapeSite } from '@banter/core';
 import { TapeAnswer, TapeRequest } from '../calc/tape.ts';
 import { CoatDepthMm } from '../measures.ts';
 import { carryIssues } from '../nested-issues.ts';
@@ -71,6 +71,16 @@ export const Taping = z.object({
   ...Kept.shape,
 });
 export type Taping = z.infer<typeof Taping>;
+
+/** What a taping comes to by the rules of a house: its median as the tape showed it, what it is a measure of, and what the core says of it. */
+export function takenTaping(sent: NewTaping, rules: HouseRules): Pick<Taping, 'tapedMm' | 'basis' | 'result'> & { reasons: TapingReason[] } {
+  const { reasons: found, ...result } = taping(tapeRequest(sent), rules);
+  const reasons = sent.settled ? found.map(settledDoubt) : found;
+  const onSkin = !sent.overCoat || sent.coatDepthMm !== null;
+  const basis = !isGirthSite(sent.site) ? 'length' : onSkin ? 'skin' : 'coat';
+  return { tapedMm: median(sent.readingsMm), basis, result, reasons };
+}
+type TapingReason = ReturnType<typeof taping>['reasons'][number];
 
 /** The latest girths of a dog by site, with the tapings they come from; a corrected taping no longer counts. */
 export function latestGirths(tapings: readonly Taping[]): Partial<Record<Taping['site'], Taping>> {

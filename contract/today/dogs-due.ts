@@ -45,8 +45,8 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFac
           ...own,
           code: 'growing-look',
           tone: 'open',
-          title: `${dog.name} grows: look at ${plan.inputs.collar.name}.`,
-          why: `${look.why}; last looked at ${momentOn(last, now, kennel.timeZone)}.`,
+          title: `${dog.name} grows: check ${plan.inputs.collar.name}.`,
+          why: `${look.why}; last checked ${momentOn(last, now, kennel.timeZone)}.`,
           to: `/dogs/${dog.id}/check?kind=${plan.kind}`,
           does: 'Check',
           at: last + every,
@@ -69,7 +69,7 @@ export function skinDue({ skins, now, kennel }: DogDueFacts): TodayFound[] {
           tone: 'stop',
           title: `${dogName}: nothing on the neck.`,
           why: `The skin at ${clockWords(off.clock)} is ${SKIN_GRADE_WORDS[off.grade]}: a vet is asked, and it stays off until a later look says clear or pink.`,
-          does: 'Look again',
+          does: 'Check again',
           key: 'skin off',
         },
       ];
@@ -81,9 +81,9 @@ export function skinDue({ skins, now, kennel }: DogDueFacts): TodayFound[] {
               ...own,
               code: 'skin-again',
               tone: 'open',
-              title: `Look at ${dogName}’s skin at ${clockWords(clock)} again.`,
+              title: `Check ${dogName}’s skin at ${clockWords(clock)} again.`,
               why: `It was pink; its rest is over ${momentOn(untilMs, now, kennel.timeZone)}.`,
-              does: 'Look',
+              does: 'Check',
               at: untilMs,
               key: `skin ${clock}`,
             },
@@ -106,7 +106,7 @@ export function ownersDue({ owners }: DogDueFacts): TodayFound[] {
         says === 'pink'
           ? 'Check the skin before anything goes on again.'
           : says === 'loose' || says === 'slid'
-            ? 'Look at the height first, then the links.'
+            ? 'Check the height first, then the links.'
             : 'Ask the owner, and check it.',
       to: `/dogs/${dogId}/${part}`,
       does: part === 'check' ? 'Check the fit' : 'See it',

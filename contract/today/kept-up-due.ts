@@ -140,14 +140,14 @@ export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayF
             ...noDog,
             code: 'upkeep',
             tone: 'open',
-            title: due === 1 ? `${first[0]!.mend ? 'Mend' : 'Look at'} ${first[0]!.name}.` : `${capital(countOf(due, 'piece'))} of gear to look at.`,
+            title: due === 1 ? `${first[0]!.mend ? 'Mend' : 'Inspect'} ${first[0]!.name}.` : `${capital(countOf(due, 'piece'))} of gear to inspect.`,
             why:
               first
                 .slice(0, NAMED)
                 .map(({ name }) => name)
                 .join(', ') + (due > NAMED ? ` and ${due - NAMED} more.` : '.'),
             to: due === 1 ? `/upkeep?piece=${first[0]!.id}` : '/upkeep',
-            does: 'Look',
+            does: 'Inspect',
             key: 'upkeep',
           },
         ];
@@ -159,7 +159,7 @@ export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayF
       code: 'law',
       tone: 'open',
       title: `Ask what the law says at ${name}.`,
-      why: checkedOn === null ? 'Nobody has looked yet.' : `Last looked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
+      why: checkedOn === null ? 'Not inspected yet.' : `Last looked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
       to: '/house',
       does: 'See it',
       key: id,

@@ -118,7 +118,7 @@ describe('what is due today', () => {
     const titles = (held: DogDueFacts['held']) => todayItems({ ...nothing, planned, held, cards: [dog] }).filter(({ code }) => code.startsWith('session')).map(({ code, title }) => [code, title]); // prettier-ignore
     expect(titles([])).toEqual([
       ['session-now', '12:00 Moss'],
-      ['session-missed', 'Three sessions of today were not logged.'],
+      ['session-missed', '3 sessions of today were not logged.'],
       ['session-ahead', '15:00 Moss'],
     ]);
     const eight = { id: 'h', dogId: 'd', at: Date.UTC(2026, 4, 4, 8, 5) };
@@ -178,13 +178,13 @@ describe('what is due today', () => {
     });
     expect(codes(grows(15))).toEqual([]);
     const [due] = todayItems({ ...nothing, ...grows(3) });
-    expect(due).toMatchObject({ code: 'outgrows', title: 'Let out Rush for Moss in about three days.', why: 'Then 14 links.', to: '/dogs/d/growth' });
+    expect(due).toMatchObject({ code: 'outgrows', title: 'Let out Rush for Moss in about 3 days.', why: 'Then 14 links.', to: '/dogs/d/growth' });
   });
 
   it('gear to be looked at is one line, not twenty', () => {
     const piece = (name: string) => ({ id: name, name, mend: false });
     const items = todayItems({ ...nothing, gear: { due: 4, first: ['A', 'B', 'C'].map(piece) } });
-    expect(items).toMatchObject([{ code: 'upkeep', title: 'Four pieces of gear to look at.', why: 'A, B, C and 1 more.', to: '/upkeep' }]);
+    expect(items).toMatchObject([{ code: 'upkeep', title: '4 pieces of gear to inspect.', why: 'A, B, C and 1 more.', to: '/upkeep' }]);
     expect(todayItems({ ...nothing, gear: { due: 1, first: [piece('A')] } })[0]!.to).toBe('/upkeep?piece=A');
   });
 
@@ -207,7 +207,7 @@ describe('what is due today', () => {
     const items = todayItems({ ...nothing, unfit: unfit('mend'), gear: { due: 1, first: [{ id: 'A', name: 'A', mend: false }] } });
     expect(items.map(({ code }) => code)).toEqual(['mend', 'upkeep']);
     expect(items[0]).toMatchObject({ tone: 'stop', dogId: 'd', title: 'Moss: mend Hazel before it goes on.', to: '/upkeep?piece=Hazel' });
-    expect(items[1]).toMatchObject({ title: 'Look at A.' });
+    expect(items[1]).toMatchObject({ title: 'Inspect A.' });
     const title = (is: DogDueFacts['unfit'][number]['is']) => todayItems({ ...nothing, unfit: unfit(is) })[0]!.title;
     expect(title('worn')).toBe('Moss: Hazel is worn out. Take another.');
     expect(title('scrapped')).toBe('Moss: Hazel is scrapped. Take another.');

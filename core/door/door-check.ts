@@ -1,5 +1,5 @@
 import type { FitTone } from '../fit/fit-row.ts';
-import { listWords } from '../units/count-words.ts';
+import { countOf, listWords } from '../units/count-words.ts';
 
 /** What is looked at before going out of the door, in the order it is read. */
 export const DOOR_LINES = ['stack', 'gear', 'fit', 'ring', 'side', 'rig', 'contacts', 'skin', 'routine', 'supervision'] as const;
@@ -43,17 +43,21 @@ export type DoorFacts = {
 export type DoorVerdict = { go: boolean; tone: FitTone; sentence: string; lines: DoorLine[] };
 
 const UNKNOWN: Record<DoorLineName, string> = {
-  stack: 'Nobody has laid out what goes on.',
+  stack: 'Stack not set up.',
   gear: 'Nothing of ours is worn.',
   fit: 'Nothing fitted.',
   ring: 'No ring chosen.',
   side: 'No side chosen.',
   rig: 'The rig has not been put together.',
   contacts: 'No place chosen.',
-  skin: 'Nobody has looked at the skin.',
+  skin: 'Skin not checked.',
   routine: 'The morning routine has not been begun.',
   supervision: 'Supervision not logged.',
 };
+
+/** So many checks are named; of more than these only the number is said. */
+const MOST_NAMED = 3;
+const notReady = (names: readonly string[]): string => `Not ready: ${names.length > MOST_NAMED ? `${countOf(names.length, 'check')} left` : listWords(names)}.`;
 
 /**
  * Whether to go out of the door: only when every line is good. What is not known is open, never good; a line about an
@@ -82,7 +86,7 @@ export function doorCheck(facts: DoorFacts): DoorVerdict {
   return {
     go: worst === undefined,
     tone: (worst?.tone ?? 'good') as FitTone,
-    sentence: worst === undefined ? 'Go: every line is good.' : `Not yet: ${listWords(wanting.map(({ what }) => DOOR_NAMES[what]))}.`,
+    sentence: worst === undefined ? 'Go: every line is good.' : notReady(wanting.map(({ what }) => DOOR_NAMES[what])),
     lines,
   };
 }

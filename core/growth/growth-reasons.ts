@@ -15,13 +15,15 @@ export type GrowthReason =
 const SLIP_WORDS = { tenfold: ' A point left out?', tenth: ' A point too early?', pounds: ' Pounds for kilograms?' } as const;
 const sizeWords = ({ fromKg, toKg }: { fromKg: number; toKg: number | null }, speak: Speaker): string =>
   toKg === null ? `over ${speak.weight(fromKg)}` : fromKg === 0 ? `up to ${speak.weight(toKg)}` : spokenSpan(speak.weight(fromKg), speak.weight(toKg));
+/** An age as it is said: 5 months, 12 weeks. */
+const ageOf = (days: number): string => (days < 112 ? countOf(Math.round(days / 7), 'week') : countOf(Math.round(days / 30.44), 'month'));
 export const GROWTH_REASON_WORDS: ReasonWords<GrowthReason> = {
   'own-curve': (r, speak) =>
-    `By its own ${countOf(r.weighings, 'weighing')} it ends at about ${speak.weight(r.asymptoteKg)}, half of it at ${Math.round(r.halfDays)} days.`,
+    `Adult weight about ${speak.weight(r.asymptoteKg)}, by its own ${countOf(r.weighings, 'weighing')}; half of it at ${ageOf(r.halfDays)}.`,
   'few-weighings': (r, speak) =>
     `Weighed at ${countOf(r.ages, 'age')}; a curve of its own wants ${r.wanted}. Until then it grows as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
   'end-not-told': (r, speak) =>
-    `Its ${countOf(r.weighings, 'weighing')} do not yet say where it ends: it is taken to grow as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
+    `Its ${countOf(r.weighings, 'weighing')} do not show its adult weight yet: it is taken to grow as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
   'odd-weighing': (r, speak) =>
     `Weighing ${r.index + 1}, ${speak.weight(r.weightKg)}, is not what the others say (about ${speak.weight(r.expectedKg)}): look whether it was typed wrong.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
   'no-girth': () => 'Without a tape of its own nothing is said of the girth.',

@@ -18,7 +18,7 @@ export const TAPE_REASON_WORDS: ReasonWords<TapeReason> = {
     `The readings lie ${speak.gap(r.spreadMm)} apart, more than the ${speak.gap(r.limitMm)} allowed: take another` +
     (r.oddReadingMm === null ? '.' : `; ${speak.taped(r.oddReadingMm)} is the odd one.`),
   'one-reading': (r, speak) => `One reading: right to about ${speak.gap(r.plusMinusMm)} either way. Lift the tape and read twice more to be surer.`,
-  'too-few-readings': (r) => `${r.count === 2 ? 'Two readings' : `Only ${countWord(r.count)}`} always ask for a third: lift the tape and measure again.`,
+  'too-few-readings': (r) => `${r.count === 2 ? '2 readings' : `Only ${countWord(r.count)}`} always ask for a third: lift the tape and measure again.`,
   'coat-taken-off': (r, speak) =>
     `Skin girth ${speak.taped(r.girthMm)}: taped ${speak.taped(r.tapedMm)} over a coat ${speak.gap(r.coatDepthMm)} deep, less 2π times that depth.`,
   'behind-the-ears': (r, speak) =>

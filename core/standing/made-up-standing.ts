@@ -29,9 +29,9 @@ export function madeUpSays(
   { collar, dog, links, is }: { collar: string; dog: string; links: number | null; is: string },
   wanted: { links: number | null; is: string },
 ): string {
-  const now = standing === 'other-links' ? `${collar} has ${countOf(links ?? 0, 'link')} now` : `${collar} is made up for ${dog} now, ${is}`;
+  const now = standing === 'other-links' ? `${collar} has ${countOf(links ?? 0, 'link')} now` : `${collar} is set for ${dog} now, ${is}`;
   const missing = links === null || wanted.links === null ? 0 : wanted.links - links;
   if (missing > 0) return `${now}: put ${countOf(missing, 'link')} back in first.`;
   if (missing < 0) return `${now}: take ${countOf(-missing, 'link')} out first.`;
-  return `${now}: make it up again first, ${wanted.is}.`;
+  return `${now}: set it again first, ${wanted.is}.`;
 }

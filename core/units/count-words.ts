@@ -1,15 +1,16 @@
-const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+/** None and one are said in words; all else is a figure, read at a glance. */
+const WORDS = ['no', 'one'];
 
 /**
- * A count of things in words up to twelve: `two links`, `one link`, `no links`.
+ * A count of things as it is said: `2 links`, `one link`, `no links`.
  *
- * @example countOf(2, 'link') // 'two links'
+ * @example countOf(2, 'link') // '2 links'
  */
 export function countOf(count: number, thing: string, things = `${thing}s`): string {
   return `${WORDS[count] ?? count} ${count === 1 ? thing : things}`;
 }
 
-/** A count alone in words up to twelve, capitalised when it opens a sentence. */
+/** A count alone: `no`, `one`, `2`. */
 export function countWord(count: number): string {
   return WORDS[count] ?? String(count);
 }

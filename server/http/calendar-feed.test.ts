@@ -69,7 +69,7 @@ describe('a calendar elsewhere', () => {
     const { text } = await agent.get('/api/calendar.ics');
     const events = eventsOf(text);
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
-    const look = events.find(({ summary }) => summary === 'Look at Hook one')!;
+    const look = events.find(({ summary }) => summary === 'Inspect Hook one')!;
     expect(look.startDate.isDate).toBe(true);
     // RFC 5545 §3.1: lines end in CRLF and are no longer than 75 octets.
     const lines = text.split('\r\n');

@@ -402,7 +402,7 @@ describe('one event that is not right', () => {
     try {
       const results = await send(events);
       expect(results.filter(({ status }) => status === 'kept')).toHaveLength(20);
-      expect(results.find(({ id }) => id === bad)).toMatchObject({ status: 'refused', message: 'This could not be kept as it is. It has been noted.' });
+      expect(results.find(({ id }) => id === bad)).toMatchObject({ status: 'refused', message: 'This could not be saved as it is. The fault is noted.' });
     } finally {
       await banter.dataSource.query('DROP TRIGGER refuses_one');
     }

@@ -31,7 +31,7 @@ async function tellerOf(request: Request, dataSource: DataSource): Promise<{ sco
 /** The one way in of what happens: batches of phones and desks, and lines of bridges. */
 export function happeningRoutes(dataSource: DataSource, limits: Limits, log: Logger): Router {
   const routes = Router();
-  const failed = (error: unknown) => log.error({ error }, 'something that happened could not be kept');
+  const failed = (error: unknown) => log.error({ error }, 'something that happened could not be saved');
   const whenLines =
     (handler: RequestHandler): RequestHandler =>
     (request, response, next) =>

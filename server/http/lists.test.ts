@@ -99,7 +99,7 @@ describe('a long list', () => {
     const all = [...first.items, ...rest];
     expect(new Set(all.map(({ id }) => id)).size).toBe(DOGS + 1);
     expect(all).toHaveLength(DOGS + 1);
-    expect(all.at(-1)).toMatchObject({ code: 'upkeep', title: '70 pieces of gear to look at.' });
+    expect(all.at(-1)).toMatchObject({ code: 'upkeep', title: '70 pieces of gear to inspect.' });
   });
 });
 

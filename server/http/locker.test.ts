@@ -305,7 +305,7 @@ describe('many dogs at once', () => {
     const answer = body as FitsAnswer;
     expect(answer.dogs.map(({ id }) => id)).toEqual(['a', 'b']);
     const [first, slip] = answer.dogs[0]!.fits;
-    expect(first).toMatchObject({ kind: 'prong', verdict: 'Fits', tone: 'good', collarId: 'alder', sentence: 'Take out two links, one each side.' });
+    expect(first).toMatchObject({ kind: 'prong', verdict: 'Fits', tone: 'good', collarId: 'alder', sentence: 'Take out 2 links, one each side.' });
     // A head of 472 and the ring need a slip of 20 in, 508 mm: 90 mm of gap on a neck of 398, over the 63.5 that are allowed.
     expect(slip).toMatchObject({ kind: 'slip', verdict: 'None in the locker', wanted: expect.stringContaining('a clip-on slip instead') });
     expect(answer.dogs[1]!.fits[0]!.missing).toEqual(['Weigh the dog: the schools choose the gauge by weight.']);
@@ -350,7 +350,7 @@ describe('one collar and two dogs', () => {
     const page = DogPage.parse((await agent.get(`/api/dogs/${first.dog}/page`)).body);
     const [fit] = currentFits(page.plans, page.checks, page.endings, page.madeUp);
     expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
-    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Hook one is made up for \S+ now, 10 links .*: put one link back in first\.$/);
+    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Hook one is set for \S+ now, 10 links .*: put one link back in first\.$/);
     const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;
     expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
     expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();

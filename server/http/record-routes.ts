@@ -7,7 +7,7 @@ import { classPage } from '../services/class-page.ts';
 import { collarKindOfRecord } from '../services/collars.ts';
 import { dogCards, dogList } from '../services/dog-lists.ts';
 import { dogRecord } from '../services/dog-record.ts';
-import { dogPage, growthPage } from '../services/dog-pages.ts';
+import { dogPage, growthPage, kennelBench } from '../services/dog-pages.ts';
 import { found } from '../services/found.ts';
 import { drillsPage } from '../services/drills.ts';
 import { upkeepPage } from '../services/upkeep.ts';
@@ -37,6 +37,9 @@ export function recordRoutes(dataSource: DataSource): Router {
   });
   routes.get('/found', async (request, response) => {
     response.json(await found(scopeOf(request, dataSource), parseQuery(FindAsked, request)));
+  });
+  routes.get('/bench', async (request, response) => {
+    response.json(await kennelBench(scopeOf(request, dataSource)));
   });
   routes.get('/dogs/:id/page', async (request, response) => {
     response.json(await dogPage(scopeOf(request, dataSource), idOf(request)));

@@ -78,7 +78,7 @@ describe('today', () => {
     const collar = uuidv7();
     await agent.put(`/api/collars/${collar}`).send(someCollar).expect(201);
     const [here, there] = [await one.next(), await other.next()];
-    expect(here.items).toMatchObject([{ code: 'upkeep', title: 'Look at Hook one.', to: `/upkeep?piece=${collar}` }]);
+    expect(here.items).toMatchObject([{ code: 'upkeep', title: 'Inspect Hook one.', to: `/upkeep?piece=${collar}` }]);
     expect({ ...there, asOf: '' }).toEqual({ ...here, asOf: '' });
     // A change that makes nothing due tells nothing: the next page heard is the dog’s.
     await agent

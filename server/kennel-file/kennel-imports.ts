@@ -145,8 +145,8 @@ export class KennelImports {
         where: 'file',
         message:
           error instanceof BrokenReference
-            ? `Something it refers to is no longer there (${error.message}). Nothing was kept.`
-            : 'It could not be kept, and nothing of it was. It has been noted.',
+            ? `Something it refers to is no longer there (${error.message}). Nothing was saved.`
+            : 'It could not be saved, and nothing of it was. The fault is noted.',
       });
       job.view.faultCount += 1;
       job.view.state = 'failed';
@@ -157,7 +157,7 @@ export class KennelImports {
 
   /** Lets a file go. */
   async drop(scope: KennelScope, id: string): Promise<void> {
-    if (this.of(scope, id).view.state === 'keeping') throw new Failure('bad-input', { detail: 'It is being kept just now.' });
+    if (this.of(scope, id).view.state === 'keeping') throw new Failure('bad-input', { detail: 'It is being saved now.' });
     await this.forget(id);
   }
 

@@ -1,4 +1,4 @@
-import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type Taping } from '@banter/contract';
+import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type KennelBench, type Taping } from '@banter/contract';
 import { group } from 'd3-array';
 import { In, IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -146,8 +146,8 @@ export async function growthPages(
 type Stock = 'own' | 'all';
 type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
-async function stockOf(scope: KennelScope, id: string, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
-  const own = await ownCollars(scope, id);
+async function stockOf(scope: KennelScope, id: string | null, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
+  const own = id === null ? [] : await ownCollars(scope, id);
   if (stock === 'all') {
     const here = await scope.all(CollarEntity, { retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
     const have = new Set(here.map((one) => one.id));
@@ -212,6 +212,12 @@ async function standingPlans(scope: KennelScope, dogId: string): Promise<PlanRow
     rows.map(({ id }) => id),
   );
   return plans.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
+}
+
+/** All that a dog which the kennel has not got yet can be fitted with. */
+export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
+  const [stock, places] = await Promise.all([stockOf(scope, null, 'all'), scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' })]);
+  return { ...stock, places: places.map(placeAnswer) };
 }
 
 /** One dog as it stands: the latest of its measures and what was decided and checked of its collars, oldest first, and what of the locker it has to do with. */

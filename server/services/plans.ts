@@ -67,7 +67,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const stock = await scope.all(CollarEntity, { kind: sent.kind, owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
   const outcome = kind.plan(facts, collar, stock, sent.choices, house.rules);
   if (outcome.blocked) throw badField('choices', kind.planReasons(outcome, contractSpeaker)[0]?.text ?? 'This must not be worn.');
-  if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'This does not fit as it is; say in a note why it is kept all the same.');
+  if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'It does not fit as it is: say in a note why you save it anyway.');
   await strappedAnew(scope, id, sent);
   return {
     ...sent,

@@ -19,7 +19,7 @@ export const skinLookKind: AppendedKind<SkinLookRow, NewSkinLook, SkinLook> = {
   entity: SkinLookEntity,
   compute: async (scope, id, sent) => {
     await scope.get(DogEntity, sent.dogId);
-    if (sent.photoId !== null && !(await scope.find(PhotoEntity, sent.photoId))) throw badField('photoId', 'This photo has not been kept.');
+    if (sent.photoId !== null && !(await scope.find(PhotoEntity, sent.photoId))) throw badField('photoId', 'This photo has not been saved.');
     return { ...sent, id, linkId: null, ...happenedNow(scope, sent.at) };
   },
   sentOf: ({ dogId, clock, under, grade, sore, note, photoId, at }) => ({ dogId, clock, under, grade, sore, note, photoId, at: at.toISOString() }),

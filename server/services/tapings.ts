@@ -1,5 +1,4 @@
-import { broughtUp, tapeRequest, type NewTaping, type Taping } from '@banter/contract';
-import { isGirthSite, median, settledDoubt, taping } from '@banter/core';
+import { broughtUp, takenTaping, type NewTaping, type Taping } from '@banter/contract';
 import { DogEntity } from '../data/entities/dog.ts';
 import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { badField } from './failure.ts';
@@ -17,12 +16,7 @@ async function compute(scope: KennelScope, id: string, sent: NewTaping): Promise
     }
   }
   const rules = rulesOf(await kennelOf(scope));
-  const { rules: _none, ...request } = tapeRequest(sent);
-  const { reasons: found, ...result } = taping(request, rules);
-  const reasons = sent.settled ? found.map(settledDoubt) : found;
-  const onSkin = !sent.overCoat || sent.coatDepthMm !== null;
-  const basis = !isGirthSite(sent.site) ? 'length' : onSkin ? 'skin' : 'coat';
-  return { ...sent, id, tapedMm: median(sent.readingsMm), basis, result, reasons, ...keptNow(scope, sent.at, rules) };
+  return { ...sent, id, ...takenTaping(sent, rules), ...keptNow(scope, sent.at, rules) };
 }
 
 export const tapingKind: AppendedKind<TapingRow, NewTaping, Taping> = {

@@ -29,7 +29,7 @@ export function eventSentence(event: NewHappening, page: Pick<FieldPage, 'settin
       return `Corrected ${DIRECTION_WORDS[event.direction].name}`;
     case 'contact':
       if (event.made === null) return 'Contact to be checked again';
-      return event.made ? 'Contact felt: both touch' : 'Contact felt: they do not touch';
+      return event.made ? 'Contact good' : 'Contact felt: they do not touch';
     case 'looked-through':
       return `Looked why it needs more: ${CAUSE_WORDS[event.found]}`;
     case 'note':
@@ -39,7 +39,7 @@ export function eventSentence(event: NewHappening, page: Pick<FieldPage, 'settin
     case 'joins':
       return 'Made one with the other phone’s';
     case 'void':
-      return 'Taken back';
+      return 'Undone';
     case 'put-on':
       return 'Put on';
     case 'taken-off':

@@ -13,7 +13,7 @@ const halves = computed(() => props.looks.filter(({ clock }) => clock % 1 !== 0)
 const stateOf = (clock: number) => props.looks.find((look) => look.clock % 12 === clock % 12) ?? null;
 const words = (clock: number) => {
   const state = stateOf(clock);
-  return `${clock} o’clock${state ? `, grade ${state.grade} last` : ', not looked at'}`;
+  return `${clock} o’clock${state ? `, grade ${state.grade} last` : ', not checked'}`;
 };
 </script>
 

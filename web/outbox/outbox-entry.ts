@@ -6,7 +6,7 @@ export type EntryStatus = z.infer<typeof EntryStatus>;
 
 /** Records that are made in the yard and go through the outbox: their path, and what each is called. */
 export const YARD_RECORDS = {
-  'skin-looks': 'Look at the skin',
+  'skin-looks': 'Skin check',
   'fit-checks': 'Fit check',
   tapings: 'Taping',
   weighings: 'Weighing',

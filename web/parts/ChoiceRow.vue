@@ -1,16 +1,22 @@
 <script setup lang="ts" generic="Value extends string">
-/** A few answers in a row, one of which holds. Arrow keys move, space chooses; targets are thumb-sized. */
+/** A few answers in a row, one of which holds; `beside` their question where there is room. Arrow keys move, space chooses; targets are thumb-sized. */
 import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue';
 
-defineProps<{ label: string; hint?: string; answers: readonly { value: Value; label: string }[]; error?: string; quiet?: boolean }>();
+defineProps<{ label: string; hint?: string; answers: readonly { value: Value; label: string }[]; error?: string; quiet?: boolean; beside?: boolean }>();
 const value = defineModel<Value | null>({ required: true });
 </script>
 
 <template>
-  <RadioGroup :model-value="value as Value" @update:model-value="(now: Value) => (value = now)">
-    <RadioGroupLabel class="block font-semibold" :class="quiet && 'text-sm'">{{ label }}</RadioGroupLabel>
-    <RadioGroupDescription v-if="hint" class="text-sm text-soft">{{ hint }}</RadioGroupDescription>
-    <div class="mt-1.5 flex flex-wrap gap-2">
+  <RadioGroup
+    :model-value="value as Value"
+    :class="beside && 'items-center gap-x-5 sm:grid sm:grid-cols-[minmax(0,1fr)_auto]'"
+    @update:model-value="(now: Value) => (value = now)"
+  >
+    <div>
+      <RadioGroupLabel class="block font-semibold" :class="quiet && 'text-sm'">{{ label }}</RadioGroupLabel>
+      <RadioGroupDescription v-if="hint" class="text-sm text-soft" :class="beside && 'leading-tight'">{{ hint }}</RadioGroupDescription>
+    </div>
+    <div class="flex flex-wrap gap-2" :class="beside ? 'max-sm:mt-2' : 'mt-1.5'">
       <RadioGroupOption v-for="answer in answers" :key="answer.value" v-slot="{ checked, active }" as="template" :value="answer.value">
         <div
           class="flex min-h-12 min-w-12 cursor-pointer items-center justify-center gap-2 rounded-[0.3rem] border-[1.5px] px-3.5 py-1.5"

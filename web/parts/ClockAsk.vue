@@ -21,7 +21,7 @@ const by = computed(() => `${speakHours(Math.round(Math.abs(props.off.aheadMs) /
   <section class="sheet mb-5 border-l-8 border-tape" aria-labelledby="clock-ask">
     <h2 id="clock-ask">Which clock is right?</h2>
     <p class="mt-1">
-      This phone says {{ time(off.phoneAt) }}, Banter says {{ time(off.serverAt) }}: the phone is {{ by }} it. Nothing has been sent yet; both times are kept.
+      This phone says {{ time(off.phoneAt) }}, Banter says {{ time(off.serverAt) }}: the phone is {{ by }} it. Nothing has been sent yet; both times stay.
     </p>
     <div class="mt-3 flex flex-wrap gap-2">
       <button type="button" class="press press-main" @click="$emit('decide', true)">Banter’s: put the phone’s times right</button>

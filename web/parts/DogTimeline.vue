@@ -54,7 +54,7 @@ useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && !props.record.m
           :steps="[
             { label: 'Screen', says: 'What speaks against a collar?', done: false, to: `/dogs/${dogId}/screen` },
             { label: 'Tape', says: 'High girth first: behind the ears and the jaw.', done: false, to: `/dogs/${dogId}/tape` },
-            { label: 'Bench', says: 'Which collar, and how it is made up.', done: false },
+            { label: 'Bench', says: 'Which collar, and how it is set.', done: false },
             { label: 'Check', says: 'With hands and eyes on the dog.', done: false },
           ]"
         />

@@ -20,11 +20,11 @@ const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.what" class="border-t border-line align-baseline first:border-t-0">
-        <th scope="row" class="py-2 pr-3 font-normal">{{ row.what }}</th>
-        <td class="py-2 pr-3 text-right font-semibold whitespace-nowrap" :class="{ 'text-stop': row.tone === 'stop', 'text-mind': row.tone === 'mind' }">
+        <th scope="row" class="py-1.5 pr-3 font-normal">{{ row.what }}</th>
+        <td class="py-1.5 pr-3 text-right font-semibold whitespace-nowrap" :class="{ 'text-stop': row.tone === 'stop', 'text-mind': row.tone === 'mind' }">
           {{ row.measure ? speakQuantity(row.measure, units.speak) : '' }}
         </td>
-        <td class="w-1/2 py-2 text-sm text-soft">
+        <td class="w-1/2 py-1.5 text-sm leading-tight text-soft">
           <span class="sr-only">{{ toneWords[row.tone] }}:</span>
           <span aria-hidden="true">{{ signs[row.tone] }}&nbsp;</span>
           {{ speakLimit(row, units.speak) }}

@@ -1,20 +1,22 @@
 <script setup lang="ts">
 /**
  * A length as people write it. Shows what it was read as, asks when a bare number only makes sense in another unit,
- * and says what is wrong. Emits the millimetres, or null while there is no sure reading.
+ * and says what is wrong. `inRow`: one of several readings in a row, with keys of the screen's own on a phone. Emits the millimetres, or null while there is no sure reading.
  */
 import { readLength, type LengthExpectation, type ReadLength } from '@banter/core';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import FieldFrame from './FieldFrame.vue';
 import { keepUnitOf } from './measure-units.ts';
 import { lengthFault } from './measure-words.ts';
 
-const props = defineProps<{ label: string; expected: LengthExpectation; hint?: string; error?: string; guess?: string; flagged?: boolean }>();
+const props = defineProps<{ label: string; expected: LengthExpectation; hint?: string; error?: string; guess?: string; flagged?: boolean; inRow?: boolean }>();
 const typed = defineModel<string>({ required: true });
 const emit = defineEmits<{ read: [mm: number | null] }>();
 
 const units = useUnits();
+const phone = useMediaQuery('(max-width: 39.99rem)');
 keepUnitOf(typed, 'length');
 const reading = computed<ReadLength>(() => readLength(typed.value, units.length, props.expected));
 const fault = computed(() => lengthFault(reading.value, units.length));
@@ -33,7 +35,7 @@ function take(unit: string) {
 <template>
   <div>
     <slot name="drawing" />
-    <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error">
+    <FieldFrame v-slot="{ id, describedBy, invalid }" :label="label" :hint="hint" :error="fault || error" :hide-label="inRow">
       <div class="relative">
         <input
           :id="id"
@@ -43,14 +45,17 @@ function take(unit: string) {
           autocomplete="off"
           autocapitalize="off"
           spellcheck="false"
-          inputmode="text"
+          :inputmode="inRow && phone ? 'none' : 'text'"
+          :data-reading="inRow || undefined"
           enterkeyhint="next"
           maxlength="40"
-          :placeholder="guess ? `guess ${guess}` : units.length === 'in' ? '15 3/8' : '39.1'"
+          :placeholder="guess ? `guess ${guess}` : inRow ? '' : units.length === 'in' ? '15 3/8' : '39.1'"
           :aria-describedby="describedBy"
           :aria-invalid="invalid"
         />
-        <span class="pointer-events-none absolute top-2.5 right-3 text-soft">{{ echo || (reading.kind === 'read' ? '' : units.length) }}</span>
+        <span class="pointer-events-none absolute top-2.5 right-3 text-soft" :class="inRow && 'max-sm:hidden'">{{
+          echo || (reading.kind === 'read' ? '' : units.length)
+        }}</span>
       </div>
       <div v-if="reading.kind === 'asked'" class="mt-1 text-mind" role="alert">
         {{ units.exact(reading.mm) }} is unlikely here. What did you mean?

@@ -49,7 +49,7 @@ const answersOf = (name: HouseSchoolName) => [{ value: '', label: 'As the house'
 <template>
   <details class="sheet" :open="own !== null">
     <summary class="font-display text-lg font-semibold">Otherwise than the house, for this dog</summary>
-    <p class="mt-1 text-soft">Where this dog needs another school than the kennel holds to. Kept with a note that says why.</p>
+    <p class="mt-1 text-soft">Where this dog needs another school than the kennel holds to. Saved with a note that says why.</p>
     <div class="mt-3 space-y-4">
       <ChoiceRow
         v-for="name in HOUSE_SCHOOL_NAMES"

@@ -3,11 +3,12 @@
 import type { ScreenResult } from '@banter/core';
 import { SCREEN_LEVEL_WORDS } from '@banter/core';
 
-defineProps<{ screen: ScreenResult; dogId: string; kind: string }>();
+/** `unsaved`: the dog is not there yet, so that nothing can be lifted for it. */
+defineProps<{ screen: ScreenResult; dogId: string; kind: string; unsaved?: boolean }>();
 </script>
 
 <template>
-  <div v-if="screen.notScreened || screen.findings.length > 0" class="mb-4 space-y-2">
+  <div v-if="screen.notScreened || screen.findings.length > 0" class="space-y-2">
     <p v-if="screen.notScreened" class="rounded bg-stop-wash p-3 text-stop">
       <strong>Not screened yet.</strong>
       What speaks against a {{ kind }}? Ten questions, before it is planned.
@@ -21,7 +22,7 @@ defineProps<{ screen: ScreenResult; dogId: string; kind: string }>();
     >
       <strong class="first-letter:uppercase">{{ finding.lifted ? 'Lifted' : finding.unknown ? 'Not known' : SCREEN_LEVEL_WORDS[finding.level] }}:</strong>
       {{ finding.name }}? {{ finding.why }}
-      <RouterLink v-if="!finding.lifted && finding.level !== 'caution'" :to="`/dogs/${dogId}/screen`" class="font-semibold underline">
+      <RouterLink v-if="!unsaved && !finding.lifted && finding.level !== 'caution'" :to="`/dogs/${dogId}/screen`" class="font-semibold underline">
         Lift it with a note
       </RouterLink>
     </p>

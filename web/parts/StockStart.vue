@@ -3,7 +3,7 @@
 import { Collar, collarKind, type CollarFacts, type CollarKindName } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { useKeep } from '../stores/keep.ts';
-import KeepBar from './KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import { useUnits } from '../stores/units.ts';
 
 const props = defineProps<{ kind: CollarKindName }>();
@@ -46,8 +46,8 @@ async function put() {
         <span class="grow">{{ collarKind(kind).describeNumbers(numbers, units.speak) }}</span>
       </li>
     </ul>
-    <KeepBar class="mt-4" :keeping="keeping" :label="`Size with ${few}`">
+    <SaveBar class="mt-4" :keeping="keeping" :label="`Size with ${few}`">
       <RouterLink :to="`/locker?add=${kind}`" class="press press-quiet">Enter my own</RouterLink>
-    </KeepBar>
+    </SaveBar>
   </form>
 </template>

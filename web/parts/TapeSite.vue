@@ -31,8 +31,6 @@ import VerdictMark from './VerdictMark.vue';
 
 const props = defineProps<{
   site: TapeSite;
-  /** What it decides, in a sentence; empty where it decides nothing now. */
-  decides: string;
   /** Whether another reading could still change an answer. */
   again: boolean;
   rules: HouseRules;
@@ -43,6 +41,8 @@ const props = defineProps<{
   before: Taping | null;
   history: readonly Taping[];
   error: string;
+  /** Only what it comes to, and what is doubtful about it. */
+  brief?: boolean;
 }>();
 const readings = defineModel<string[]>({ required: true });
 /** «No, behind the ears» was answered to these readings. */
@@ -116,15 +116,14 @@ function change(index: number, text: string) {
 </script>
 
 <template>
-  <fieldset class="sheet">
-    <legend class="float-left mb-2 w-full">
+  <fieldset class="sheet py-3!" :data-site="site">
+    <legend class="float-left mb-1.5 w-full">
       <span class="flex flex-wrap items-baseline gap-x-3">
         <span class="font-display text-lg font-semibold">{{ TAPE_SITE_WORDS[site].name }}</span>
-        <span class="text-soft">{{ TAPE_SITE_WORDS[site].where }}</span>
-        <span v-if="decides" class="text-soft">{{ decides }}</span>
+        <span class="text-soft">{{ TAPE_SITE_WORDS[site].where }}{{ before ? `, last ${units.exact(before.tapedMm)}` : '' }}</span>
       </span>
     </legend>
-    <div class="clear-both grid gap-3 sm:grid-cols-3">
+    <div class="clear-both grid grid-cols-3 gap-2 *:has-[[role=alert]]:max-sm:col-span-3 sm:gap-3">
       <MeasureField
         v-for="(text, index) in readings"
         :key="index"
@@ -133,19 +132,23 @@ function change(index: number, text: string) {
         :expected="expected"
         :guess="index === 0 ? guess : undefined"
         :flagged="oddField === index"
+        in-row
         @update:model-value="(now) => change(index, now)"
         @read="(mm) => (millimetres[index] = mm)"
       />
       <button
-        v-if="readings.length < MOST && fieldOf.length >= Math.min(3, readings.length)"
+        v-if="!brief && readings.length < MOST && fieldOf.length >= Math.min(3, readings.length)"
         type="button"
-        class="press press-plain self-end"
+        class="press press-plain self-start px-2!"
         @click="readings = [...readings, '']"
       >
         Another reading
       </button>
     </div>
-    <div v-if="result && verdict" class="mt-3 border-t border-line pt-3" aria-live="polite">
+    <p v-if="brief && verdict?.tone === 'good'" class="mt-1 text-sm text-soft" aria-live="polite">
+      {{ units.exact(result!.girthMm) }}, ± {{ units.gap(result!.plusMinusMm) }}
+    </p>
+    <div v-else-if="result && verdict" class="mt-3 border-t border-line pt-3" aria-live="polite">
       <div class="flex flex-wrap items-center gap-x-5 gap-y-1">
         <VerdictMark :tone="verdict.tone" :word="verdict.word" />
         <span>
@@ -166,8 +169,10 @@ function change(index: number, text: string) {
       <ReasonList class="mt-2" :reasons="reasons" />
       <button v-if="lower" type="button" class="press press-plain mt-2" @click="settled = true">No, behind the ears</button>
     </div>
-    <p v-else-if="before" class="mt-2 text-sm text-soft">Last: {{ units.exact(before.tapedMm) }}, {{ before.personName }}</p>
-    <SmallChart v-if="history.length > 1" class="mt-2" :points="chart" :name="`${TAPE_SITE_WORDS[site].name} so far`" />
+    <details v-if="history.length > 1" class="mt-2 text-sm">
+      <summary class="text-soft">Earlier</summary>
+      <SmallChart class="mt-2" :points="chart" :name="`${TAPE_SITE_WORDS[site].name} so far`" />
+    </details>
     <p v-if="error" class="mt-2 font-semibold text-stop" role="alert">{{ error }}</p>
   </fieldset>
 </template>

@@ -15,7 +15,7 @@ describe('the shopping list', () => {
   const on = { gaugeMm: 3, account: 'collar:c1', count: 13 };
   const fern = { dogId: 'd1', dogName: 'Fern', collarName: 'Alder', gaugeMm: 3, needs: 2 };
   it('has the links that a fit needs beyond its collar and the bag', () => {
-    expect(shoppingOf(locker([on], [fern]))).toEqual([expect.objectContaining({ needs: 2, inBag: 0, text: 'two links of 3.0 mm for Fern, Alder' })]);
+    expect(shoppingOf(locker([on], [fern]))).toEqual([expect.objectContaining({ needs: 2, inBag: 0, text: '2 links of 3.0 mm for Fern, Alder' })]);
     expect(shoppingOf(locker([on, { gaugeMm: 3, account: 'bag', count: 1 }], [fern]))[0]!.text).toBe('one link of 3.0 mm for Fern, Alder');
     expect(shoppingOf(locker([on, { gaugeMm: 3, account: 'bag', count: 2 }], [fern]))).toEqual([]);
   });

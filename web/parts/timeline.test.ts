@@ -97,7 +97,7 @@ describe('what happened to a dog', () => {
       ],
     });
     expect(entries.slice(0, 2).map(({ word, title }) => [word, title])).toEqual([
-      ['Taken back', 'Prong Alder is worn again.'],
+      ['Undone', 'Prong Alder is worn again.'],
       ['Set aside', 'Prong Alder is no longer worn.'],
     ]);
     expect(entries[2]).toMatchObject({ tone: 'good', note: 'To begin with.' });

@@ -116,7 +116,7 @@ export function timelineOf(
       ...happened(ending),
       title: plan ? `${collarKind(plan.kind).name} ${plan.inputs.collar.name} is ${ending.ended ? 'no longer worn' : 'worn again'}.` : 'A fit was set aside.',
       tone: 'open',
-      word: ending.ended ? 'Set aside' : 'Taken back',
+      word: ending.ended ? 'Set aside' : 'Undone',
       reasons: [],
       note: ending.note,
     };

@@ -47,6 +47,7 @@ async function leave() {
 
 useScreenKeys('Everywhere', [
   { key: '/', does: 'Find a dog, a collar, a rule', run: () => (finding.open = true) },
+  { key: 's', does: 'Fit now', run: () => void router.push('/fit') },
   { key: 'h', does: 'Today', run: () => void router.push('/today') },
   { key: 'd', does: 'Dogs', run: () => void router.push('/dogs') },
   { key: 'g', does: 'Calendar', run: () => void router.push('/programme') },
@@ -87,6 +88,15 @@ useScreenKeys('Everywhere', [
         </RouterLink>
       </nav>
       <div class="ml-auto flex shrink-0 items-center">
+        <RouterLink
+          v-if="session.me && !dogId"
+          to="/fit"
+          class="press press-main min-h-10! px-3! whitespace-nowrap"
+          aria-keyshortcuts="s"
+          active-class="hidden"
+        >
+          Fit now
+        </RouterLink>
         <button v-if="session.me" type="button" class="press min-w-12 gap-2 px-2!" aria-label="Find" aria-keyshortcuts="/" @click="finding.open = true">
           <Search aria-hidden="true" :size="20" />
           <kbd class="hidden rounded border border-line px-1.5 font-sans text-sm text-soft lg:inline" aria-hidden="true">/</kbd>

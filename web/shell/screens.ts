@@ -16,6 +16,7 @@ export const MORE_SCREENS: readonly Screen[] = [
 ];
 /** Screens that are reached from others, found by their names. */
 export const OTHER_SCREENS: readonly Screen[] = [
+  { to: '/fit', label: 'Fit now' },
   { to: '/dogs/new', label: 'Add a dog' },
   { to: '/many', label: 'Size a group' },
   { to: '/class', label: 'Kit up a class' },

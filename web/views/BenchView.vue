@@ -18,12 +18,14 @@ import { v7 as uuidv7 } from 'uuid';
 import { whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import BenchPanel from '../neck/shared/BenchPanel.vue';
+import ActionBar from '../work/ActionBar.vue';
+import BenchPanel, { type BenchLeaf } from '../neck/shared/BenchPanel.vue';
 import type { BenchMade } from '../neck/shared/bench.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { DogHeader } from '../shell/dog-header.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import KindStrip from '../parts/KindStrip.vue';
+import LawNote from '../parts/LawNote.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import PlacePick from '../parts/PlacePick.vue';
 import ScreenNote from '../parts/ScreenNote.vue';
@@ -93,7 +95,11 @@ const placeId = computed<string | null>({
   get: () => draft.value.placeId ?? (data.value ? placeOf(data.value) : null),
   set: (id) => (draft.value = { ...draft.value, placeId: id }),
 });
+/** The leaf beside the decision that is open. */
+const leaf = ref<BenchLeaf>('why');
+const fitsAsItIs = computed(() => made.value?.outcome.keep ?? true);
 const lawSays = computed(() => law(kind, placeId.value));
+const placeMark = computed(() => (lawSays.value.blocked ? 'stop' : ['never-checked', 'check-again'].includes(lawSays.value.status) ? 'mind' : undefined));
 /** What something made up by hand was made for: with other measures of the dog, or a collar that is gone or has other numbers, it no longer stands. */
 const basisOf = (collarId: string) => JSON.stringify([{ ...dog.value, ageDays: null }, stock.value.find(({ id }) => id === collarId)?.numbers ?? null]);
 const dropped = ref(false);
@@ -107,7 +113,7 @@ function dropStale() {
 }
 // At each load: the page kept on this device may come before that of the server.
 whenever(data, dropStale, { immediate: true });
-/** Only what somebody made by hand is remembered: Banter’s own choice is worked out afresh. */
+/** Only what somebody made by hand is remembered: what is recommended is worked out afresh. */
 function took(now: BenchMade) {
   made.value = now;
   const byHand = now.chosen ? null : { collarId: now.collarId, choices: now.choices, basis: basisOf(now.collarId) };
@@ -118,7 +124,7 @@ watch(
   () => (draft.value = { ...draft.value, id: uuidv7(), at: null }),
 );
 
-/** Puts the bench back to Banter’s choice, with an empty note. */
+/** Puts the bench back to what is recommended, with an empty note. */
 function startAfresh() {
   discard();
   begun.value += 1;
@@ -153,24 +159,9 @@ async function keep() {
     </div>
     <StockStart v-else-if="stock.length === 0" :kind="kind" @made="load" />
     <form v-else novalidate @submit.prevent="keep">
-      <ScreenNote :screen="speaksAgainst" :dog-id="dogId" :kind="collarKind(kind).name.toLowerCase()" />
-      <TapedLower v-if="lower" class="mb-4" :taping="girths.high!" @settled="load" />
-      <p v-else-if="throughCoat && dog.skinGirthMm === null" class="mb-4 rounded bg-mind-wash p-3 text-mind">
-        Taped over the coat without its depth: tips go through the hair, so the collar may hang looser than this shows.
-      </p>
-      <p v-else-if="onTheHair" class="mb-4 text-soft">
-        Taped on the skin, and the coat’s depth is not known: a strap lies on the hair and may need more.
-        <RouterLink :to="`/dogs/${dogId}/tape?for=${kind}`" class="underline">Tape over the coat</RouterLink>
-      </p>
-      <p v-if="dropped" class="mb-3 text-soft" role="status">
-        What was made up here no longer fits the records, which have changed since: this is Banter’s choice as they stand now.
-      </p>
-      <p v-else-if="restored" class="mb-3 text-soft">
-        Picked up where you left off.
-        <button type="button" class="underline" @click="startAfresh">Start afresh</button>
-      </p>
       <BenchPanel
         :key="begun"
+        v-model:leaf="leaf"
         :kind="kind"
         :dog="dog"
         :name="data!.dog.name"
@@ -181,56 +172,68 @@ async function keep() {
         :worn="worn"
         :on-collar="onCollar"
         :in-bag="inBag"
+        :place-mark="placeMark"
         @made="took"
-      />
-
-      <div class="mt-5 grid gap-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-        <section class="sheet self-start" aria-label="On the unrolled neck">
-          <UnrolledNeck :tape="neckTapeOf(girths)!" :name="data!.dog.name" :collar="made?.drawn ?? null" size="large" />
-        </section>
-        <section class="sheet self-start" aria-label="Keep">
-          <h2>Keep it</h2>
-          <p class="mt-1">{{ made?.line }}</p>
-          <p v-if="toBuy" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-            To buy: it does not hang in the locker yet.
+      >
+        <template #notes>
+          <ScreenNote :screen="speaksAgainst" :dog-id="dogId" :kind="collarKind(kind).name.toLowerCase()" />
+          <TapedLower v-if="lower" :taping="girths.high!" @settled="load" />
+          <p v-else-if="throughCoat && dog.skinGirthMm === null" class="rounded bg-mind-wash p-3 text-mind">
+            Taped over the coat, depth not known: tips go through the hair, so it may hang looser than shown.
+          </p>
+          <p v-else-if="onTheHair" class="text-soft">
+            Taped on the skin, coat depth not known: a strap lies on the hair and may need more.
+            <RouterLink :to="`/dogs/${dogId}/tape?for=${kind}`" class="underline">Tape over the coat</RouterLink>
+          </p>
+          <p v-if="dropped" class="text-soft" role="status">What was set up here no longer fits the newer records. This is recommended now.</p>
+          <p v-else-if="restored" class="text-soft">
+            Picked up where you left off.
+            <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+          </p>
+          <p v-if="toBuy" class="rounded bg-mind-wash p-3 text-mind">
+            To buy: not in the locker yet.
             <button type="button" class="press press-plain ml-1" @click="isHereNow">It is here</button>
           </p>
-          <p v-else-if="unmeasured" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-            These are typical numbers, nobody has laid a ruler on this collar.
+          <p v-else-if="unmeasured" class="rounded bg-mind-wash p-3 text-mind">
+            Typical numbers: nobody has measured this collar.
             <RouterLink :to="{ path: `/locker/${made!.collarId}`, query: { back: route.fullPath } }" class="font-semibold underline">
               Measure your collar
             </RouterLink>
           </p>
-          <p v-if="forAnother" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-            {{ forAnother.collarName }} is made up for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Made up
-            for {{ data!.dog.name }}, it no longer stands for {{ forAnother.dogName }}.
+          <p v-if="forAnother" class="rounded bg-mind-wash p-3 text-mind">
+            {{ forAnother.collarName }} is set for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Set for
+            {{ data!.dog.name }}, it no longer fits {{ forAnother.dogName }}.
           </p>
-          <p v-if="made?.outcome.blocked" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop">
-            This cannot be kept: made up like this it must not be worn.
-          </p>
-          <template v-else>
-            <PlacePick v-model="placeId" class="mt-3" :kind="kind" :places="data!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />
-            <TextField
-              v-model="draft.note"
-              class="mt-3"
-              :label="made?.outcome.keep ? 'Note (may be left empty)' : 'It does not fit as it is. Why keep it all the same?'"
-              :rows="2"
-              :error="keeping.errorAt('note')"
-            />
-            <p class="mt-3 border-l-4 border-mind pl-3 text-sm">{{ collarKind(kind).caution }}</p>
-            <KeepBar
-              class="mt-3"
-              :keeping="keeping"
-              label="Keep, and check it on the dog"
-              :disabled="!made || toBuy || speaksAgainst.blocked || lawSays.blocked || (!made.outcome.keep && draft.note.trim() === '')"
-            >
-              <span v-if="toBuy" class="text-soft">Once it is here.</span>
-              <span v-else-if="speaksAgainst.blocked" class="text-stop">{{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Screening stops it.' }}</span>
-              <span v-else-if="lawSays.blocked" class="text-stop">Not without the local law.</span>
-            </KeepBar>
-          </template>
-        </section>
-      </div>
+          <LawNote :law="lawSays" @place="leaf = 'place'" />
+        </template>
+        <template #neck>
+          <UnrolledNeck :tape="neckTapeOf(girths)!" :name="data!.dog.name" :collar="made?.drawn ?? null" size="large" />
+        </template>
+        <template #place>
+          <PlacePick v-model="placeId" :kind="kind" :places="data!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />
+          <TextField v-if="fitsAsItIs" v-model="draft.note" class="mt-3" label="Note" :rows="2" :error="keeping.errorAt('note')" />
+        </template>
+        <template #action>
+          <ActionBar>
+            <p v-if="made?.outcome.blocked" class="py-2 font-semibold text-stop">Stop: it must not be worn like this. Change it to save.</p>
+            <template v-else>
+              <TextField v-if="!fitsAsItIs" v-model="draft.note" class="mb-2" label="It does not fit. Why save it anyway?" :error="keeping.errorAt('note')" />
+              <SaveBar
+                :keeping="keeping"
+                label="Save fit"
+                :disabled="!made || toBuy || speaksAgainst.blocked || lawSays.blocked || (!fitsAsItIs && draft.note.trim() === '')"
+              >
+                <span v-if="toBuy" class="text-soft">Once it is here.</span>
+                <span v-else-if="speaksAgainst.blocked" class="text-stop">
+                  {{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Stopped by the screening.' }}
+                </span>
+                <span v-else class="text-sm text-soft max-sm:hidden">{{ collarKind(kind).caution }}</span>
+              </SaveBar>
+            </template>
+          </ActionBar>
+        </template>
+      </BenchPanel>
+      <p class="mt-3 border-l-4 border-mind pl-3 text-sm sm:hidden">{{ collarKind(kind).caution }}</p>
     </form>
   </LoadFrame>
 </template>

@@ -1,16 +1,15 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { labelOf, questionsAsked } from '@banter/core';
+import { questionsAsked } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtFor, z, nextStep } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords, todayIn } from '../parts/age.ts';
-import ChoiceRow from '../parts/ChoiceRow.vue';
-import CountRow from '../parts/CountRow.vue';
+import CheckQuestions from '../parts/CheckQuestions.vue';
 import { DogHeader } from '../shell/dog-header.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';
 import TextField from '../parts/TextField.vue';
@@ -21,6 +20,9 @@ import { useDraft } from '../stores/draft.ts';
 import { BOXED, useYard } from '../stores/yard.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import ActionBar from '../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
+import WorkScreen from '../work/WorkScreen.vue';
 
 const route = useRoute();
 const session = useSession();
@@ -92,7 +94,7 @@ const stands = computed(
     standing.value.tone === 'good' ||
     (standing.value.goTo === 'check' && elsewhere.value === null && check.value?.outcome.verdict !== 'good'),
 );
-const againWord = computed(() => (elsewhere.value ? 'Make it up again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
+const againWord = computed(() => (elsewhere.value ? 'Set it up again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
 const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0 && stands.value);
 const marked = computed(() => {
   if (foreseen.value) return { tone: checkTone(foreseen.value.verdict), word: CHECK_WORDS[foreseen.value.verdict] };
@@ -104,7 +106,30 @@ const headline = computed(() => {
   if (foreseen.value) return kind.value.checkSentence(foreseen.value, on.value);
   if (answered.value === 0 && !stands.value) return standing.value!.sentence;
   if (check.value && answered.value === 0) return kind.value.checkSentence(check.value.outcome, check.value.on);
-  return answered.value === 0 ? `Put it on ${data.value!.dog.name} and check the fit.` : `${required.value.length - answered.value} more to look at.`;
+  return answered.value === 0 ? `Put it on ${data.value!.dog.name} and check the fit.` : `${required.value.length - answered.value} left.`;
+});
+
+/** The collar and its setting; a name that only says what it is stands once. */
+const wearing = computed(() => {
+  const { name } = plan.value!.inputs.collar;
+  const line = kind.value.describePlan(plan.value!.inputs.collar, kind.value.wornChoices(plan.value!.choices, on.value), plan.value!.outcome, units.speak);
+  return line.startsWith(name) ? line : `${name}, ${line}`;
+});
+type CheckLeaf = 'why' | 'on' | 'before' | 'note';
+const chosenLeaf = ref<CheckLeaf | null>(null);
+/** Why, once the answers come to something; before that how it goes on, the first time. */
+const leaf = computed<CheckLeaf>({
+  get: () => leaves.value.find(({ id }) => id === chosenLeaf.value)?.id ?? leaves.value[0]!.id,
+  set: (id) => (chosenLeaf.value = id),
+});
+const leaves = computed(() => {
+  const all: (Leaf<CheckLeaf> & { there?: boolean })[] = [
+    { id: 'why', name: 'Why', there: foreseen.value !== null },
+    { id: 'before', name: 'So far', there: checks.value.length > 0 },
+    { id: 'on', name: 'How it goes on' },
+    { id: 'note', name: 'Note' },
+  ];
+  return all.filter(({ there }) => there !== false);
 });
 
 async function keep() {
@@ -142,7 +167,7 @@ async function keep() {
       <RouterLink class="press press-main mt-4" :to="`/dogs/${dogId}/bench`">To the bench</RouterLink>
     </div>
     <form v-else novalidate @submit.prevent="keep">
-      <nav v-if="fits.length > 1" aria-label="Fits of this dog" class="mb-3 flex flex-wrap gap-1">
+      <nav v-if="fits.length > 1" aria-label="Fits of this dog" class="-mt-2 mb-1 flex flex-wrap gap-1">
         <RouterLink
           v-for="one in fits"
           :key="one.plan.id"
@@ -154,73 +179,40 @@ async function keep() {
           {{ collarKind(one.plan.kind).name }}
         </RouterLink>
       </nav>
-      <div aria-live="polite">
-        <VerdictMark v-if="marked" :tone="marked.tone" :word="marked.word" />
-        <h1 ref="heading" class="mt-1 text-[clamp(1.7rem,3.6vw,2.4rem)] outline-none" tabindex="-1">{{ headline }}</h1>
-      </div>
-      <p class="mt-1 text-soft">
-        {{ kind.describePlan(plan.inputs.collar, kind.wornChoices(plan.choices, on), plan.outcome, units.speak) }}, from {{ plan.inputs.collar.name }}.
-        <template v-if="restored && answered > 0">
-          Picked up where you left off.
-          <button type="button" class="underline" @click="discard">Start afresh</button>
+      <WorkScreen drawing="On the dog now" style="--beside-drawing: 38.5rem">
+        <template #decision>
+          <h1 ref="heading" class="outline-none" tabindex="-1">{{ headline }}</h1>
+          <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+            <VerdictMark v-if="marked" :tone="marked.tone" :word="marked.word" />
+            <span class="text-soft">
+              {{ wearing }}
+            </span>
+            <span v-if="restored && answered > 0" class="text-soft">
+              Picked up where you left off.
+              <button type="button" class="underline" @click="discard">Start afresh</button>
+            </span>
+          </div>
         </template>
-      </p>
-      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,25rem)]">
-        <div class="order-2 space-y-5 lg:order-1">
-          <details class="sheet" :open="checks.length === 0">
-            <summary class="font-display text-lg font-semibold">How it goes on</summary>
-            <ol class="mt-2 list-decimal space-y-1 pl-5">
+        <template #drawing>
+          <component
+            :is="Drawing"
+            v-model="on"
+            :collar="plan.inputs.collar"
+            :kind="plan.kind"
+            :dog="plan.inputs.dog"
+            :ring-at="ringAtFor(plan.kind, plan.choices, house, data!.dog.worksOn)"
+          />
+        </template>
+        <CheckQuestions v-model:answers="draft.answers" v-model:counts="draft.counts" :kind="kind" :error-at="keeping.errorAt" />
+        <WorkLeaves v-model="leaf" :leaves="leaves" label="Beside the check">
+          <template #why><ReasonList v-if="foreseen" :reasons="kind.checkReasons(foreseen, units.speak, rules)" /></template>
+          <template #on>
+            <ol class="list-decimal space-y-1 pl-5">
               <li v-for="line in kind.putOn" :key="line">{{ line }}</li>
             </ol>
-          </details>
-          <section class="sheet space-y-5" aria-label="Questions">
-            <ChoiceRow
-              v-for="question in asked"
-              :key="question.id"
-              :model-value="draft.answers[question.id] ?? null"
-              :label="question.ask"
-              :hint="question.how"
-              :answers="question.answers.map(({ value, label }) => ({ value, label: labelOf(label, units.speak) }))"
-              :error="keeping.errorAt(`answers.${question.id}`)"
-              @update:model-value="(value) => (draft.answers = { ...draft.answers, [question.id]: value })"
-            />
-            <CountRow
-              v-for="count in kind.counts"
-              :key="count.id"
-              :model-value="draft.counts[count.id] ?? null"
-              :label="count.ask"
-              :hint="count.how"
-              :most="count.most"
-              @update:model-value="(value) => (draft.counts = { ...draft.counts, [count.id]: value })"
-            />
-            <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-          </section>
-          <div v-if="foreseen" class="sheet">
-            <h2>Why</h2>
-            <ReasonList class="mt-2" :reasons="kind.checkReasons(foreseen, units.speak, rules)" />
-          </div>
-          <KeepBar :keeping="keeping" :label="`Keep check ${checks.length + 1}`" :disabled="!complete">
-            <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet">To {{ data!.dog.name }}’s record</RouterLink>
-            <span v-if="!complete" class="text-soft"
-              >{{ answered }} of {{ required.length }} answered{{ kind.counts.length > 0 ? '; the gather test may be left out' : '' }}.</span
-            >
-          </KeepBar>
-        </div>
-        <aside class="order-1 space-y-5 self-start lg:order-2">
-          <section class="sheet" aria-label="On the dog now">
-            <h2>On the dog now</h2>
-            <component
-              :is="Drawing"
-              v-model="on"
-              :collar="plan.inputs.collar"
-              :kind="plan.kind"
-              :dog="plan.inputs.dog"
-              :ring-at="ringAtFor(plan.kind, plan.choices, house, data!.dog.worksOn)"
-            />
-          </section>
-          <section v-if="checks.length > 0" class="sheet" aria-label="Checks so far">
-            <h2>So far</h2>
-            <ol class="mt-2 space-y-2">
+          </template>
+          <template #before>
+            <ol class="space-y-2" aria-label="Checks so far">
               <li v-for="one in [...checks].reverse()" :key="one.id" class="border-l-2 border-line pl-3">
                 <VerdictMark class="text-sm" :tone="checkTone(one.outcome.verdict)" :word="`${one.attempt}: ${CHECK_WORDS[one.outcome.verdict]}`" />
                 <span class="block">{{ kind.checkSentence(one.outcome, one.on) }}</span>
@@ -229,9 +221,18 @@ async function keep() {
                 >
               </li>
             </ol>
-          </section>
-        </aside>
-      </div>
+          </template>
+          <template #note><TextField v-model="draft.note" label="Note" :rows="2" :error="keeping.errorAt('note')" /></template>
+        </WorkLeaves>
+        <template #action>
+          <ActionBar>
+            <SaveBar :keeping="keeping" label="Save check" :disabled="!complete">
+              <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">To {{ data!.dog.name }}’s record</RouterLink>
+              <span v-if="!complete" class="shrink-0 text-soft">{{ answered }} of {{ required.length }} answered</span>
+            </SaveBar>
+          </ActionBar>
+        </template>
+      </WorkScreen>
     </form>
   </LoadFrame>
 </template>

@@ -8,7 +8,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { send } from '../api/request.ts';
 import { ageWords, bornFromAge, todayIn } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import OwnHouse from '../parts/OwnHouse.vue';
 import TextField from '../parts/TextField.vue';
@@ -269,7 +269,7 @@ function startAfresh() {
           v-model="draft.weight"
           label="Weight"
           hint="The schools choose the gauge by it. 28.5, 28.5 kg, 62 lb."
-          :error="error('weightG') || (odd ? `Unusual for ${breed!.name}. Is it right? It is kept as written.` : undefined)"
+          :error="error('weightG') || (odd ? `Unusual for ${breed!.name}. Is it right? It is saved as written.` : undefined)"
           @read="(grams) => (weightG = grams)"
         />
         <ChoiceRow
@@ -344,7 +344,7 @@ function startAfresh() {
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
       <OwnHouse v-model="draft.house" :error="(path) => error(path)" class="mt-4" />
-      <KeepBar class="mt-4" :keeping="keeping" :label="editing ? 'Keep the change' : 'Keep, and screen it'" @newer="showTheirs">
+      <SaveBar class="mt-4" :keeping="keeping" :label="editing ? 'Save change' : 'Save and screen'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
         <button
           v-if="editing"
@@ -354,8 +354,8 @@ function startAfresh() {
         >
           {{ draft.archivedAt ? 'Bring back' : 'Put away' }}
         </button>
-      </KeepBar>
-      <p v-if="tried && Object.keys(faults).length > 0" role="alert" class="mt-2 font-semibold text-stop">Not kept yet: something above needs another look.</p>
+      </SaveBar>
+      <p v-if="tried && Object.keys(faults).length > 0" role="alert" class="mt-2 font-semibold text-stop">Not saved yet: something above needs another look.</p>
     </form>
   </LoadFrame>
 </template>

@@ -50,7 +50,7 @@ const step = computed(() =>
 );
 const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
-const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
+const marks = { stop: 'Stop', mind: 'Due', open: 'To do', good: 'Good' };
 const PULL_WORDS = { settled: 'walks settled', pulls: 'pulls', drags: 'drags its handler' } as const;
 /** On a phone the bar has room for the name alone. */
 const factsOf = (dog: Dog) => dogFacts(dog, kennel.value.timeZone, units.weight).join(' · ');

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** All dogs: the ones that need a hand first, each with its neck in small, what was decided, and the next step. */
-import { DogLines, momentOn, type DogLine } from '@banter/contract';
+import { COLLAR_KIND_NAMES, collarKind, DogLines, momentOn, type DogLine } from '@banter/contract';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -8,7 +8,6 @@ import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import { dayWords } from '../parts/age.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import LongList from '../parts/LongList.vue';
-import PathSteps from '../parts/PathSteps.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { goToStep } from '../parts/worn-words.ts';
 import { dogFacts } from '../parts/dog-facts.ts';
@@ -40,7 +39,7 @@ const source = useLongList<DogLine, DogLines>(
 );
 const { data, state, sentence, load, rows } = source;
 
-const marks = { stop: 'Stop', mind: 'Look', open: 'To do', good: 'Good' };
+const marks = { stop: 'Stop', mind: 'Due', open: 'To do', good: 'Good' };
 const factsOf = (line: DogLine) => dogFacts(line, kennel.value.timeZone, units.weight).join(' · ');
 /** Dogs that need a hand stand before those that are fitted: the title of each group is over its first. */
 const groupOf = ({ step }: DogLine) => (step.tone === 'good' ? 'Fitted' : 'Next');
@@ -55,14 +54,15 @@ useScreenKeys('Dogs', [{ key: 'n', does: 'Add a dog', run: () => void router.pus
   <LoadFrame :state="state" :sentence="sentence" thing="the dogs" @again="load">
     <div v-if="data!.counts.here + data!.counts.away === 0">
       <h1>Add your first dog.</h1>
-      <p class="mt-2 mb-6 max-w-[40rem] text-lg">Then it is three steps to a collar that fits, and Banter keeps all of them.</p>
-      <PathSteps
-        :steps="[
-          { label: 'Add a dog', says: 'Name, weight and how it pulls; the rest can wait.', done: false, to: '/dogs/new' },
-          { label: 'Tape and bench', says: 'Measure the neck high, behind the ears. The bench says which collar, and how many links come out.', done: false },
-          { label: 'Check', says: 'Answer with hands and eyes on the dog, until it is good.', done: false },
-        ]"
-      />
+      <p class="mt-2 max-w-[40rem] text-lg">Which collar is it for? Then name, girth, and seven looks on the dog.</p>
+      <div class="mt-4 flex flex-wrap gap-2">
+        <RouterLink v-for="kind in COLLAR_KIND_NAMES" :key="kind" :to="`/fit?kind=${kind}`" class="press press-plain">{{ collarKind(kind).name }}</RouterLink>
+        <RouterLink to="/fit" class="press press-main">What would you use?</RouterLink>
+      </div>
+      <p class="mt-6 text-soft">
+        <RouterLink to="/dogs/new" class="underline">Add a dog with all its details</RouterLink>, or
+        <RouterLink to="/many" class="underline">size a group from a table</RouterLink>.
+      </p>
     </div>
     <div v-else>
       <div class="flex flex-wrap items-end gap-3">

@@ -59,7 +59,7 @@ async function putBack() {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
-    <VerdictMark :tone="tone" :word="odd.length > 0 ? 'Look' : told === null ? 'To do' : told.grown ? 'Grown' : 'Grows'" />
+    <VerdictMark :tone="tone" :word="odd.length > 0 ? 'Check' : told === null ? 'To do' : told.grown ? 'Grown' : 'Grows'" />
     <h1 class="mt-1">{{ heading }}</h1>
     <p v-if="growth.missing === 'born'" class="mt-2 max-w-[70ch]">
       Its age makes a curve out of weighings.
@@ -69,7 +69,7 @@ async function putBack() {
       From one weighing on its growth is told, more surely with each; a growing dog every fortnight is plenty.
     </p>
     <p v-for="reason in reasons" :key="reason" class="mt-1 max-w-[75ch] text-soft">{{ reason }}</p>
-    <ul v-if="told && odd.length > 0" class="mt-3 space-y-2" aria-label="Weighings to look at">
+    <ul v-if="told && odd.length > 0" class="mt-3 space-y-2" aria-label="Weights to check">
       <li v-for="one in odd" :key="one.index" class="flex flex-wrap items-center gap-x-4 gap-y-1 rounded bg-mind-wash px-3 py-2 text-mind">
         <span class="min-w-0 grow basis-80">{{ wordReason(GROWTH_REASON_WORDS, one, units.speak).text }}</span>
         <button type="button" class="press press-plain" @click="strike(told.weighIns[one.index]!.weighing)">Delete entry</button>

@@ -21,7 +21,7 @@ import { useRoute } from 'vue-router';
 import { dayWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
@@ -142,13 +142,13 @@ const unit = computed({
           <TextField v-model="form.callWhom" label="Whom they call" hint="A name and a number." :error="keeping.errorAt('callWhom')" />
           <ChoiceRow v-model="unit" label="They think in" :answers="lengths" quiet />
           <TextField v-model="form.note" label="What else they should know" :rows="3" :error="keeping.errorAt('note')" />
-          <KeepBar :keeping="keeping" label="Keep as handed over" :disabled="form.toWhom.trim() === '' || form.callWhom.trim() === ''">
+          <SaveBar :keeping="keeping" label="Save handover" :disabled="form.toWhom.trim() === '' || form.callWhom.trim() === ''">
             <button type="button" class="press press-plain" @click="print">Print it</button>
-          </KeepBar>
+          </SaveBar>
           <p v-if="kept" role="status" class="rounded bg-good-wash p-3 text-good">
-            Kept. <a :href="`/api/handovers/${kept.id}/pages.pdf`" target="_blank" class="font-semibold underline">The pages (PDF)</a>
+            Saved. <a :href="`/api/handovers/${kept.id}/pages.pdf`" target="_blank" class="font-semibold underline">The pages (PDF)</a>
           </p>
-          <p class="text-sm text-soft">What is kept stays as it was, whatever changes later. An owner’s link shows the latest one kept.</p>
+          <p class="text-sm text-soft">A saved handover stays as it was. An owner’s link shows the latest one.</p>
         </form>
         <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" :often="often" @changed="load" />
         <section v-if="changes.length > 0" class="sheet" aria-labelledby="changed">

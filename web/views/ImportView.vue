@@ -85,7 +85,7 @@ const example = computed(() =>
   <LoadFrame :state="state" :sentence="sentence" thing="the locker" @again="load">
     <h1>Size a group.</h1>
     <p class="mt-1 max-w-[46rem] text-soft">
-      A table of dogs, as a CSV file or pasted, with a heading: every kind of collar of your locker is sized for each, on this device. Nothing is kept and
+      A table of dogs, as a CSV file or pasted, with a heading: every kind of collar of your locker is sized for each, on this device. Nothing is saved and
       nothing leaves it.
     </p>
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">

@@ -113,8 +113,8 @@ const print = () => window.print();
     </div>
     <h1 aria-live="polite">{{ heading }}</h1>
     <p class="max-w-[75ch] text-soft">
-      The class of {{ day }}: out of the locker, made up as the house’s schools do, with the least buying and then the fewest links moved, worked out whole.
-      Collars that other dogs wear stay on them.
+      The class of {{ day }}: out of the locker, set as the house’s schools do, with the least buying, then the fewest links moved. Collars that other dogs wear
+      stay on them.
     </p>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)]">
       <section class="no-print sheet self-start" aria-labelledby="class">

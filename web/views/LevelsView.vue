@@ -20,6 +20,8 @@ import PressChart from './levels/PressChart.vue';
 import RateCharts from './levels/RateCharts.vue';
 import SessionTable from './levels/SessionTable.vue';
 import { useUnits } from '../stores/units.ts';
+import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
+import WorkScreen from '../work/WorkScreen.vue';
 
 const units = useUnits();
 
@@ -98,10 +100,21 @@ const word = computed(() => {
   if (offered) return { known: 'Known', rough: 'Rough', needed: 'Last needed' }[offered.how];
   return !working || working.state === 'unknown' ? 'Not known yet' : 'None offered';
 });
+type LevelsLeaf = 'needed' | 'presses' | 'rates' | 'cap';
+const leaf = ref<LevelsLeaf>('needed');
+const leaves = computed(() => {
+  const all: (Leaf<LevelsLeaf> & { there?: boolean })[] = [
+    { id: 'needed', name: 'Level needed' },
+    { id: 'presses', name: 'Presses' },
+    { id: 'rates', name: 'Rates', there: inSetting.value.length > 0 },
+    { id: 'cap', name: 'Cap' },
+  ];
+  return all.filter(({ there }) => there !== false);
+});
 const lastChecked = computed(() => {
   const last = checks.value.at(-1);
   return last
-    ? `Contact last felt ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'both touch' : 'they did not touch'}.`
+    ? `Contact last felt ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'contact good' : 'they did not touch'}.`
     : 'Contact has not been felt yet.';
 });
 </script>
@@ -109,56 +122,53 @@ const lastChecked = computed(() => {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="latestGirths(data!.girths)" :fits="data!.fits" :kennel="kennel" />
-    <VerdictMark v-if="device" :tone="tone" :word="word" />
-    <h1 class="mt-1">{{ heading }}</h1>
-    <p v-if="!device" class="mt-2">
-      Levels belong to a remote or fence collar.
-      <RouterLink :to="`/dogs/${dogId}/bench`" class="underline">Fit one at the bench</RouterLink>
-    </p>
-    <template v-else>
-      <p v-if="says" class="mt-1 max-w-[52rem] text-lg">{{ says }}</p>
-      <div v-if="look" class="mt-2 flex flex-wrap items-center gap-2">
-        <template v-if="look.next">
-          <p class="w-full max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
-          <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
-          <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
-          <template v-if="look.next === 'skin'">
-            <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
-            <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
-          </template>
-        </template>
-        <p v-else-if="look.found === 'contact'" class="w-full font-semibold text-stop" role="status">
-          Strap, hair and posts first; then feel again. Never a higher level.
-          <button type="button" class="press press-plain ml-2" @click="answer('contact', false)">{{ MORE_STEPS.contact.good }}</button>
-        </p>
-        <p v-else-if="look.found" class="w-full" role="status">Fix that, and stay at the level it knows.</p>
-        <p v-else class="w-full" role="status">
-          Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.
-        </p>
-        <ul v-if="look.answers.length > 0" class="w-full text-soft" aria-label="Looked at">
-          <li v-for="one in look.answers" :key="one.cause">
-            {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}
-          </li>
-        </ul>
-        <SaidBar class="w-full" :telling="telling" />
-      </div>
-      <p v-if="!setting" class="mt-2">
-        <RouterLink to="/field" class="press press-main">Open the field log</RouterLink>
+    <template v-if="!device">
+      <h1>{{ heading }}</h1>
+      <p class="mt-2">
+        Levels belong to a remote or fence collar.
+        <RouterLink :to="`/dogs/${dogId}/bench`" class="underline">Fit one at the bench</RouterLink>
       </p>
-      <ChoiceRow
-        v-if="devices.length > 1"
-        class="mt-4"
-        label="Device"
-        hint="Scales of two devices do not compare."
-        :model-value="device.collar.id"
-        :answers="devices.map(({ collar }) => ({ value: collar.id, label: `${collar.name}` }))"
-        @update:model-value="(value) => ((chosenDevice = value), (chosenSetting = null))"
-      />
-      <div v-if="setting" class="mt-5 grid items-start gap-5 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
-        <section class="sheet" aria-labelledby="ladder">
-          <h2 id="ladder">Ladder on {{ device.collar.name }}</h2>
-          <LadderChart class="mt-2" :device="device" :chosen="setting.id" @choose="(id) => (chosenSetting = id)" />
-          <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2">
+    </template>
+    <WorkScreen v-else :drawing="`Ladder on ${device.collar.name}`" style="--beside-drawing-desk: 22rem; --beside-drawing: 40rem">
+      <template #decision>
+        <h1>{{ heading }}</h1>
+        <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+          <VerdictMark :tone="tone" :word="word" />
+          <span v-if="says" class="max-w-[52rem]">{{ says }}</span>
+        </div>
+      </template>
+      <template #notes>
+        <div v-if="look" class="flex flex-wrap items-center gap-2">
+          <template v-if="look.next">
+            <p class="w-full max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
+            <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
+            <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
+            <template v-if="look.next === 'skin'">
+              <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
+              <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
+            </template>
+          </template>
+          <p v-else-if="look.found === 'contact'" class="w-full font-semibold text-stop" role="status">
+            Strap, hair and posts first; then feel again. Never a higher level.
+            <button type="button" class="press press-plain ml-2" @click="answer('contact', false)">{{ MORE_STEPS.contact.good }}</button>
+          </p>
+          <p v-else-if="look.found" class="w-full" role="status">Fix that, and stay at the level it knows.</p>
+          <p v-else class="w-full" role="status">
+            Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.
+          </p>
+          <ul v-if="look.answers.length > 0" class="w-full text-soft" aria-label="Looked at">
+            <li v-for="one in look.answers" :key="one.cause">
+              {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}
+            </li>
+          </ul>
+          <SaidBar class="w-full" :telling="telling" />
+        </div>
+        <p v-if="!setting"><RouterLink to="/field" class="press press-main">Open the field log</RouterLink></p>
+      </template>
+      <template #drawing>
+        <LadderChart :device="device" :chosen="setting?.id ?? ''" @choose="(id) => (chosenSetting = id)" />
+        <template v-if="setting">
+          <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2 text-sm">
             {{ wordReason(WORKING_LEVEL_REASON_WORDS, reason, units.speak).text }}
           </p>
           <p v-if="setting.wanted && setting.wanted.more > 0" class="mt-1 text-sm text-soft">
@@ -166,19 +176,28 @@ const lastChecked = computed(() => {
             {{ setting.wanted.enough ? `about ${setting.wanted.more} more trials` : `more than ${setting.wanted.more} trials` }}, at
             {{ setting.wanted.at.map(levelWords).join(' and ') }}.
           </p>
-          <p class="mt-1 text-sm text-soft">{{ lastChecked }}</p>
-          <CapForm class="mt-3" :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" />
-        </section>
-        <section class="sheet" aria-labelledby="needed">
-          <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
-            <h2 id="needed" class="grow">Level needed in {{ setting.name }}</h2>
-            <label class="flex items-center gap-2 text-sm">
-              Setting
-              <select class="field w-auto!" :value="setting.id" @change="chosenSetting = ($event.target as HTMLSelectElement).value">
-                <option v-for="one in device.settings" :key="one.id" :value="one.id">{{ one.name }}</option>
-              </select>
-            </label>
-          </div>
+        </template>
+        <p class="mt-1 text-sm text-soft">{{ lastChecked }}</p>
+      </template>
+      <div v-if="setting" class="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <label class="flex items-center gap-2">
+          Setting
+          <select class="field w-auto!" :value="setting.id" @change="chosenSetting = ($event.target as HTMLSelectElement).value">
+            <option v-for="one in device.settings" :key="one.id" :value="one.id">{{ one.name }}</option>
+          </select>
+        </label>
+        <ChoiceRow
+          v-if="devices.length > 1"
+          label="Device"
+          hint="Scales of 2 devices do not compare."
+          :model-value="device.collar.id"
+          :answers="devices.map(({ collar }) => ({ value: collar.id, label: `${collar.name}` }))"
+          @update:model-value="(value) => ((chosenDevice = value), (chosenSetting = null))"
+        />
+      </div>
+      <WorkLeaves v-if="setting" v-model="leaf" :leaves="leaves" label="What the levels are read from">
+        <template #needed>
+          <h2>Level needed in {{ setting.name }}</h2>
           <ControlChart
             v-if="setting.needed.length > 0"
             :key="`${device.collar.id} ${setting.id}`"
@@ -190,29 +209,30 @@ const lastChecked = computed(() => {
             :time-zone="kennel.timeZone"
           />
           <p v-else class="mt-2 text-soft">No session at work in this setting yet.</p>
-        </section>
-      </div>
-      <PressChart
-        v-if="setting"
-        :key="`${device.collar.id} ${setting.id}`"
-        class="mt-5"
-        :dog-id="dogId"
-        :device="device"
-        :setting="setting"
-        :presses="data!.presses"
-        :time-zone="kennel.timeZone"
-        @span="(now) => (span = now)"
-      />
-    </template>
-    <RateCharts v-if="inSetting.length > 0" class="mt-5" :sessions="shown" :where="setting?.name ?? null" :time-zone="kennel.timeZone" />
-    <SessionTable
-      v-if="inSetting.length > 0"
-      class="mt-5"
-      :sessions="shown"
-      :all="inSetting.length"
-      :dog="data!.dog"
-      :collars="data!.collars"
-      :kennel="kennel"
-    />
+        </template>
+        <template #presses>
+          <PressChart
+            :key="`${device.collar.id} ${setting.id}`"
+            :dog-id="dogId"
+            :device="device"
+            :setting="setting"
+            :presses="data!.presses"
+            :time-zone="kennel.timeZone"
+            @span="(now) => (span = now)"
+          />
+          <SessionTable
+            v-if="inSetting.length > 0"
+            class="mt-5"
+            :sessions="shown"
+            :all="inSetting.length"
+            :dog="data!.dog"
+            :collars="data!.collars"
+            :kennel="kennel"
+          />
+        </template>
+        <template #rates><RateCharts :sessions="shown" :where="setting.name" :time-zone="kennel.timeZone" /></template>
+        <template #cap><CapForm :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" /></template>
+      </WorkLeaves>
+    </WorkScreen>
   </LoadFrame>
 </template>

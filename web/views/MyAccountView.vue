@@ -5,7 +5,7 @@ import { ROLE_WORDS } from '@banter/contract';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { momentWords } from '../parts/age.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';
 import { useKeep } from '../stores/keep.ts';
@@ -82,7 +82,7 @@ async function change() {
           hint="At least 10 characters."
           :error="changing.errorAt('password')"
         />
-        <KeepBar by="reader" :keeping="changing" label="Change it" :disabled="old === '' || password === ''" />
+        <SaveBar by="reader" :keeping="changing" label="Change it" :disabled="old === '' || password === ''" />
       </form>
       <p v-else class="self-start text-soft">The demo is entered without a password.</p>
       <section v-if="data!.hasPassword" class="self-start lg:col-start-2" aria-labelledby="leaving">

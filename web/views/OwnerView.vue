@@ -117,7 +117,7 @@ async function takePages() {
     </p>
     <template v-else>
       <section class="no-print sheet" aria-labelledby="daily">
-        <h1 id="daily">{{ left === 0 ? `All looked at today` : `${sheet!.dogName}: ${left} to look at today` }}</h1>
+        <h1 id="daily">{{ left === 0 ? `All checked today` : `${sheet!.dogName}: ${left} to check today` }}</h1>
         <ul class="mt-2 divide-y divide-line">
           <li v-for="line in sheet!.daily" :key="line.key">
             <label class="flex min-h-14 cursor-pointer items-center gap-4 py-2">

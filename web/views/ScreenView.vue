@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** Screening: what speaks against a collar, asked before one is chosen; what a yes means for each kind; and lifting a stop with a note. */
 import { COLLAR_KIND_NAMES, collarKind, Lift, RecordId, Screening, screenKind, z, type NewLift, type NewScreening } from '@banter/contract';
-import { answersOfRecord, breedOf, risksOfBreed, SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
+import { SCREEN_ITEM_IDS, SCREEN_ITEMS, SCREEN_LEVEL_WORDS, type ScreenItemId } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { momentWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
@@ -16,6 +16,7 @@ import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useKeep } from '../stores/keep.ts';
+import { SCREEN_ANSWERS, useScreeningAnswers } from '../stores/screening-answers.ts';
 import { useSession } from '../stores/session.ts';
 
 const route = useRoute();
@@ -28,7 +29,6 @@ const { data, state, sentence, load, girths, fits } = useDogPage(dogId);
 const { dog, house, screening } = useBenchDog(data, girths);
 const kennel = computed(() => session.kennel!);
 
-type Answer = 'yes' | 'no' | 'unknown';
 const Draft = z.object({
   id: RecordId,
   answers: z.record(z.string(), z.enum(['yes', 'no', 'unknown']).nullable()),
@@ -37,37 +37,19 @@ const Draft = z.object({
 });
 const { draft, restored, discard } = useDraft(`screen.${dogId}`, Draft, () => ({ id: uuidv7(), answers: {}, note: '', at: null }));
 const latest = computed(() => data.value?.screenings.at(-1) ?? null);
-const ofRecord = computed(() => answersOfRecord(dog.value, house.value.rules));
-/** What is answered now: as chosen here, else by the dog's own record, else as the last time. */
-const answerOf = (id: ScreenItemId): Answer | null => draft.value.answers[id] ?? ofRecord.value[id] ?? latest.value?.answers[id] ?? null;
-const breed = computed(() => (data.value ? breedOf(data.value.dog.breed) : null));
-const risks = computed(() => (data.value ? risksOfBreed(data.value.dog.breed) : []));
-/** What the breed is known for stands first. */
-const items = computed(() => {
-  const isRisk = ({ id }: { id: ScreenItemId }) => risks.value.includes(id);
-  return [...SCREEN_ITEMS.filter(isRisk), ...SCREEN_ITEMS.filter((item) => !isRisk(item))];
+const written = computed(() => data.value?.dog.breed ?? '');
+const { answerOf, risks, items, hintOf, open, passable, given, noneOfThese } = useScreeningAnswers({
+  answers: computed(() => draft.value.answers),
+  dog,
+  breed: written,
+  rules: computed(() => house.value.rules),
+  latest,
 });
-const hintOf = ({ id, why }: { id: ScreenItemId; why: string }) =>
-  ofRecord.value[id]
-    ? `${why} Its own record says so.`
-    : risks.value.includes(id)
-      ? `${why} ${breed.value!.name}: known for it (from memory). Look, and say.`
-      : why;
-const answers = [
-  { value: 'no', label: 'No' },
-  { value: 'yes', label: 'Yes' },
-  { value: 'unknown', label: 'Not known' },
-] as const;
-const open = computed(() => SCREEN_ITEM_IDS.filter((id) => answerOf(id) === null));
 const changed = computed(() => Object.values(draft.value.answers).some((answer) => answer !== null) || draft.value.note.trim() !== '');
-/** No to all that is open, save what the breed is known for: that is answered one by one. */
-const passable = computed(() => open.value.filter((id) => !risks.value.includes(id)));
-function noneOfThese() {
-  draft.value = { ...draft.value, answers: { ...draft.value.answers, ...Object.fromEntries(passable.value.map((id) => [id, 'no' as const])) } };
-}
+const answerNone = () => (draft.value = { ...draft.value, answers: { ...draft.value.answers, ...noneOfThese.value } });
 const foreseen = computed(() => ({
   done: true,
-  answers: Object.fromEntries(SCREEN_ITEM_IDS.flatMap((id) => (answerOf(id) ? [[id, answerOf(id)!]] : []))) as Record<ScreenItemId, Answer>,
+  answers: given(),
   lifted: screening.value.lifted,
 }));
 const kinds = computed(() =>
@@ -139,17 +121,17 @@ async function lift(item: ScreenItemId, lifted: boolean) {
               :model-value="answerOf(item.id)"
               :label="`${item.name}?`"
               :hint="hintOf(item)"
-              :answers="answers"
+              :answers="SCREEN_ANSWERS"
               @update:model-value="(answer) => (draft.answers = { ...draft.answers, [item.id]: answer })"
             />
           </div>
         </section>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-        <KeepBar :keeping="keeping" label="Keep the screening" :disabled="open.length > 0 || (latest !== null && !changed)">
-          <button v-if="passable.length > 0" type="button" class="press press-plain" @click="noneOfThese">
+        <SaveBar :keeping="keeping" label="Save screening" :disabled="open.length > 0 || (latest !== null && !changed)">
+          <button v-if="passable.length > 0" type="button" class="press press-plain" @click="answerNone">
             {{ risks.length > 0 ? 'None of the others' : 'None of these' }}
           </button>
-        </KeepBar>
+        </SaveBar>
       </form>
       <aside class="space-y-5 self-start">
         <section class="sheet" aria-label="What it means">

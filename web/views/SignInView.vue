@@ -36,7 +36,7 @@ async function enter(how: () => Promise<void>) {
 <template>
   <form class="sheet mx-auto max-w-md" novalidate @submit.prevent="enter(() => session.signIn({ email, password }))">
     <h1>Sign in</h1>
-    <p v-if="route.query.to" class="mt-1 text-soft">You will be taken back to where you were.</p>
+    <p v-if="route.query.to" class="mt-1 text-soft">You go back to where you were.</p>
     <div class="mt-4 space-y-4">
       <TextField v-model="email" label="E-mail" type="email" inputmode="email" autocomplete="username" required />
       <TextField v-model="password" label="Password" type="password" autocomplete="current-password" required />

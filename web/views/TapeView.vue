@@ -3,26 +3,33 @@
 import type { NewTaping } from '@banter/contract';
 import { COLLAR_KIND_NAMES, collarKind, RecordId, Taping, Weighing, z, type CollarKindName } from '@banter/contract';
 import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
+import { whenever } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, nextTick, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
-import KeepBar from '../parts/KeepBar.vue';
+import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import { withUnit } from '../parts/measure-units.ts';
 import MeasureField from '../parts/MeasureField.vue';
+import ReadingPad from '../parts/ReadingPad.vue';
 import TapeSite, { type SiteReading } from '../parts/TapeSite.vue';
 import WeightField from '../parts/WeightField.vue';
 import { useBenchDog } from '../stores/bench-dog.ts';
 import { useDogPage } from '../stores/dog-page.ts';
 import { useDraft } from '../stores/draft.ts';
+import { useDraftUnits } from '../stores/draft-units.ts';
 import { BOXED, useYard } from '../stores/yard.ts';
 import { useLoad } from '../stores/load.ts';
+import { useReadingFields } from '../stores/reading-fields.ts';
 import { useSession } from '../stores/session.ts';
 import { useTapeAsks } from '../stores/tape-asks.ts';
 import { useUnits } from '../stores/units.ts';
+import ActionBar from '../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
+import WorkScreen from '../work/WorkScreen.vue';
 
 const route = useRoute();
 const router = useRouter();
@@ -73,13 +80,14 @@ const begin = (): Draft => ({
   at: null,
 });
 const { draft, restored, discard } = useDraft(`tape.${dogId}.${correctsId ?? 'new'}`, Draft, begin);
-// What was typed bare meant the unit of then; it says so now, should the screen speak another.
-if (draft.value.lengthUnit !== units.length) {
-  for (const site of TAPE_SITES) draft.value.sites[site].readings = draft.value.sites[site].readings.map((text) => withUnit(text, draft.value.lengthUnit));
-  draft.value.coatDepth = withUnit(draft.value.coatDepth, draft.value.lengthUnit);
-}
-if (draft.value.massUnit !== units.mass) draft.value.weight = withUnit(draft.value.weight, draft.value.massUnit);
-watch([() => units.length, () => units.mass], ([length, mass]) => Object.assign(draft.value, { lengthUnit: length, massUnit: mass }), { immediate: true });
+useDraftUnits(
+  draft,
+  (now, say) => {
+    for (const site of TAPE_SITES) now.sites[site].readings = now.sites[site].readings.map(say);
+    now.coatDepth = say(now.coatDepth);
+  },
+  (now, say) => (now.weight = say(now.weight)),
+);
 
 const coatDepthMm = ref<number | null>(null);
 const weighed = ref<number | null>(null);
@@ -101,6 +109,47 @@ const asked = computed<readonly SiteName[]>(() => {
     (site) => (decides(site) !== '' || also.value.includes(site) || isTyped(site)) && !(site === 'coat-depth' && draft.value.overCoat === 'over'),
   );
 });
+/** The first site is under the cursor; the others are a line each until somebody comes to them. What was typed stays open. */
+const opened = ref<readonly SiteName[]>([]);
+const isOpen = (site: SiteName) => site === asked.value[0] || opened.value.includes(site) || isTyped(site);
+const form = ref<HTMLFormElement | null>(null);
+async function openSite(site: SiteName) {
+  opened.value = [...opened.value, site];
+  await nextTick();
+  form.value?.querySelector<HTMLElement>(`fieldset[data-site="${site}"] input`)?.focus();
+}
+/** After the last reading of a site the next one opens that is asked for. */
+const fields = useReadingFields(form, {
+  onLast: (field) => {
+    const site = field.closest('fieldset')?.dataset.site as SiteName | undefined;
+    const next = asked.value.slice(asked.value.indexOf(site!) + 1).find((one) => !isTyped(one));
+    if (!next) return false;
+    void openSite(next);
+    return true;
+  },
+});
+whenever(
+  () => state.value === 'ready' && form.value !== null,
+  () => fields.begin(),
+  { flush: 'post' },
+);
+/** The reading that the keys on a phone type into. */
+const pad = computed(() => (fields.phone.value ? fields.active.value : null));
+type TapeLeaf = 'how' | 'collars' | 'others';
+const leaf = ref<TapeLeaf>('how');
+const leaves = computed<Leaf<TapeLeaf>[]>(() =>
+  corrected.value
+    ? [{ id: 'how', name: 'How it was taped' }]
+    : [
+        { id: 'how', name: 'How, weight' },
+        { id: 'collars', name: 'For which collars' },
+        { id: 'others', name: 'Other sites' },
+      ],
+);
+function addSite(site: SiteName) {
+  also.value = [...also.value, site];
+  void openSite(site);
+}
 const notAsked = computed(() => TAPE_SITES.filter((site) => !asked.value.includes(site) && !(site === 'coat-depth' && draft.value.overCoat === 'over')));
 
 /** The neck as drawn while taping: what is typed now over what was known before. */
@@ -131,7 +180,7 @@ const headline = computed(() => {
   if (lower) return 'Was the high girth taken lower down?';
   if (again.length > 0) return `Another reading of the ${again.map(nameOf).join(' and the ')}.`;
   const missing = asked.value.filter((site) => !ready.value.includes(site) && !girths.value[site]);
-  return missing.length > 0 ? `Next, the ${nameOf(missing[0]!)}.` : 'All taped. Keep it.';
+  return missing.length > 0 ? `Next, the ${nameOf(missing[0]!)}.` : 'All taped. Save it.';
 });
 
 async function keep() {
@@ -177,29 +226,98 @@ async function keep() {
   <LoadFrame v-if="correctsId && !corrected" :state="wrong.state.value" :sentence="wrong.sentence.value" thing="taping" @again="wrong.load" />
   <LoadFrame v-else :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
-    <form novalidate @submit.prevent="keep">
-      <h1 aria-live="polite">{{ headline }}</h1>
-      <p class="mt-1 max-w-[46rem] text-soft">
-        Settle the dog.
-        {{
-          draft.way === 'tape'
-            ? 'Tape flat, touching, not pulled; lift it between readings.'
-            : 'A string round, touching, not pulled; pinch it off where it meets, lay it on a ruler, and begin anew for each reading.'
-        }}
-        <template v-if="restored">
-          Picked up where you left off.
-          <button type="button" class="underline" @click="discard">Start afresh</button>
+    <form ref="form" novalidate @submit.prevent="keep">
+      <WorkScreen drawing="The neck as taped" :style="{ '--beside-drawing': pad ? '42.5rem' : '36rem' }">
+        <template #decision>
+          <h1>{{ headline }}</h1>
+          <p class="mt-0.5 text-soft">
+            {{
+              draft.way === 'tape'
+                ? 'Flat, touching, not pulled. Lift it between readings.'
+                : 'String touching, not pulled. Pinch where it meets; lay it on a ruler.'
+            }}
+            <template v-if="restored">
+              Picked up where you left off.
+              <button type="button" class="underline" @click="discard">Start afresh</button>
+            </template>
+          </p>
         </template>
-      </p>
-      <p v-if="corrected" class="mt-2 rounded bg-mind-wash p-3 text-mind">
-        This replaces {{ units.exact(corrected.result.girthMm) }} of {{ corrected.personName }}; the old one stays in the record, struck through.
-      </p>
-      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
-        <div class="space-y-4">
-          <section v-if="!corrected" class="sheet" aria-label="For which collars">
-            <p class="font-semibold">For which collars?</p>
-            <p class="text-sm text-soft">Only what they need is asked for.</p>
-            <div class="mt-1.5 flex flex-wrap gap-1.5">
+        <template #notes>
+          <p v-if="corrected" class="rounded bg-mind-wash p-3 text-mind">
+            This replaces {{ units.exact(corrected.result.girthMm) }} of {{ corrected.personName }}; the old one stays in the history, struck through.
+          </p>
+        </template>
+        <template #drawing>
+          <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" size="large" />
+          <p v-else class="py-8 text-center text-soft">The neck is drawn here to scale as you type.</p>
+        </template>
+        <template v-for="site in asked" :key="site">
+          <button
+            v-if="!isOpen(site)"
+            type="button"
+            class="sheet flex min-h-14 w-full flex-wrap items-baseline gap-x-3 py-3! text-left hover:bg-raised"
+            :aria-label="`Tape the ${nameOf(site)}`"
+            @click="openSite(site)"
+          >
+            <span class="font-display text-lg font-semibold">{{ TAPE_SITE_WORDS[site].name }}</span>
+            <span class="text-soft">{{ decides(site) }}</span>
+            <span class="ml-auto text-sm text-soft">{{ girths[site] ? `last ${units.exact(girths[site]!.tapedMm)}` : 'not taped' }}</span>
+          </button>
+          <TapeSite
+            v-else
+            v-model="draft.sites[site].readings"
+            v-model:settled="draft.sites[site].settled"
+            :site="site"
+            :again="againDecides(site)"
+            :rules="rules"
+            :coat-depth-mm="depth"
+            :on-skin="onSkin"
+            :weight-g="weightG"
+            :neck-build="data!.dog.neckBuild"
+            :before="girths[site] ?? null"
+            :history="data!.tapings.filter((one) => one.site === site && one.id !== correctsId)"
+            :error="keeping.errorAt('readingsMm')"
+            @read="(now) => (read[site] = now)"
+          />
+        </template>
+        <p v-for="one in contradictions" :key="one.code" role="status" class="rounded bg-mind-wash p-3 text-mind">{{ one.text }}</p>
+        <WorkLeaves v-model="leaf" :leaves="leaves" label="How and for what">
+          <template #how>
+            <div class="grid gap-4 sm:grid-cols-2">
+              <ChoiceRow
+                v-model="draft.way"
+                label="Taken with"
+                :answers="[
+                  { value: 'tape', label: 'Soft tape' },
+                  { value: 'string', label: 'String and ruler' },
+                ]"
+              />
+              <ChoiceRow
+                v-model="draft.overCoat"
+                label="The hair"
+                :answers="[
+                  { value: 'parted', label: 'Parted, on the skin' },
+                  { value: 'over', label: 'Taped over it' },
+                ]"
+              />
+              <MeasureField
+                v-if="draft.overCoat === 'over'"
+                v-model="draft.coatDepth"
+                label="Coat depth, flattened"
+                hint="As a strap would flatten it."
+                :expected="{ possibleMm: [0, 80], likelyMm: [0, 40] }"
+                @read="(mm) => (coatDepthMm = mm)"
+              />
+              <WeightField
+                v-model="draft.weight"
+                label="Weight today"
+                :hint="data!.dog.weightG ? `Last: ${units.weight(data!.dog.weightG)}. Leave empty if not weighed.` : 'Not weighed yet.'"
+                @read="(grams) => (weighed = grams)"
+              />
+            </div>
+          </template>
+          <template #collars>
+            <div class="flex flex-wrap gap-1.5" role="group" aria-label="For which collars">
               <button
                 v-for="name in COLLAR_KIND_NAMES"
                 :key="name"
@@ -212,83 +330,33 @@ async function keep() {
                 {{ kinds.includes(name) ? '✓ ' : '' }}{{ collarKind(name).name }}
               </button>
             </div>
-          </section>
-          <div class="sheet grid gap-5 sm:grid-cols-2">
-            <ChoiceRow
-              v-model="draft.way"
-              label="Taken with"
-              :answers="[
-                { value: 'tape', label: 'A soft tape' },
-                { value: 'string', label: 'String and ruler' },
-              ]"
-            />
-            <ChoiceRow
-              v-model="draft.overCoat"
-              label="The hair"
-              :answers="[
-                { value: 'parted', label: 'Parted, on the skin' },
-                { value: 'over', label: 'Taped over it' },
-              ]"
-            />
-            <MeasureField
-              v-if="draft.overCoat === 'over'"
-              v-model="draft.coatDepth"
-              label="Coat depth, flattened"
-              hint="As a strap would flatten it. Without it, tips are sized on the hair."
-              :expected="{ possibleMm: [0, 80], likelyMm: [0, 40] }"
-              @read="(mm) => (coatDepthMm = mm)"
-            />
-            <WeightField
-              v-model="draft.weight"
-              label="Weight today"
-              :hint="data!.dog.weightG ? `Last: ${units.weight(data!.dog.weightG)}. Leave empty if not weighed.` : 'Not weighed yet.'"
-              @read="(grams) => (weighed = grams)"
-            />
-          </div>
-          <TapeSite
-            v-for="site in asked"
-            :key="site"
-            v-model="draft.sites[site].readings"
-            v-model:settled="draft.sites[site].settled"
-            :site="site"
-            :decides="decides(site)"
-            :again="againDecides(site)"
-            :rules="rules"
-            :coat-depth-mm="depth"
-            :on-skin="onSkin"
-            :weight-g="weightG"
-            :neck-build="data!.dog.neckBuild"
-            :before="girths[site] ?? null"
-            :history="data!.tapings.filter((one) => one.site === site && one.id !== correctsId)"
-            :error="keeping.errorAt('readingsMm')"
-            @read="(now) => (read[site] = now)"
-          />
-          <details v-if="!corrected && notAsked.length > 0" class="sheet">
-            <summary class="cursor-pointer text-soft">Other sites: not needed for these collars</summary>
-            <div class="mt-2 flex flex-wrap gap-2">
-              <button v-for="site in notAsked" :key="site" type="button" class="press press-plain" @click="also = [...also, site]">
+          </template>
+          <template #others>
+            <p v-if="notAsked.length === 0" class="text-soft">All sites are asked for.</p>
+            <div v-else class="flex flex-wrap gap-2">
+              <button v-for="site in notAsked" :key="site" type="button" class="press press-plain" @click="addSite(site)">
                 {{ TAPE_SITE_WORDS[site].name }}
               </button>
             </div>
-          </details>
-          <p v-for="one in contradictions" :key="one.code" role="status" class="rounded bg-mind-wash p-3 text-mind">{{ one.text }}</p>
-          <KeepBar
-            :keeping="keeping"
-            :label="correctsId ? 'Keep the correction' : 'Keep, and size a collar'"
-            :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure"
-            @newer="load"
-          >
-            <RouterLink :to="`/dogs/${dogId}`" class="press press-quiet">Leave it</RouterLink>
-            <span v-if="ready.length === 0" class="text-soft">One reading can be saved; three are better.</span>
-            <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">A reading above cannot be read yet.</span>
-          </KeepBar>
-        </div>
-        <aside class="sheet self-start lg:sticky lg:top-4" aria-label="The neck as taped">
-          <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" size="large" />
-          <p v-else class="py-12 text-center text-soft">The neck is drawn here, to scale, as you type.</p>
-          <p class="mt-2 text-sm text-soft">Solid lines are taped, dashed ones guessed. Training collars sit at the top edge, behind the ears.</p>
-        </aside>
-      </div>
+          </template>
+        </WorkLeaves>
+        <template #action>
+          <ActionBar>
+            <ReadingPad v-if="pad" :field="pad" />
+            <SaveBar
+              :keeping="keeping"
+              :label="correctsId ? 'Save correction' : 'Save and size'"
+              :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure"
+              @newer="load"
+            >
+              <button v-if="pad" type="button" class="press press-plain shrink-0" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
+              <RouterLink v-else :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">Leave it</RouterLink>
+              <span v-if="ready.length === 0" class="text-soft max-sm:hidden">One reading can be saved; three are better.</span>
+              <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">One reading cannot be read yet.</span>
+            </SaveBar>
+          </ActionBar>
+        </template>
+      </WorkScreen>
     </form>
   </LoadFrame>
 </template>

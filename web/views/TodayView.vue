@@ -17,12 +17,12 @@ const zone = computed(() => session.kennel!.timeZone);
 const parts = computed(() => (page.value ? todayParts(items.value, page.value.counts) : []));
 const first = computed(() => page.value?.items[0] ?? null);
 const tone = computed(() => first.value?.tone ?? 'good');
-const word = computed(() => ({ stop: 'At once', mind: 'Look', open: 'To do', good: 'All is well' })[tone.value]);
+const word = computed(() => ({ stop: 'Stop', mind: 'To do', open: 'Due', good: 'All is well' })[tone.value]);
 const when = (at: string) => momentOn(Date.parse(at), now.value, zone.value);
 const dayWords = computed(() =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(page.value!.day)),
 );
-const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
+const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
 </script>
 
 <template>
@@ -38,7 +38,7 @@ const MARKS = { stop: 'At once', mind: 'Look', open: '', good: '' } as const;
     <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
       <div class="space-y-6">
         <section v-if="parts.length === 0" class="sheet">
-          <p>Nothing is due: no collar sits too long, no skin waits, no gear is to be looked at. It comes up here by itself.</p>
+          <p>Nothing is due: no collar sits too long, no skin waits, no gear is due for inspection. It comes up here by itself.</p>
         </section>
         <section v-for="part in parts" :key="part.part" :aria-label="part.name">
           <h2>

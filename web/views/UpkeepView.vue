@@ -48,7 +48,7 @@ async function kept(piece: UpkeepPiece, outcome: 'ok' | 'mend' | 'scrap') {
   const dogs = [...new Set(piece.worn.map(({ dogName }) => dogName))];
   said.value = {
     ok: `${piece.name} is sound.`,
-    mend: `${piece.name} is to be mended; it stays first here until it has been looked at again.`,
+    mend: `${piece.name} is to be mended; it stays first here until it is inspected again.`,
     scrap: `${piece.name} is scrapped${dogs.length > 0 ? `: ${dogs.join(' and ')} ${dogs.length === 1 ? 'needs' : 'need'} another` : ''}.`,
   }[outcome];
   look(null);
@@ -64,8 +64,8 @@ const opened = ref({ later: false, scrapped: false });
     <VerdictMark :tone="tone" :word="first === null ? 'Good' : 'To do'" />
     <h1 class="mt-1">{{ upkeepSentence(data!, now, rules) }}</h1>
     <p class="text-soft">
-      Looked at whole every {{ rules.inspectDays }} days or after {{ rules.inspectWears }} wears (house rules); quickly at every wear. What a growing dog wears:
-      every day at a buckle, every {{ GROWING_LINKS.everyDays }} days at links.
+      Inspect every {{ rules.inspectDays }} days or {{ rules.inspectWears }} wears; quick look each time. What a growing dog wears: every day at a buckle, every
+      {{ GROWING_LINKS.everyDays }} days at links.
     </p>
     <p v-if="said" role="status" class="mt-3 rounded bg-good-wash p-3 text-good">{{ said }}</p>
     <div id="inspect" class="scroll-mt-4">
@@ -73,9 +73,9 @@ const opened = ref({ later: false, scrapped: false });
     </div>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
       <div class="space-y-6">
-        <section v-if="counts.due > 0" aria-label="To look at">
+        <section v-if="counts.due > 0" aria-label="Due for inspection">
           <h2>
-            To look at <span class="font-sans text-base font-normal text-soft">{{ counts.due }}</span>
+            Due for inspection <span class="font-sans text-base font-normal text-soft">{{ counts.due }}</span>
           </h2>
           <UpkeepRows list="due" :source="due" :now="now" :rules="rules" :first-id="first?.id ?? null" @look="look" />
         </section>

@@ -36,7 +36,7 @@ async function lookRound() {
 const path = [
   { name: 'Tape', says: 'Say the neck as you read it, 15 3/8 or 39.1 cm. Banter takes the median, finds the odd reading, and asks when it was taken too low.' },
   { name: 'Bench', says: 'See which collar of yours fits, how many links come out on which side, and why. Every school of the trade is worked out beside it.' },
-  { name: 'Check', says: 'Answer with hands and eyes on the dog. The answers become millimetres, and the next step. All of it is kept.' },
+  { name: 'Check', says: 'Answer with hands and eyes on the dog. The answers become millimetres, and the next step. All of it is saved.' },
 ];
 </script>
 

@@ -14,8 +14,8 @@ const said = (links: number) => {
 describe('what the bench says of a prong', () => {
   it('never tells to put in what is past the links that may be added (common practice: at most three)', () => {
     // 600 mm want 608: 480 and four links of 31 mm more leave 4, but four is one too many.
-    expect(said(17)).toBe('Take another gauge. It would need four links more, past the 3 that may be added: the gauge is wrong.');
+    expect(said(17)).toBe('Take another gauge. It would need 4 links more, past the 3 that may be added: the gauge is wrong.');
     // Thirteen hang 7 and 6, sixteen 8 and 8.
-    expect(said(16)).toBe('Put in three links, one on the dog’s left, two on its right.');
+    expect(said(16)).toBe('Put in 3 links, one on the dog’s left, 2 on its right.');
   });
 });

@@ -21,8 +21,8 @@ export const PRONG_FIELDS: readonly NumberField[] = [
   },
   {
     id: 'acrossFive',
-    label: 'Five links in a row',
-    hint: 'From one tip to the same tip five links on.',
+    label: '5 links in a row',
+    hint: 'From one tip to the same tip 5 links on.',
     as: 'length',
     possibleMm: [25, 500],
     likelyMm: [60, 300],

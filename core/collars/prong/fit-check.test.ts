@@ -73,7 +73,7 @@ describe('a prong on the dog', () => {
     expect(sentence(one, { left: 7, right: 7 })).toBe('Take out one link, on the dog’s right, then check again.');
     const two = look({ answers: { under: 'flat-hand', turns: 'spins', gathered: 2 }, girthMm: 340 });
     expect(two).toMatchObject({ step: 'take-out', then: { left: 6, right: 6 }, slack: { lowMm: 48, highMm: 72 } });
-    expect(sentence(two, { left: 7, right: 7 })).toBe('Take out two links, one each side, then check again.');
+    expect(sentence(two, { left: 7, right: 7 })).toBe('Take out 2 links, one each side, then check again.');
   });
 
   it('puts one link in when the tips press', () => {

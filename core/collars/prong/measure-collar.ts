@@ -13,7 +13,7 @@ const USUAL_CLOSING_MM: [number, number] = [12, 45];
 
 export const COLLAR_DOUBT_WORDS: ReasonWords<CollarDoubt> = {
   'pitch-of-another-gauge': (r, speak) =>
-    `One link adding ${speak.gap(r.pitchMm)} is unusual for ${gaugeName(r.gaugeMm)}, which adds about ${speak.gap(r.typicalMm)}; ${r.likerGauge} adds about ${speak.gap(r.likerMm)}. Measure across five links and divide.`,
+    `One link adding ${speak.gap(r.pitchMm)} is unusual for ${gaugeName(r.gaugeMm)}, which adds about ${speak.gap(r.typicalMm)}; ${r.likerGauge} adds about ${speak.gap(r.likerMm)}. Measure across 5 links and divide.`,
   'links-longer-than-collar': (r, speak) =>
     `The links alone come to ${speak.girth(r.linksMm)}, more than the inside girth of ${speak.girth(r.insideMm)}. Was the centre plate counted, or the pitch taken too long?`,
   'closing-unusual': (r, speak) =>

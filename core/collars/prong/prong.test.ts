@@ -204,11 +204,11 @@ describe('sides', () => {
   });
 
   it('says what to do in a sentence', () => {
-    expect(linkInstruction({ left: 7, right: 6 }, { left: 6, right: 5 })).toBe('Take out two links, one each side.');
+    expect(linkInstruction({ left: 7, right: 6 }, { left: 6, right: 5 })).toBe('Take out 2 links, one each side.');
     expect(linkInstruction({ left: 7, right: 7 }, { left: 7, right: 6 })).toBe('Take out one link, on the dog’s right.');
-    expect(linkInstruction({ left: 6, right: 6 }, { left: 5, right: 4 })).toBe('Take out three links, one on the dog’s left, two on its right.');
+    expect(linkInstruction({ left: 6, right: 6 }, { left: 5, right: 4 })).toBe('Take out 3 links, one on the dog’s left, 2 on its right.');
     expect(linkInstruction({ left: 7, right: 7 }, { left: 8, right: 7 })).toBe('Put in one link, on the dog’s left.');
-    expect(linkInstruction({ left: 5, right: 5 }, { left: 5, right: 5 })).toBe('Leave it as it is: ten links.');
+    expect(linkInstruction({ left: 5, right: 5 }, { left: 5, right: 5 })).toBe('Leave it as it is: 10 links.');
     expect(linkInstruction({ left: 7, right: 4 }, { left: 6, right: 5 })).toBe('Take out one link on the dog’s left and put in one link on its right.');
   });
 });

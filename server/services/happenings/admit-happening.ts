@@ -54,8 +54,8 @@ function voidVerdict(told: NewHappening & { event: 'void' }, { known, teller, st
   if (!target) return strict ? waits('eventId', 'What it takes back has not arrived yet.') : refused('eventId', 'There is no such event in this kennel.');
   if (teller.bridgeId !== null && target.bridgeId !== teller.bridgeId) return refused('eventId', 'A bridge takes back only what it told itself.');
   if (target.event === 'void' || (told.sessionId !== undefined && target.sessionId !== told.sessionId))
-    return refused('eventId', 'This is nothing of this session that can be taken back.');
-  return target.event === 'begin' ? refused('eventId', 'A session’s beginning is not taken back; its other events are.') : null;
+    return refused('eventId', 'This is nothing of this session that can be undone.');
+  return target.event === 'begin' ? refused('eventId', 'A session’s beginning cannot be undone; its other events can.') : null;
 }
 
 /** What is told of a device must be within its own scale; in a session also on its steps, as a hand presses it. */

@@ -216,7 +216,7 @@ export async function keepApart(
     if (error instanceof Failure || isDatabaseAway(error)) throw error;
     if (units.length === 1) {
       failed(error);
-      return [units[0]!.map(() => ({ status: 'refused', message: 'This could not be kept as it is. It has been noted.' }))];
+      return [units[0]!.map(() => ({ status: 'refused', message: 'This could not be saved as it is. The fault is noted.' }))];
     }
     const half = Math.ceil(units.length / 2);
     const first = await keepApart(scope, units.slice(0, half), telling, now, failed);

@@ -37,7 +37,7 @@ function start(now: string | null) {
     :hint="choices.start ? `It goes on with ${countOf(choices.start.left + choices.start.right, 'link')}.` : 'Longer, it would pass over the head.'"
     :answers="[
       { value: '1', label: 'One link' },
-      { value: '2', label: 'Two links' },
+      { value: '2', label: '2 links' },
     ]"
     quiet
     @update:model-value="(now) => startLoose(Number(now))"

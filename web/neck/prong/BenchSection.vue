@@ -44,7 +44,7 @@ useScreenKeys('Links', [
       </div>
     </div>
     <div v-if="spare > 0" class="mt-3 flex flex-wrap items-center gap-2 border-t border-line pt-3">
-      <span class="text-sm text-soft">Taken out; keep them, labelled:</span>
+      <span class="text-sm text-soft">Taken out. Label them and keep them:</span>
       <button
         v-for="n in spare"
         :key="n"
@@ -59,6 +59,5 @@ useScreenKeys('Links', [
         </svg>
       </button>
     </div>
-    <p v-else class="mt-3 border-t border-line pt-3 text-sm text-soft">Click a link to take it out; it can be put back from here.</p>
   </div>
 </template>

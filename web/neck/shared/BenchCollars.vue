@@ -17,9 +17,9 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="sheet" aria-label="Other collars in the locker">
-    <h2>{{ rows.some(({ collar }) => collar.owned) ? 'From the locker' : 'What is usually sold' }}</h2>
-    <ul class="mt-2 divide-y divide-line">
+  <section aria-label="Other collars in the locker">
+    <p class="text-soft">{{ rows.some(({ collar }) => collar.owned) ? 'From the locker. Tap one to try it.' : 'Usual sizes, to buy. Tap one to try it.' }}</p>
+    <ul class="mt-1 divide-y divide-line">
       <li v-for="{ fit, collar, on } in rows" :key="collar.id">
         <button
           type="button"

@@ -1,36 +1,34 @@
 <script setup lang="ts">
-/** What each side of each school that bears on this kind would do, from the same collars. Any of it can be taken onto the bench. */
+/** What each side of each school that bears on this kind would do, from the same collars, gathered by what it comes to. */
 import { schoolName, schoolSays } from '@banter/core';
+import { group } from 'd3-array';
+import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import type { Bench } from './bench.ts';
+import SchoolAnswers, { type SchoolAnswer } from './SchoolAnswers.vue';
 
-defineProps<{ bench: Bench }>();
+const props = defineProps<{ bench: Bench }>();
 const units = useUnits();
+const answers = computed<SchoolAnswer[]>(() => {
+  const alike = group(props.bench.says, ({ fit }) => JSON.stringify([fit.collarId, fit.line, fit.wanted]));
+  return [...alike].map(([key, sides]) => {
+    const { collarId, collarName, choices, line, verdict, wanted } = sides[0]!.fit;
+    return {
+      key,
+      line: line ?? verdict,
+      detail: [collarName, wanted && `look for ${wanted}`].filter(Boolean).join(' · '),
+      ...(sides[0]!.fit.tone === 'good' ? {} : { mark: { tone: sides[0]!.fit.tone, word: verdict } }),
+      holders: sides.map(({ school, option, house }) => ({
+        name: schoolName(school, option),
+        says: schoolSays(school, option, props.bench.house.rules, units.speak),
+        house,
+      })),
+      ...(collarId === null ? {} : { take: () => props.bench.take(collarId, choices) }),
+    };
+  });
+});
 </script>
 
 <template>
-  <section class="sheet" aria-label="Schools">
-    <h2>What the schools would do</h2>
-    <ul class="mt-1 divide-y divide-line">
-      <li v-for="one in bench.says" :key="one.school + one.option" class="grid gap-x-4 py-2.5 sm:grid-cols-2">
-        <div>
-          <span class="font-semibold first-letter:uppercase">{{ schoolName(one.school, one.option) }}</span>
-          <span v-if="one.house" class="ml-2 rounded bg-tape px-1.5 py-0.5 text-sm font-semibold text-on-tape">house</span>
-          <span class="block text-sm text-soft">{{ schoolSays(one.school, one.option, bench.house.rules, units.speak) }}</span>
-        </div>
-        <div>
-          <button
-            v-if="one.fit.collarId"
-            type="button"
-            class="text-left font-semibold underline decoration-line underline-offset-4 hover:decoration-ink"
-            @click="bench.take(one.fit.collarId, one.fit.choices)"
-          >
-            {{ one.fit.line }}
-          </button>
-          <span v-if="one.fit.collarName" class="block text-sm text-soft">{{ one.fit.collarName }} · {{ one.fit.verdict }}</span>
-          <span v-if="one.fit.wanted" class="block text-sm text-soft">Look for {{ one.fit.wanted }}.</span>
-        </div>
-      </li>
-    </ul>
-  </section>
+  <SchoolAnswers :answers="answers" />
 </template>

@@ -50,9 +50,8 @@ const leavesOut = computed(() => wordReason(LOAD_REASON_WORDS, { code: 'model-le
 </script>
 
 <template>
-  <section v-if="cases.length > 0" class="sheet" aria-label="Load under a leash">
-    <h2>Under a leash</h2>
-    <div class="mt-2 flex flex-wrap gap-2" role="radiogroup" aria-label="How hard the leash pulls">
+  <section v-if="cases.length > 0" aria-label="Load under a leash">
+    <div class="flex flex-wrap gap-2" role="radiogroup" aria-label="How hard the leash pulls">
       <button
         v-for="one in FORCES"
         :key="one.n"

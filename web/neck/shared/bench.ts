@@ -80,7 +80,8 @@ export function useBench(props: BenchProps) {
     { immediate: true },
   );
 
-  const collar = computed(() => collars.value.find(({ id }) => id === collarId.value)!);
+  // Should another stock come, the first of it stands for the one that is gone until the best of it is taken.
+  const collar = computed(() => collars.value.find(({ id }) => id === collarId.value) ?? collars.value[0]!);
   /** The dog as it is inside the collar on the bench: hands outrank the tape. */
   const dog = computed(() => inCollar(props.dog, collarId.value));
   const outcome = computed(() => kind.value.plan(props.dog, collar.value, collars.value, choices.value, props.house.rules));

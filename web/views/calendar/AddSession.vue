@@ -77,7 +77,7 @@ function leave() {
     <p v-if="stages[0]" class="mt-2 text-sm text-soft">For «{{ stages[0].programme.stage.name }}» of {{ stages[0].programme.name }}.</p>
     <div class="mt-3 flex gap-2">
       <button type="submit" class="press press-main" :disabled="dogId === '' || board.cannot.value.length > 0">
-        {{ board.trial.value ? 'Keep it' : 'Try it' }}
+        {{ board.trial.value ? 'Save' : 'Try it' }}
       </button>
       <button type="button" class="press press-quiet" @click="leave">{{ board.trial.value ? 'Leave it' : 'Close' }}</button>
     </div>

@@ -4,7 +4,7 @@ import { Hours, type HoursFacts, type Kennel } from '@banter/contract';
 import { timeOfDay, USUAL_HOURS } from '@banter/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { anObject, useDraft } from '../../stores/draft.ts';
 import { useKeep } from '../../stores/keep.ts';
 
@@ -39,7 +39,7 @@ watch(
   ([who, version], [before, old]) => {
     if (who !== before || version === old) return;
     settle(begin(who));
-    said.value = `Kept: ${whose.value === props.kennel.id ? 'the kennel' : (props.people.find(({ id }) => id === whose.value)?.name ?? '')}.`;
+    said.value = `Saved: ${whose.value === props.kennel.id ? 'the kennel' : (props.people.find(({ id }) => id === whose.value)?.name ?? '')}.`;
   },
 );
 const fault = computed(() => {
@@ -68,7 +68,7 @@ async function keep() {
       :answers="[{ value: kennel.id, label: 'The kennel' }, ...people.map(({ id, name }) => ({ value: id, label: name }))]"
     />
     <p v-if="!kept" class="mt-2 text-sm text-soft">
-      {{ whose === kennel.id ? 'Nothing kept yet: eight to six, every day.' : 'Nothing kept yet: there whenever the kennel is open.' }}
+      {{ whose === kennel.id ? 'No hours saved yet: 8 to 6, every day.' : 'No hours saved yet: there whenever the kennel is open.' }}
     </p>
     <div class="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-2">
       <fieldset class="grid content-start gap-1">
@@ -95,9 +95,9 @@ async function keep() {
       </fieldset>
     </div>
     <p v-if="fault" class="mt-2 font-semibold text-stop" role="alert">{{ fault }}</p>
-    <KeepBar class="mt-3" :keeping="keeping" label="Keep these hours" :disabled="fault !== ''" @newer="emit('changed')">
+    <SaveBar class="mt-3" :keeping="keeping" label="Save hours" :disabled="fault !== ''" @newer="emit('changed')">
       <button type="button" class="press press-quiet" @click="emit('done')">Close</button>
       <span v-if="said" role="status" class="font-semibold text-good">{{ said }}</span>
-    </KeepBar>
+    </SaveBar>
   </form>
 </template>

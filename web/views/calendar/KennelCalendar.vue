@@ -206,7 +206,7 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
       {{
         board.keeping.state.value === 'waiting'
           ? board.keeping.sentence.value
-          : `Not kept. ${board.keeping.errors.value[0]?.message ?? board.keeping.sentence.value}`
+          : `Not saved. ${board.keeping.errors.value[0]?.message ?? board.keeping.sentence.value}`
       }}
       <button type="button" class="underline" @click="emit('again')">Fetch the calendar as it is now</button>
     </div>

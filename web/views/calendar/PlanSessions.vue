@@ -155,7 +155,7 @@ function leave() {
           :disabled="(tried.changed.size === 0 && tried.dropped.size === 0) || board.keeping.state.value === 'sending'"
           @click="keep"
         >
-          Keep {{ tried.changed.size === 1 ? 'this session' : `these ${tried.changed.size}` }}
+          Save {{ tried.changed.size === 1 ? 'this session' : `these ${tried.changed.size}` }}
         </button>
         <button type="button" class="press press-quiet" @click="leave">Leave it</button>
       </div>

@@ -73,7 +73,7 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
             :disabled="board.cannot.value.length > 0 || stuck.length > 0 || board.keeping.state.value === 'sending'"
             @click="board.keepTrial()"
           >
-            Keep it there
+            Save there
           </button>
           <button type="button" class="press press-quiet" @click="board.giveUp()">Leave it</button>
         </template>

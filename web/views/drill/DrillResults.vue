@@ -25,7 +25,7 @@ const people = computed(() => {
 <template>
   <section class="sheet" aria-labelledby="drill-results">
     <h2 id="drill-results">From drill to drill</h2>
-    <p v-if="people.length === 0" class="text-soft">Nobody has done one yet.</p>
+    <p v-if="people.length === 0" class="text-soft">No drill logged yet.</p>
     <ul v-else class="mt-1 divide-y divide-line">
       <li v-for="person in people" :key="person.id" class="grid items-center gap-x-5 gap-y-1 py-3 sm:grid-cols-[10rem_minmax(0,1fr)_18rem]">
         <div>

@@ -47,7 +47,7 @@ function keep() {
         <span class="sr-only">Note</span>
         <input v-model="text" class="field" maxlength="1000" placeholder="A note" />
       </label>
-      <button type="submit" class="press press-plain">Keep note</button>
+      <button type="submit" class="press press-plain">Save note</button>
     </form>
   </section>
 </template>

@@ -71,7 +71,7 @@ const TAPS = [
 const counts = computed(() => ({ cue: tally.value.cues, marker: tally.value.markers, reward: tally.value.rewards, 'pushed-up': tally.value.pushedUp }));
 useScreenKeys('Field log', [
   ...TAPS.map(({ event, label, key }) => ({ key, does: label, run: () => void tell({ event }) })),
-  { key: 'z', does: 'Take the last tap back', run: undo },
+  { key: 'z', does: 'Undo the last tap', run: undo },
 ]);
 </script>
 

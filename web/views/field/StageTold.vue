@@ -34,7 +34,7 @@ const keep = (went: number) =>
     <h3>{{ programme.name }}: {{ programme.stageName }}</h3>
     <p v-if="told" class="flex flex-wrap items-center gap-x-3">
       <span>{{ told.met }} of {{ told.of }} went well{{ told.setback ? `, and: ${programme.setback.toLowerCase()}` : '' }}.</span>
-      <button type="button" class="press press-quiet" @click="tell({ event: 'void', eventId: told.id })">Take it back</button>
+      <button type="button" class="press press-quiet" @click="tell({ event: 'void', eventId: told.id })">Undo</button>
     </p>
     <template v-else>
       <p class="text-soft first-letter:uppercase">{{ programme.what }}</p>

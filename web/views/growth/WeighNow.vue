@@ -44,7 +44,7 @@ async function keep() {
         <input :id="field" v-model="day" type="date" class="field" :max="today" :aria-describedby="describedBy" :aria-invalid="invalid" />
       </FieldFrame>
     </div>
-    <button class="press press-main" :disabled="grams === null || !day || keeping.state.value === 'sending'">Keep the weighing</button>
+    <button class="press press-main" :disabled="grams === null || !day || keeping.state.value === 'sending'">Save weight</button>
     <p v-if="keeping.sentence.value" role="alert" class="w-full text-stop">{{ keeping.sentence.value }}</p>
   </form>
 </template>

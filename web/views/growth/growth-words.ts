@@ -57,7 +57,7 @@ export function outgrowthLines({ change, outgrown }: Outgrowth, bornOn: string, 
 /** What the weighings tell of the end. */
 export const endWords = ({ fit, adultKg }: Told, say: (kg: number) => string): string =>
   fit.by === 'weighings'
-    ? `It ends at about ${say(fit.asymptoteKg)}.`
+    ? `Adult weight about ${say(fit.asymptoteKg)}.`
     : adultKg === null
       ? `Perhaps ${say(fit.asymptoteKg)} grown.`
       : `About ${say(fit.asymptoteKg)} grown, as its breed.`;

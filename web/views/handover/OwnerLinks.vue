@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { dayWords, momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
 import ShownOnce from '../../parts/ShownOnce.vue';
 import TextField from '../../parts/TextField.vue';
@@ -32,7 +32,7 @@ const over = computed(() => props.page.links.filter((one) => !open.value.include
 const nameOf = (linkId: string) => props.page.links.find(({ id }) => id === linkId)?.name ?? '';
 const lineOf = (item: string) =>
   props.daily.find(({ key }) => key === item)?.text ?? (Object.hasOwn(OWNER_SAYS_WORDS, item) ? OWNER_SAYS_WORDS[item as OwnerSaying].told : item);
-const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'took a tick back', said: 'said', unsaid: 'took back' } as const;
+const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'took a tick back', said: 'said', unsaid: 'undid' } as const;
 
 async function make() {
   const { key, keyHash } = await makePrivateKey();
@@ -56,10 +56,10 @@ async function takeBack(link: OwnerLink) {
     <form class="mt-3 space-y-3" novalidate @submit.prevent="make">
       <TextField v-model="name" label="Whose" hint="Such as: Ida’s phone." :error="keeping.errorAt('name')" />
       <ChoiceRow v-model="days" label="It holds for" :answers="SPANS" quiet />
-      <KeepBar :keeping="keeping" label="Make a link" :disabled="name.trim() === ''" />
+      <SaveBar :keeping="keeping" label="Make a link" :disabled="name.trim() === ''" />
     </form>
     <ShownOnce v-if="address" class="mt-3" :text="address" title="The link, shown this once. Send it to them alone:" @done="address = ''" />
-    <p v-if="address && page.handovers.length === 0" class="mt-2 text-mind">It shows nothing until a handover is kept.</p>
+    <p v-if="address && page.handovers.length === 0" class="mt-2 text-mind">It shows nothing until a handover is saved.</p>
     <ul v-if="open.length > 0" class="mt-3 divide-y divide-line" aria-label="Links that hold">
       <li v-for="link in open" :key="link.id" class="flex flex-wrap items-center gap-x-3 py-2">
         <span class="min-w-0 grow">
@@ -69,14 +69,14 @@ async function takeBack(link: OwnerLink) {
           </span>
         </span>
         <button type="button" class="press press-quiet" @click="takeBack(link)">
-          Take it back<span class="sr-only">: {{ link.name }}</span>
+          Withdraw<span class="sr-only">: {{ link.name }}</span>
         </button>
       </li>
     </ul>
     <details v-if="over.length > 0" class="mt-2 text-sm text-soft">
       <summary>No longer holding ({{ over.length }})</summary>
       <p v-for="link in over" :key="link.id">
-        {{ link.name }}, {{ link.revokedAt ? `taken back ${dayWords(link.revokedAt, zone)}` : `ran out ${dayWords(link.expiresAt, zone)}` }}
+        {{ link.name }}, {{ link.revokedAt ? `withdrawn ${dayWords(link.revokedAt, zone)}` : `ran out ${dayWords(link.expiresAt, zone)}` }}
       </p>
     </details>
     <details v-if="page.visits.length > 0" class="mt-2">

@@ -2,7 +2,7 @@
 /** Heel line and which tool where of a dog, in its trainer's words: what is left empty is worked out from its fits. */
 import { Dog, WHERE, WHERE_WORDS, type Where } from '@banter/contract';
 import { computed } from 'vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import TextField from '../../parts/TextField.vue';
 import { useDraft, anObject } from '../../stores/draft.ts';
 import { useKeep } from '../../stores/keep.ts';
@@ -51,9 +51,9 @@ const reset = () => settle(known());
           <button v-for="text in often[where]" :key="text" type="button" class="press press-quiet text-left" @click="say(where, text)">{{ text }}</button>
         </div>
       </div>
-      <KeepBar :keeping="keeping" label="Save" :disabled="!isChanged" @newer="emit('changed')">
+      <SaveBar :keeping="keeping" label="Save" :disabled="!isChanged" @newer="emit('changed')">
         <button v-if="isChanged" type="button" class="press press-quiet" @click="reset">Leave it</button>
-      </KeepBar>
+      </SaveBar>
     </form>
   </details>
 </template>

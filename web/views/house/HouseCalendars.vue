@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { dayWords, momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
 import ShownOnce from '../../parts/ShownOnce.vue';
@@ -50,7 +50,7 @@ async function takeBack(feed: CalendarFeed) {
         </p>
         <TextField v-model="name" label="What it is called" hint="Such as: Corin’s phone." :error="keeping.errorAt('name')" />
         <ChoiceRow v-model="whose" label="Whose sessions" :answers="people" quiet />
-        <KeepBar :keeping="keeping" label="Make an address" :disabled="name.trim() === ''" />
+        <SaveBar :keeping="keeping" label="Make an address" :disabled="name.trim() === ''" />
         <ShownOnce v-if="address" :text="address" title="Its address, shown this once:" @done="address = ''" />
         <p class="text-sm text-soft">
           Whoever has the address can read it; nobody can write. Once, without an address:
@@ -70,12 +70,12 @@ async function takeBack(feed: CalendarFeed) {
               </span>
             </span>
             <button type="button" class="press press-quiet" @click="takeBack(feed)">
-              Take it back<span class="sr-only">: {{ feed.name }}</span>
+              Withdraw<span class="sr-only">: {{ feed.name }}</span>
             </button>
           </li>
         </ul>
         <details v-if="gone.length > 0" class="mt-2 text-sm text-soft">
-          <summary>Taken back ({{ gone.length }})</summary>
+          <summary>Withdrawn ({{ gone.length }})</summary>
           <p v-for="feed in gone" :key="feed.id">{{ feed.name }}, {{ dayWords(feed.revokedAt!, session.kennel!.timeZone) }}</p>
         </details>
       </section>

@@ -4,7 +4,7 @@ import { Bridge, BridgesPage, type BridgeFacts } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { dayWords, momentWords } from '../../parts/age.ts';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
 import ShownOnce from '../../parts/ShownOnce.vue';
@@ -48,7 +48,7 @@ const origin = location.origin;
           a line, in an open format; late and twice is no harm.
         </p>
         <TextField v-model="name" label="What it is called" hint="Such as: gateway in the shed." :error="keeping.errorAt('name')" />
-        <KeepBar by="lead" :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
+        <SaveBar by="lead" :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
         <ShownOnce v-if="key" :text="key" title="Its key, shown this once:" @done="key = ''" />
         <pre class="overflow-x-auto rounded bg-ground p-3 text-sm" tabindex="0">
 POST {{ origin }}/api/events
@@ -70,12 +70,12 @@ Content-Type: application/x-ndjson
               </span>
             </span>
             <button type="button" class="press press-quiet" @click="takeBack(bridge)">
-              Take its key back<span class="sr-only">: {{ bridge.name }}</span>
+              Withdraw key<span class="sr-only">: {{ bridge.name }}</span>
             </button>
           </li>
         </ul>
         <details v-if="gone.length > 0" class="mt-2 text-sm text-soft">
-          <summary>Taken back ({{ gone.length }})</summary>
+          <summary>Withdrawn ({{ gone.length }})</summary>
           <p v-for="bridge in gone" :key="bridge.id">{{ bridge.name }}, {{ dayWords(bridge.revokedAt!, session.kennel!.timeZone) }}</p>
         </details>
       </section>

@@ -39,7 +39,7 @@ const CHOICES = [
 ] as const;
 const busy = computed(() => sending.value || job.value?.state === 'reading' || job.value?.state === 'keeping');
 const share = computed(() => (sending.value ? sent.value : job.value && job.value.of > 0 ? Math.min(1, job.value.done / job.value.of) : 0));
-const doing = computed(() => (sending.value ? 'Sending it' : job.value?.state === 'reading' ? 'Looking it through' : 'Keeping it'));
+const doing = computed(() => (sending.value ? 'Sending it' : job.value?.state === 'reading' ? 'Looking it through' : 'Saving it'));
 const rows = computed(() =>
   KENNEL_PART_NAMES.flatMap((name) => {
     const counts = job.value?.counts[name];
@@ -50,8 +50,8 @@ const fresh = computed(() => rows.value.reduce((sum, one) => sum + one.fresh, 0)
 const sentence = computed(() => {
   const now = job.value;
   if (!now) return '';
-  if (now.state === 'kept') return 'It is in. All of it was kept.';
-  if (now.state === 'failed') return 'It was not kept, and nothing of it was.';
+  if (now.state === 'kept') return 'It is in. All of it was saved.';
+  if (now.state === 'failed') return 'It was not saved, and nothing of it was.';
   if (now.state === 'refused')
     return now.faultCount === 1 ? 'One thing in it is not right; nothing was changed.' : `${now.faultCount} things in it are not right; nothing was changed.`;
   if (fresh.value === 0 && now.conflictCount === 0) return 'Everything in it is here already.';

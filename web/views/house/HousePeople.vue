@@ -3,7 +3,7 @@
 import { Me, MeasuredFinger, PeoplePage } from '@banter/contract';
 import { fingerSlack, USUAL_FINGER } from '@banter/core';
 import { computed, ref } from 'vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import WhoIsHere from './WhoIsHere.vue';
 import MeasureField from '../../parts/MeasureField.vue';
@@ -66,7 +66,7 @@ const GOOD_TEM_MM = 2;
           Under a strap on a neck of {{ units.exact(NECK_MM) }} one {{ parsed.success ? 'of yours' : 'usual finger' }} makes {{ example[0] }} of slack, two make
           {{ example[1] }}, the flat hand {{ example[2] }}.
         </p>
-        <KeepBar by="reader" :keeping="keeping" label="Keep my finger" :disabled="!parsed.success" />
+        <SaveBar by="reader" :keeping="keeping" label="Save my finger" :disabled="!parsed.success" />
       </form>
       <section class="sheet" aria-label="Whose tape can be trusted">
         <h2>Whose tape can be trusted</h2>

@@ -15,7 +15,7 @@ import { computed, nextTick, reactive, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useHouseImpact } from './house-impact-of.ts';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import RuleField from '../../parts/RuleField.vue';
 import TextField from '../../parts/TextField.vue';
 import UnitChoices from '../../parts/UnitChoices.vue';
@@ -110,9 +110,9 @@ const {
       </section>
       <section class="sheet" aria-label="What would change">
         <h2>What would change</h2>
-        <p v-if="!changed" class="mt-1 text-soft">Change a school or a limit, and the dogs it would mean something for stand here before you keep it.</p>
+        <p v-if="!changed" class="mt-1 text-soft">Change a school or a limit, and the dogs it would mean something for stand here before you save.</p>
         <p v-if="changed && looking === 'looking'" role="status" class="mt-1 text-soft">
-          {{ looked === 0 ? 'Fetching the dogs …' : `${looked} dogs looked at …` }}
+          {{ looked === 0 ? 'Fetching the dogs …' : `${looked} dogs checked …` }}
         </p>
         <p v-if="changed && looking === 'failed'" role="alert" class="mt-1">{{ notLooked }}</p>
         <p v-if="changed && looking === 'done' && impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
@@ -129,16 +129,16 @@ const {
         <p v-if="restored && changed" role="status" class="text-sm text-soft">
           Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
         </p>
-        <KeepBar
+        <SaveBar
           by="lead"
           class="mt-3"
           :keeping="keeping"
-          label="Keep the rules"
+          label="Save rules"
           :disabled="!changed || unread.size > 0 || nameFault !== '' || namelessSetting"
           @newer="showTheirs"
         >
-          <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
-        </KeepBar>
+          <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
+        </SaveBar>
       </section>
     </div>
     <div class="space-y-5">

@@ -12,7 +12,7 @@ import {
   type ScreenItemId,
   type ScreenLevel,
 } from '@banter/core';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { useKennelForm } from '../../stores/kennel-form.ts';
 
 const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('screening');
@@ -63,8 +63,8 @@ function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLe
     <p v-if="restored && changed" role="status" class="text-sm text-soft">
       Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
     </p>
-    <KeepBar by="lead" class="mt-4" :keeping="keeping" label="Keep the levels" :disabled="!changed" @newer="showTheirs">
-      <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
-    </KeepBar>
+    <SaveBar by="lead" class="mt-4" :keeping="keeping" label="Save levels" :disabled="!changed" @newer="showTheirs">
+      <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
+    </SaveBar>
   </form>
 </template>

@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
 import { dayWords, todayIn } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import LoadFrame from '../../parts/LoadFrame.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -118,7 +118,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         />
       </div>
       <TextField v-model="form.source" label="Where it is written" hint="So that the next person finds it." :error="keeping.errorAt('source')" />
-      <KeepBar by="lead" :keeping="keeping" label="Keep the place" :disabled="nameFault !== ''" @newer="((form = null), load())">
+      <SaveBar by="lead" :keeping="keeping" label="Save place" :disabled="nameFault !== ''" @newer="((form = null), load())">
         <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
         <button
           v-if="form.version !== null"
@@ -128,7 +128,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         >
           Put away
         </button>
-      </KeepBar>
+      </SaveBar>
     </form>
     <template v-else>
       <button type="button" class="press press-main mt-4" @click="form = begin()">Add a place</button>

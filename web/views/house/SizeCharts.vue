@@ -2,7 +2,7 @@
 /** The chart of head collars as the kennel's supplier sells them: ranges of neck and nose by size. */
 import { USUAL_HEAD_COLLAR_CHART } from '@banter/contract';
 import { computed, ref } from 'vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKennelForm } from '../../stores/kennel-form.ts';
@@ -90,15 +90,15 @@ const nameless = computed(() => form.value.headCollarChart.some((row) => row.nam
     <p v-if="restored && changed" role="status" class="text-sm text-soft">
       Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
     </p>
-    <KeepBar
+    <SaveBar
       by="lead"
       class="mt-4"
       :keeping="keeping"
-      label="Keep the chart"
+      label="Save chart"
       :disabled="!changed || unread.size > 0 || nameless || reversed !== undefined"
       @newer="showTheirs"
     >
-      <span v-if="saved && !changed" class="text-good" role="status">✓ Kept</span>
-    </KeepBar>
+      <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
+    </SaveBar>
   </form>
 </template>

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue';
 import { send } from '../../api/request.ts';
 import { dayWords, momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { makePrivateKey } from '../../parts/private-key.ts';
 import ShownOnce from '../../parts/ShownOnce.vue';
 import TextField from '../../parts/TextField.vue';
@@ -143,7 +143,7 @@ async function takeBack(one: Invite) {
       <ChoiceRow v-if="without.length > 1" v-model="asThem" label="Who" :answers="without" quiet />
       <TextField v-if="asThem === 'new'" v-model="name" label="Their name" :error="inviting.errorAt('name')" />
       <ChoiceRow v-model="role" label="As" :hint="`${ROLE_WORDS[role].name}: ${ROLE_WORDS[role].does}.`" :answers="roles" quiet />
-      <KeepBar by="lead" :keeping="inviting" label="Make a link" :disabled="asThem === 'new' && name.trim() === ''" />
+      <SaveBar by="lead" :keeping="inviting" label="Make a link" :disabled="asThem === 'new' && name.trim() === ''" />
       <ShownOnce v-if="address" :text="address" title="The link, shown this once. Send it to them alone:" @done="address = ''" />
       <p class="text-sm text-soft">It holds once, for {{ INVITE_DAYS }} days. They choose their own password.</p>
       <ul v-if="open.length > 0" class="divide-y divide-line" aria-label="Open invitations">
@@ -153,7 +153,7 @@ async function takeBack(one: Invite) {
             <span class="block text-sm text-soft">{{ ROLE_WORDS[one.role].name }}, until {{ momentWords(one.expiresAt, zone) }}</span>
           </span>
           <button type="button" class="press press-quiet" @click="takeBack(one)">
-            Take it back<span class="sr-only">: {{ one.name }}</span>
+            Withdraw<span class="sr-only">: {{ one.name }}</span>
           </button>
         </li>
       </ul>

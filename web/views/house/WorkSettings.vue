@@ -34,7 +34,7 @@ const rename = (id: string, name: string) => (own.value = own.value.map((one) =>
 <template>
   <section class="sheet" aria-label="Where dogs are worked">
     <h2>Where dogs are worked</h2>
-    <p class="text-soft">From easy to hard: {{ WORK_SETTINGS.map(({ name }) => name).join(', ') }}; then this kennel’s own. Levels are kept for each.</p>
+    <p class="text-soft">From easy to hard: {{ WORK_SETTINGS.map(({ name }) => name).join(', ') }}; then this kennel’s own. Levels are logged for each.</p>
     <ul class="mt-3 grid gap-3">
       <li v-for="(one, index) in own" :key="one.id" class="flex items-start gap-3">
         <TextField

@@ -168,7 +168,7 @@ const stripMarks = computed(() => (overview.value ? pressMarks(overview.value, x
 </script>
 
 <template>
-  <section v-if="held" class="sheet" aria-labelledby="presses">
+  <section v-if="held" aria-labelledby="presses">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
       <h2 id="presses" class="grow">{{ data ? data.total.toLocaleString('en') : '' }} presses in {{ setting.name }}</h2>
       <button v-if="span" type="button" class="press press-plain" @click="span = null">Whole record</button>

@@ -32,7 +32,7 @@ const directions = computed(() => {
 </script>
 
 <template>
-  <section class="sheet" aria-labelledby="rates">
+  <section aria-labelledby="rates">
     <h2 id="rates">Session by session{{ where ? `, ${where}` : '' }}</h2>
     <div class="mt-3 grid gap-x-8 gap-y-5 sm:grid-cols-2">
       <div v-for="row in rows" :key="row.name">

@@ -30,7 +30,7 @@ const needed = ({ tally }: FieldSession) =>
 </script>
 
 <template>
-  <section class="sheet" aria-labelledby="sessions">
+  <section aria-labelledby="sessions">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h2 id="sessions" class="grow">{{ sessions.length }}{{ sessions.length < all ? ` of ${all}` : '' }} {{ all === 1 ? 'session' : 'sessions' }}</h2>
       <button type="button" class="press press-plain" @click="open = !open">{{ open ? 'Hide the table' : 'As a table' }}</button>

@@ -8,7 +8,7 @@ import { send } from '../../api/request.ts';
 import { todayIn } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { CONDITION_ANSWERS } from '../../parts/condition-words.ts';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import { rulerDrawing } from '../../neck/drawings.ts';
 import { withUnit } from '../../parts/measure-units.ts';
@@ -245,10 +245,10 @@ const yesNo = [
       <TextField v-model="draft.note" label="Note" />
       <ChoiceRow v-model="draft.measured" label="These numbers" :answers="measuredAnswers" :error="tried ? faults.measured : undefined" />
     </div>
-    <KeepBar class="mt-4" :keeping="keeping" label="Keep the numbers" @newer="showTheirs">
+    <SaveBar class="mt-4" :keeping="keeping" label="Save numbers" @newer="showTheirs">
       <RouterLink :to="back" class="press press-quiet">Leave it</RouterLink>
       <button v-if="collar" type="button" class="press press-quiet ml-auto" @click="keep(true)">{{ draft.retiredAt ? 'Bring back' : 'Scrap it' }}</button>
-    </KeepBar>
+    </SaveBar>
     <p v-if="collar" class="mt-2 text-sm text-soft">Earlier fits keep the numbers they were made with.</p>
   </form>
 </template>

@@ -7,7 +7,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { PIECE_WORDS, type Condition } from '@banter/core';
 import { CONDITION_ANSWERS } from '../../parts/condition-words.ts';
 import { loadRatedOf, RATED_ANSWERS, ratedOf } from '../../parts/load-rating-words.ts';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -114,10 +114,10 @@ const sizeOf = (one: Gear) =>
         <ChoiceRow v-if="form.what === 'carabiner'" v-model="rated" label="Is it rated for load?" :answers="RATED_ANSWERS" quiet />
       </div>
       <TextField v-model="form.note" label="Note" :rows="2" />
-      <KeepBar :keeping="keeping" label="Keep it" :disabled="nameFault !== '' || unread" @newer="((form = null), emit('changed'))">
+      <SaveBar :keeping="keeping" label="Save" :disabled="nameFault !== '' || unread" @newer="((form = null), emit('changed'))">
         <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
         <button v-if="form.version !== null" type="button" class="press press-quiet ml-auto" @click="keep(true)">Scrap it</button>
-      </KeepBar>
+      </SaveBar>
     </form>
     <button v-else type="button" class="press press-main" @click="form = begin()">Add a piece</button>
     <p v-if="here.length === 0" class="sheet mt-4">Leads, long lines, clips, beds and pouches stand here, for the kit of each dog.</p>

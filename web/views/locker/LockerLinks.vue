@@ -7,7 +7,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { useSession } from '../../stores/session.ts';
@@ -169,7 +169,7 @@ const whyWords: Record<LinkMove['why'], string> = {
       <ChoiceRow v-if="needsDog && dogs.length > 0" v-model="dogId" label="Which dog" :answers="dogs" quiet />
       <p v-else-if="needsDog" class="text-soft">No dog has a fit yet.</p>
       <TextField v-model="note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-      <KeepBar :keeping="keeping" label="Write it down" :disabled="countFault !== '' || (needsDog && !dogId)" @newer="emit('changed')" />
+      <SaveBar :keeping="keeping" label="Write it down" :disabled="countFault !== '' || (needsDog && !dogId)" @newer="emit('changed')" />
     </form>
   </div>
 </template>

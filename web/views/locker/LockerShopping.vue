@@ -3,7 +3,7 @@
 import { Collar, collarKind, Want, type LockerPage } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { shoppingOf } from '../../parts/shopping.ts';
 import TextField from '../../parts/TextField.vue';
 import { useKeep } from '../../stores/keep.ts';
@@ -89,7 +89,7 @@ const print = () => globalThis.print();
     <form class="sheet space-y-3 self-start" novalidate @submit.prevent="add">
       <h2>Put something on the list</h2>
       <TextField v-model="what" label="What" :error="keeping.errorAt('what')" />
-      <KeepBar :keeping="keeping" label="Put it on the list" :disabled="what.trim() === ''" />
+      <SaveBar :keeping="keeping" label="Add to list" :disabled="what.trim() === ''" />
     </form>
   </div>
 </template>

@@ -40,7 +40,7 @@ function decision({ at, rotation, wear }: DressedContacts): { tone: VerdictTone;
   if (wrong) return { tone: 'stop', sentence: `Move it to ${clockWords(rotation.next)} now.` };
   return { tone: 'good', sentence: `At ${clockWords(at)}. Move it to ${clockWords(rotation.next)} by ${momentOn(rotation.moveBy!, now, zone.value)}.` };
 }
-const MARKS = { good: 'Good', mind: 'Look', stop: 'Now', open: 'Off' };
+const MARKS = { good: 'Good', mind: 'Due', stop: 'Now', open: 'Off' };
 const shown = computed(() => props.neck.dressed.contacts.map((contacts) => ({ contacts, ...decision(contacts) })));
 function place({ fit, wear }: DressedContacts, clock: number) {
   const { id, name } = fit.plan.inputs.collar;

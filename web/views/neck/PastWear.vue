@@ -106,7 +106,7 @@ async function keep() {
       <ChoiceRow v-model="state" label="How was it watched?" :answers="STATE_ANSWERS" quiet />
       <p v-if="fault" role="alert" class="font-semibold text-stop">{{ fault }}</p>
       <div class="flex gap-2">
-        <button type="submit" class="press press-plain">Keep it</button>
+        <button type="submit" class="press press-plain">Save</button>
         <button type="button" class="press press-quiet" @click="open = false">Leave it</button>
       </div>
     </form>

@@ -9,7 +9,7 @@ import { type FittedRigPart, capital } from '@banter/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import FieldFrame from '../../parts/FieldFrame.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import MeasureField from '../../parts/MeasureField.vue';
 import TextField from '../../parts/TextField.vue';
 import { loadRatedOf, RATED_ANSWERS, ratedOf } from '../../parts/load-rating-words.ts';
@@ -107,10 +107,10 @@ async function keep() {
         quiet
       />
     </template>
-    <KeepBar v-if="tie || kind.gear" :keeping="keeping" label="Save" :disabled="unread" @newer="emit('piece')">
+    <SaveBar v-if="tie || kind.gear" :keeping="keeping" label="Save" :disabled="unread" @newer="emit('piece')">
       <button type="button" class="press press-quiet" @click="emit('remove')">Take it out</button>
       <button type="button" class="press press-quiet" @click="emit('close')">Close</button>
-    </KeepBar>
+    </SaveBar>
     <div v-else class="flex flex-wrap gap-2">
       <button type="button" class="press press-quiet" @click="emit('remove')">Take it out</button>
       <button type="button" class="press press-quiet" @click="emit('close')">Close</button>

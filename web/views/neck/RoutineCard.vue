@@ -69,7 +69,7 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
         </button>
         <span v-if="AGAIN.has(step.state) && mayTick(step.id)" class="flex gap-1">
           <button type="button" class="press press-plain" @click="tick(step.id)">
-            {{ step.id === 'contact' ? 'Both touch' : 'Done' }}<span class="sr-only">: {{ step.name }}</span>
+            {{ step.id === 'contact' ? 'Contact good' : 'Done' }}<span class="sr-only">: {{ step.name }}</span>
           </button>
           <button v-if="step.id === 'contact'" type="button" class="press press-quiet" @click="tick(step.id, false)">They do not</button>
         </span>

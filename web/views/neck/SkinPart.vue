@@ -10,7 +10,7 @@ import HealingStrip from '../../neck/HealingStrip.vue';
 import SkinClock from '../../neck/SkinClock.vue';
 import { momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useDraft } from '../../stores/draft.ts';
@@ -148,7 +148,7 @@ const said = computed(() => {
       word: 'Rests',
       sentence: `Pink at ${clockWords(pink.clock)}: it rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}, or until a look there is clear.`,
     };
-  if (looks.value.length === 0) return { tone: 'open' as const, word: 'To do', sentence: `Nobody has looked at ${dog.value.name}’s skin yet.` };
+  if (looks.value.length === 0) return { tone: 'open' as const, word: 'To do', sentence: `${dog.value.name}’s skin is not checked yet.` };
   return { tone: 'good' as const, word: 'Clear', sentence: `No place on ${dog.value.name}’s neck is flagged.` };
 });
 const ever = computed(() => looks.value.some(({ grade: one }) => one > 0));
@@ -234,9 +234,9 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
           <img v-if="draft.photoId" :src="`/api/photos/${draft.photoId}`" alt="The photo that goes with this look" class="mt-2 max-h-52 rounded" />
         </div>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-        <KeepBar :keeping="keeping" label="Keep this look" :disabled="clock === null || grade === null || sending">
+        <SaveBar :keeping="keeping" label="Save skin check" :disabled="clock === null || grade === null || sending">
           <span v-if="clock === null" class="text-soft">Tap a place on the clock.</span>
-        </KeepBar>
+        </SaveBar>
       </form>
       <div class="space-y-5 self-start">
         <section v-if="ever" class="sheet" aria-label="How it healed">

@@ -130,7 +130,7 @@ function toggle(item: DressedItem) {
     </div>
     <div role="status" aria-live="polite">
       <p v-if="neck.dressing.keeping.state.value === 'waiting'" class="mt-2 rounded bg-mind-wash p-2 text-mind">
-        {{ neck.dressing.keeping.sentence.value }} Not kept yet: the order is safe on this device.
+        {{ neck.dressing.keeping.sentence.value }} Not saved yet: the order is safe on this device.
         <button type="button" class="font-semibold underline" @click="neck.dressing.keeping.tryNow()">Try now</button>
       </p>
       <p v-else-if="neck.dressing.keeping.conflict.value" class="mt-2 rounded bg-mind-wash p-2 text-mind">
@@ -138,11 +138,11 @@ function toggle(item: DressedItem) {
         <button type="button" class="font-semibold underline" @click="neck.dressing.theirs()">Show theirs</button>
       </p>
       <p v-else-if="neck.dressing.keeping.state.value === 'refused'" class="mt-2 rounded bg-stop-wash p-2 font-semibold text-stop">
-        Not kept. {{ neck.dressing.keeping.sentence.value }}
+        Not saved. {{ neck.dressing.keeping.sentence.value }}
       </p>
       <p v-else-if="neck.dressing.left.value" class="mt-2 rounded bg-mind-wash p-2 text-mind">
-        This order was not kept before.
-        <button type="button" class="font-semibold underline" @click="neck.dressing.send()">Keep it</button>
+        This order was not saved.
+        <button type="button" class="font-semibold underline" @click="neck.dressing.send()">Save</button>
       </p>
       <p v-else-if="!dressed.laidOut && items.length > 0" class="mt-2 text-sm text-soft">
         In the usual order; nobody has laid it out yet.

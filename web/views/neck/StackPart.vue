@@ -24,7 +24,7 @@ const dressed = computed(() => props.neck.dressed);
 const dog = computed(() => props.neck.page.dog);
 const tape = computed(() => neckTapeOf(props.neck.girths));
 const said = computed(() => stackSentence(dressed.value, dog.value.name, units.speak));
-const MARKS = { good: 'As it should lie', mind: 'Look', stop: 'Not like this', open: 'To do' };
+const MARKS = { good: 'As it should lie', mind: 'Check', stop: 'Not like this', open: 'To do' };
 /** Contacts are drawn where they sit, else where they go next. */
 const clockOf = (kind: string) => {
   const contacts = dressed.value.contacts.find(({ fit }) => fit.plan.kind === kind);

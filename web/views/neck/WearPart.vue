@@ -125,8 +125,8 @@ const eventsOf = ({ wear }: DressedWear) =>
                 <span class="font-semibold">{{ nameOf(one) }}</span>
                 <span>{{ time(one.wear.from) }} – {{ endWords(one) }}</span>
                 <span class="text-soft">{{ speakHours(((one.wear.to ?? neck.now) - one.wear.from) / HOUR_MS) }}</span>
-                <button type="button" class="ml-auto text-sm text-soft underline" @click="neck.telling.takeBack(eventsOf(one), 'This wear is taken back.')">
-                  Take back<span class="sr-only">: {{ nameOf(one) }}, {{ time(one.wear.from) }}</span>
+                <button type="button" class="ml-auto text-sm text-soft underline" @click="neck.telling.takeBack(eventsOf(one), 'This wear is deleted.')">
+                  Delete entry<span class="sr-only">: {{ nameOf(one) }}, {{ time(one.wear.from) }}</span>
                 </button>
               </div>
               <p class="text-sm text-soft">
@@ -156,7 +156,7 @@ const eventsOf = ({ wear }: DressedWear) =>
           <ul class="mt-1 space-y-1 text-[0.95rem]">
             <li v-for="stray in strays" :key="stray.eventId">
               {{ dayWords(dayOf(stray.at, zone), zone) }}, {{ time(stray.at) }}: {{ ODD[stray.code] }}
-              <button type="button" class="text-soft underline" @click="neck.telling.takeBack([stray.eventId])">Take back</button>
+              <button type="button" class="text-soft underline" @click="neck.telling.takeBack([stray.eventId])">Delete entry</button>
             </li>
           </ul>
         </section>

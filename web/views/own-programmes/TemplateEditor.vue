@@ -5,7 +5,7 @@ import { KennelTemplate, COLLAR_KIND_NAMES, z, collarKind, type CollarKindName }
 import { PROGRAMME_TEMPLATES } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useKeep } from '../../stores/keep.ts';
 import { cleanStages, moveStage, stageLike } from './stage-list.ts';
@@ -95,8 +95,8 @@ async function keep() {
       </button>
     </div>
     <label class="flex min-h-11 items-center gap-2"><input v-model="facts.retired" type="checkbox" class="size-5" /> No longer offered</label>
-    <KeepBar :keeping="keeping" label="Keep this programme" @newer="emit('newer')">
+    <SaveBar :keeping="keeping" label="Save programme" @newer="emit('newer')">
       <button type="button" class="press press-quiet" @click="(discard(), emit('close'))">Leave it as it was</button>
-    </KeepBar>
+    </SaveBar>
   </form>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** All stages of a dog's programme, changed for this dog alone: put in, taken out, in another order, with other marks. */
 import { Programme } from '@banter/contract';
-import KeepBar from '../../parts/KeepBar.vue';
+import SaveBar from '../../work/SaveBar.vue';
 import { useKeep } from '../../stores/keep.ts';
 import { cleanStages, moveStage, stageLike } from '../own-programmes/stage-list.ts';
 import StageEditor from '../own-programmes/StageEditor.vue';
@@ -42,6 +42,6 @@ async function keep() {
     <div>
       <button type="button" class="press press-plain" :disabled="stages.length >= 12" @click="stages.push(stageLike(stages.at(-1)!))">One more stage</button>
     </div>
-    <KeepBar :keeping="keeping" label="Keep these stages for this dog" @newer="emit('kept')" />
+    <SaveBar :keeping="keeping" label="Save stages" @newer="emit('kept')" />
   </form>
 </template>

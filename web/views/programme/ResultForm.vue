@@ -81,6 +81,6 @@ async function keep() {
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold" :class="keeping.state.value === 'waiting' ? 'text-mind' : 'text-stop'" role="alert">
       {{ keeping.sentence.value }}
     </p>
-    <button type="submit" class="press press-main mt-3" :disabled="keeping.state.value === 'sending'">Keep the result</button>
+    <button type="submit" class="press press-main mt-3" :disabled="keeping.state.value === 'sending'">Save result</button>
   </form>
 </template>

@@ -93,7 +93,7 @@ async function keep() {
         </label>
       </div>
       <p v-if="keeping.sentence.value" class="mt-2 font-semibold text-stop" role="alert">{{ keeping.sentence.value }}</p>
-      <button type="submit" class="press press-main mt-3">Keep it for this dog</button>
+      <button type="submit" class="press press-main mt-3">Save for this dog</button>
     </form>
   </section>
 </template>

@@ -67,7 +67,7 @@ function allGood() {
 </script>
 
 <template>
-  <section class="sheet" :aria-label="`Look at ${piece.name}`">
+  <section class="sheet" :aria-label="`Inspect ${piece.name}`">
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
       <h2>{{ piece.name }}</h2>
       <p class="text-soft">
@@ -101,7 +101,7 @@ function allGood() {
     </ol>
     <div aria-live="polite" class="mt-3 border-t border-line pt-3">
       <p v-if="!done" class="text-soft">
-        {{ items.length - found.open.length }} of {{ items.length }} looked at.
+        {{ items.length - found.open.length }} of {{ items.length }} inspected.
         <button type="button" class="underline" @click="allGood">The rest is good</button>
       </p>
       <template v-else>
@@ -126,7 +126,7 @@ function allGood() {
     <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <button type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
-        {{ !done ? 'Look at all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Keep' }}
+        {{ !done ? 'Check all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Save' }}
       </button>
       <p class="text-sm text-soft">{{ inspection.storing }}</p>
     </div>

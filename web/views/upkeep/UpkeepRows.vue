@@ -45,8 +45,8 @@ const due = (piece: UpkeepPiece) => pieceDue(piece, props.now, props.rules);
           :class="piece.id === firstId ? 'press-main' : list === 'scrapped' ? 'press-quiet' : 'press-plain'"
           @click="emit('look', piece.id)"
         >
-          {{ list === 'scrapped' ? 'Look again' : due(piece).why === 'mend' ? 'Mended: look' : 'Look' }}
-          <span class="sr-only">at {{ piece.name }}</span>
+          {{ list === 'scrapped' ? 'Inspect again' : due(piece).why === 'mend' ? 'Mended: inspect' : 'Inspect' }}
+          <span class="sr-only">{{ piece.name }}</span>
         </button>
       </div>
     </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The button that keeps, and what became of it: sending, waiting for the connection, refused, overtaken by somebody. */
+/** The button that saves, and what became of it: sending, waiting for the connection, refused, overtaken by somebody. */
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import type { Role } from '@banter/contract';
@@ -21,20 +21,20 @@ const session = useSession();
 
 <template>
   <div>
-    <div class="flex flex-wrap items-center gap-3">
+    <div class="save-row flex flex-wrap items-center gap-3">
       <button
         type="submit"
         class="press press-main"
         :disabled="disabled || whyNot !== '' || keeping.state.value === 'sending' || keeping.state.value === 'waiting'"
       >
-        {{ keeping.state.value === 'sending' ? 'Keeping …' : label }}
+        {{ keeping.state.value === 'sending' ? 'Saving …' : label }}
       </button>
       <slot />
       <p v-if="whyNot" class="text-soft">{{ whyNot }}</p>
     </div>
-    <div role="status" aria-live="polite" class="mt-2">
+    <div role="status" aria-live="polite" class="not-empty:mt-2">
       <p v-if="keeping.state.value === 'waiting'" class="rounded bg-mind-wash p-3 text-mind">
-        {{ keeping.sentence.value }} Not kept yet: what you typed is safe on this device, and is sent as soon as it works.
+        {{ keeping.sentence.value }} Not saved yet. Your entry is safe on this device and will be sent.
         <button type="button" class="font-semibold underline" @click="here?.tryNow()">Try now</button>
       </p>
       <p v-else-if="keeping.state.value === 'boxed'" class="rounded bg-mind-wash p-3 text-mind">
@@ -42,14 +42,14 @@ const session = useSession();
         <RouterLink v-if="!session.me" class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>
       </p>
       <p v-else-if="here?.signedOut.value" class="rounded bg-mind-wash p-3 text-mind">
-        Your sign-in has ended. What you typed is safe on this device.
+        Your sign-in has ended. Your entry is safe on this device.
         <RouterLink class="font-semibold underline" :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink>
       </p>
       <p v-else-if="here?.conflict.value" class="rounded bg-mind-wash p-3 text-mind">
         {{ keeping.sentence.value }} Yours is still here.
         <button type="button" class="font-semibold underline" @click="emit('newer')">Show theirs</button>
       </p>
-      <p v-else-if="keeping.state.value === 'refused'" class="rounded bg-stop-wash p-3 font-semibold text-stop">Not kept. {{ keeping.sentence.value }}</p>
+      <p v-else-if="keeping.state.value === 'refused'" class="rounded bg-stop-wash p-3 font-semibold text-stop">Not saved. {{ keeping.sentence.value }}</p>
     </div>
   </div>
 </template>
