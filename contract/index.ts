@@ -133,6 +133,7 @@ export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts
 export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
 export { missedTogether, MISSED_NAMED, MISSED_SHOWN } from './today/sessions-due.ts';
 export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './today/today-items.ts';
+export { contactsOfFit, type ContactsOfFit } from './neck/contact-places.ts';
 export { wearDues, wearingAt, wornThen, type BatteryThen, type WornThen } from './standing/wear-day.ts';
 export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';

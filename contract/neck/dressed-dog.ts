@@ -17,7 +17,6 @@ import {
   leastNeckLength,
   morningRoutine,
   rightOrder,
-  rotateContacts,
   skinStanding,
   stackOnNeck,
   wornStanding,
@@ -35,7 +34,8 @@ import { latestGirths } from '../records/taping.ts';
 import { dayOf, dayStart } from './kennel-days.ts';
 import { doorFacts } from './door-facts.ts';
 import type { Dressed, DressedContacts, DressedItem, DrawnFit } from './dressed.ts';
-import { dressedWears, footprintOf, hasContacts } from './dressed-wears.ts';
+import { contactPlaces, contactsOfFit, rotationOf } from './contact-places.ts';
+import { dressedWears, hasContacts } from './dressed-wears.ts';
 import { rigWithPieces } from './rig-gear.ts';
 import { wearAndDeviceEvents } from '../happenings/wear-and-device.ts';
 
@@ -173,15 +173,12 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
     .filter(({ plan }) => collarKind(plan.kind).traits.wear.contacts)
     .flatMap((fit): DressedContacts[] => {
       if (girthMm === null) return [];
-      const { id } = fit.plan.inputs.collar;
-      const footprintMm = footprintOf({ kind: fit.plan.kind, numbers: fit.plan.inputs.collar.numbers })!;
+      const own = contactsOfFit(fit.plan);
+      if (own === null) return [];
+      const id = own.collarId;
       const wear = openWear(id);
-      const worn = contactWears.flatMap((one) =>
-        one.places.map(({ value, from, to }) => ({ clock: value, from, to: to ?? (one.collarId === id ? null : now) })),
-      );
-      const placement = (fit.plan.choices as { options: { placement: House['schools']['placementSchool'] } }).options.placement;
-      const otherSchool = PLACEMENT_SCHOOLS.find((school) => school !== placement)!;
-      const question = { girthMm, footprintMm, now, worn, skin };
+      const otherSchool = PLACEMENT_SCHOOLS.find((school) => school !== own.placement)!;
+      const question = { girthMm, now, skin };
       const since = dayStart(now, timeZone);
       const device = told.device.filter(({ collarId }) => collarId === id);
       // The steps before it goes on belong to the day's first wear; contact is felt again after each fitting.
@@ -193,12 +190,12 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
         {
           fit,
           girthMm,
-          footprintMm,
+          footprintMm: own.footprintMm,
           wear,
           at: wornStanding(wear)?.clock ?? null,
-          wornPlaces: worn,
-          rotation: rotateContacts({ ...question, school: placement }, rules),
-          other: { school: otherSchool, rotation: rotateContacts({ ...question, school: otherSchool }, rules) },
+          wornPlaces: contactPlaces(wears, id, now),
+          rotation: rotationOf(own, wears, question, rules),
+          other: { school: otherSchool, rotation: rotationOf(own, wears, question, rules, otherSchool) },
           routine: morningRoutine(
             device.filter(({ at }) => at >= routineSince),
             first && { from: first.from, to: todays.at(-1)!.to, placeSince: todays.at(-1)!.places.at(-1)?.from ?? todays.at(-1)!.from },

@@ -121,6 +121,10 @@ export const WearingNow = z.object({
   from: Instant,
   state: z.enum(WEAR_STATES),
   clock: z.number().nullable(),
+  /** Where its contacts go next; null: it has none, or no place is free. */
+  nextPlace: z.number().nullable().default(null),
+  /** Since when it is at that place. */
+  placeSince: Instant.nullable().default(null),
   /** When its contacts are moved at the latest; null: it has none, or nobody has said where they are. */
   moveBy: Instant.nullable(),
   ask: z.boolean(),

@@ -70,8 +70,8 @@ describe('what a dog wears, told for a day', () => {
   it('says at each instant of the rest of the day what is said when it is worked out then', () => {
     fc.assert(
       fc.property(events, looks, fc.double({ min: 12.01, max: 23.99, noNaN: true }), (told, skin: SkinLook[], hour) => {
-        const by = { skin, girthMm: 400, house, timeZone: 'UTC' };
         const now = DAY.from + hour * HOUR_MS;
+        const by = { skin, girthMm: 400, house, timeZone: 'UTC', now, contacts: [] };
         const ahead = wearingAt({ dogId: DOG, dogName: 'Moss' }, wornThen(DOG, told, collars, by, DAY), now);
         const then = dressedWears(DOG, told, collars, { ...by, now }).filter(({ wear, collar }) => wear.to === null && collar);
         expect(ahead.map(({ collarId }) => collarId)).toEqual(then.map(({ wear }) => wear.collarId));
@@ -90,9 +90,29 @@ describe('what a dog wears, told for a day', () => {
     );
   });
 
+  it('says where the contacts go next: the place that has rested longest, clear of what is pink', () => {
+    const contacts = [{ collarId: remote.id, footprintMm: 62, placement: 'upper-half' as const }];
+    const placeAfter = (clocks: readonly number[], skin: SkinLook[] = []) => {
+      const told = clocks.map((clock, index): NewHappening => {
+        const where = { id: id(index + 1), at: at(index), collarId: remote.id, dogId: DOG, clock };
+        return index === 0 ? { event: 'put-on', ...where, state: 'worked' } : { event: 'moved', ...where };
+      });
+      const by = { skin, girthMm: 400, house, timeZone: 'UTC', now: DAY.from + 12 * HOUR_MS, contacts };
+      return wornThen(DOG, told, collars, by, DAY)[0]!.nextPlace;
+    };
+    // Never worn before: at the side, and of both sides the one where it is not.
+    expect(placeAfter([3])).toBe(9);
+    // 3, then 12: 9 was never worn.
+    expect(placeAfter([3, 12])).toBe(9);
+    // All three were: 3 rests since an hour, 12 since none.
+    expect(placeAfter([3, 12, 9])).toBe(3);
+    expect(placeAfter([3, 12, 9], [{ clock: 3, grade: 1, at: DAY.from + 11 * HOUR_MS }])).not.toBe(3);
+    expect(placeAfter([3], [{ clock: 12, grade: 2, at: DAY.from }])).toBeNull();
+  });
+
   it('makes due what the clock brings, from its instant until it is over', () => {
     const on: NewHappening = { event: 'put-on', id: id(1), at: at(8), collarId: remote.id, dogId: DOG, clock: 3, state: 'worked' };
-    const worn = wornThen(DOG, [on], collars, { skin: [], girthMm: 400, house, timeZone: 'UTC' }, DAY);
+    const worn = wornThen(DOG, [on], collars, { skin: [], girthMm: 400, house, timeZone: 'UTC', now: DAY.from, contacts: [] }, DAY);
     const dues = wearDues({ dogId: DOG, dogName: 'Moss' }, { worn, batteries: [] }, { day: DAY, timeZone: 'UTC', rules: house.rules });
     const times = dues.map(({ code, title, dueFrom, dueUntil }) => [
       code,

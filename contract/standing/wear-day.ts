@@ -13,6 +13,7 @@ import {
   type WearState,
 } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
+import { rotationOf, type ContactsOfFit } from '../neck/contact-places.ts';
 import { dressedWears } from '../neck/dressed-wears.ts';
 import { momentOn } from '../neck/kennel-days.ts';
 import type { Collar } from '../records/collar.ts';
@@ -28,6 +29,8 @@ export type WornThen = {
   from: number;
   state: WearState;
   clock: number | null;
+  /** Where its contacts go next; null: it has none, nothing is known of its fit, or no place is free. */
+  nextPlace: number | null;
   /** Since when it is at that place. */
   placeSince: number;
   /** When its contacts are moved to another place at the latest; null: it has none, or nobody has said where they are. */
@@ -51,12 +54,14 @@ export function wornThen(
   dogId: string,
   events: readonly NewHappening[],
   collars: readonly Collar[],
-  by: { skin: readonly SkinLook[]; girthMm: number | null; house: House; timeZone: string },
+  by: { skin: readonly SkinLook[]; girthMm: number | null; house: House; timeZone: string; now: number; contacts: readonly ContactsOfFit[] },
   day: Day,
 ): WornThen[] {
   const { rules } = by.house;
-  return dressedWears(dogId, events, collars, { ...by, now: day.to - 1 }).flatMap(({ wear, collar, marks }): WornThen[] => {
+  const wears = dressedWears(dogId, events, collars, { ...by, now: day.to - 1 });
+  return wears.flatMap(({ wear, collar, marks }): WornThen[] => {
     if (wear.to !== null || !collar) return [];
+    const contacts = by.contacts.find(({ collarId }) => collarId === collar.id);
     const rule = collarKind(collar.kind).traits.wear;
     const place = wear.places.at(-1);
     const askAfter = askOffAfterHours(rule, rules);
@@ -68,6 +73,7 @@ export function wornThen(
         from: wear.from,
         state: wear.states.at(-1)!.value,
         clock: place?.value ?? null,
+        nextPlace: contacts && by.girthMm !== null ? rotationOf(contacts, wears, { ...by, girthMm: by.girthMm }, rules).next : null,
         placeSince: place?.from ?? wear.from,
         moveBy: rule.contacts && place ? place.from + rules.moveByHours * HOUR_MS : null,
         askFrom: askAfter === null ? null : wear.from + askAfter * HOUR_MS,
@@ -90,11 +96,12 @@ type Named = { dogId: string; dogName: string };
 
 /** What is on a dog at an instant (ms) of the day that it was told for. */
 export const wearingAt = ({ dogId, dogName }: Named, worn: readonly WornThen[], now: number): WearingNow[] =>
-  worn.map(({ from, moveBy, placeSince: _since, askFrom, alarms, ...one }) => ({
+  worn.map(({ from, moveBy, placeSince, askFrom, alarms, ...one }) => ({
     dogId,
     dogName,
     ...one,
     from: iso(from),
+    placeSince: iso(placeSince),
     moveBy: moveBy === null ? null : iso(moveBy),
     ask: askFrom !== null && askFrom <= now,
     alarms: alarms

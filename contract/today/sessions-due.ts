@@ -16,20 +16,21 @@ export function sessionsDue({ planned, held, people, stageNames, cards }: DogDue
     if (was.has(one.id) || dogName === undefined) return [];
     const what = stageNames[one.id] ?? one.note;
     const person = people.find(({ id }) => id === one.personId)?.name ?? '';
+    /** One press begins it, as it was planned. */
+    const to = `/field?dog=${one.dogId}&hand=${one.personId}`;
     const own = {
       dogId: one.dogId,
       dogName,
       title: `${timeOfDay(one.from)} ${dogName}${what ? `: ${what}` : ''}`,
-      to: `/field?dog=${one.dogId}&hand=${one.personId}`,
       at: one.at,
       key: one.id,
     };
     const why = `${one.minutes} minutes with ${person}`;
     const over = one.at + one.minutes * MINUTE_MS + 1;
     return [
-      { ...own, code: 'session-ahead', tone: 'open', why: `${why}.`, does: 'Begin', dueUntil: one.at },
-      { ...own, code: 'session-now', tone: 'open', why: `${why}.`, does: 'Begin', dueFrom: one.at, dueUntil: over },
-      { ...own, code: 'session-missed', tone: 'mind', why: `${why}; nothing was logged.`, does: 'Log it', dueFrom: over },
+      { ...own, code: 'session-ahead', tone: 'open', to: `${to}&begin=1`, why: `${why}.`, does: 'Begin', dueUntil: one.at },
+      { ...own, code: 'session-now', tone: 'open', to: `${to}&begin=1`, why: `${why}.`, does: 'Begin', dueFrom: one.at, dueUntil: over },
+      { ...own, code: 'session-missed', tone: 'mind', to, why: `${why}; nothing was logged.`, does: 'Log it', dueFrom: over },
     ];
   });
 }

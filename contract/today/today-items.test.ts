@@ -41,6 +41,7 @@ const nothing: TodayFacts & DogDueFacts = {
 };
 const moss = { dogId: 'd', dogName: 'Moss' };
 const on = (more: Partial<WornThen> = {}): WornThen => ({
+  nextPlace: null,
   collarId: 'c',
   collarName: 'Grey',
   kind: 'remote',

@@ -20,17 +20,16 @@ async function fieldDogs(scope: KennelScope, now: Date, kennel: Kennel, ids: rea
   return ids.flatMap((id) => kept.get(id) ?? []);
 }
 
-/** So many dogs are offered at most; a kennel of no more is offered whole, by name. */
+/** So many dogs are offered at most. */
 const MOST_OFFERED = 40;
 /** Of so many sessions, the latest, the dogs are those that worked last. */
 const LAST_SESSIONS = 120;
 
-/** Whom the field log offers: of a small kennel all, of a large one those planned today, those that wear something and those that worked last; and whoever is wanted. */
+/** Whom the field log offers: those planned today, those that wear something, those that worked last, the others by name; and whoever is wanted. */
 async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: readonly string[]): Promise<{ ids: string[]; here: number }> {
   const named = await scope.raw<{ id: string }>(
-    `SELECT id FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id LIMIT ${MOST_OFFERED + 1}`,
+    `SELECT id FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id LIMIT ${MOST_OFFERED}`,
   );
-  if (named.length <= MOST_OFFERED) return { ids: named.map(({ id }) => id), here: named.length };
   await bringUpToDate(scope, [WEAR_STANDING], kennel, now);
   const [[count], planned, worn, worked] = await Promise.all([
     scope.raw<{ here: string }>('SELECT COUNT(*) AS here FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL'),
@@ -42,7 +41,6 @@ async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: re
     ),
     scope.raw<{ dogId: string }>(`SELECT dogId FROM field_sessions WHERE kennelId = :kennelId ORDER BY begunAt DESC LIMIT ${LAST_SESSIONS}`),
   ]);
-  // Where few work, the others fill it up by name.
   const first = [...new Set([...[...planned, ...worn, ...worked].map(({ dogId }) => dogId), ...named.map(({ id }) => id)])].slice(0, MOST_OFFERED);
   return { ids: [...new Set([...first, ...wanted])], here: Number(count!.here) };
 }

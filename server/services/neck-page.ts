@@ -17,8 +17,8 @@ import { keptAnswers } from '../records/kept.ts';
 import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
 
-/** Events of the last sixty days are shown. */
-const SHOWN_DAYS = 60;
+/** Events of the last sixty days are shown, and say which place of the contacts has rested longest. */
+export const SHOWN_DAYS = 60;
 const WEAR_EVENTS = [...WEAR_HAPPENINGS, 'void'] as const;
 
 /** What was told of a dog’s collars, worn or as devices, since an instant, with those of wears that began before and had not ended then. */

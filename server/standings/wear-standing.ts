@@ -9,11 +9,12 @@ import {
   wearAndDeviceEvents,
   wearDues,
   wornThen,
+  contactsOfFit,
   dayOf,
   type BatteryThen,
   type WornThen,
 } from '@banter/contract';
-import { DAY_MS, HOUR_MS, lowBatteryFrom } from '@banter/core';
+import { DAY_MS, HOUR_MS, lowBatteryFrom, skinStanding } from '@banter/core';
 import { group } from 'd3-array';
 import { In, LessThanOrEqual } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -22,6 +23,7 @@ import { HappeningEntity } from '../data/entities/happening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
 import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from '../services/collars.ts';
+import { SHOWN_DAYS } from '../services/neck-page.ts';
 import { fittedPlans } from '../services/dog-pages.ts';
 import { happeningAsKept } from '../services/happenings/kept-happenings.ts';
 import { openPutOns } from '../services/open-wears.ts';
@@ -30,8 +32,8 @@ import type { StandingKind, Stands } from './standing-kind.ts';
 
 /** What a device told bears on its battery and on a press so long after it, days. From memory. */
 export const DEVICE_EVENT_DAYS = 4;
-/** Hours of contact in the last day count, so that so much before a wear is read with it. */
-const BEFORE_MS = 2 * DAY_MS;
+/** Where contacts have been says where they go next: so much before is read with a wear. */
+const BEFORE_MS = SHOWN_DAYS * DAY_MS;
 
 /** What is on a dog, by the day of the kennel that it is worked out for. */
 export type DogWear = { dogName: string; worn: WornThen[] };
@@ -40,7 +42,7 @@ export type DogWear = { dogName: string; worn: WornThen[] };
 export const WEAR_STANDING: StandingKind<DogWear> = {
   name: 'wear',
   of: 'dog',
-  version: 1,
+  version: 2,
   work: async (scope, ids, kennel, now) => {
     const dogs = await scope.someOf(DogEntity, ids);
     const from = dayStart(now.getTime(), kennel.timeZone);
@@ -88,7 +90,9 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
       dogs.map((dog): [string, Stands<DogWear>] => {
         const house = houseOf(kennel, dog);
         const neck = fittingDog(dog, latestGirths(girths.get(dog.id) ?? []), { today: dayOf(now.getTime(), kennel.timeZone) });
-        const by = { skin: skinLooksOf(looksOf.get(dog.id) ?? []), girthMm: neck.skinGirthMm ?? neck.hairGirthMm, house, timeZone: kennel.timeZone };
+        const skin = skinLooksOf(looksOf.get(dog.id) ?? []);
+        const contacts = (fitted.get(dog.id) ?? []).flatMap((plan) => contactsOfFit(plan) ?? []);
+        const by = { skin, girthMm: neck.skinGirthMm ?? neck.hairGirthMm, house, timeZone: kennel.timeZone, now: now.getTime(), contacts };
         const own = putOns.get(dog.id) ?? [];
         // Whoever it is worked out with: of each dog the events that bear on it, and no others.
         const onSince = Math.min(...own.map(({ at }) => at.getTime())) - BEFORE_MS;
@@ -110,7 +114,9 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
             ? wearDues({ dogId: dog.id, dogName: dog.name }, { worn, batteries }, { day, timeZone: kennel.timeZone, rules: house.rules })
             : [];
         const first = Math.min(...worn.map((one) => one.from));
-        const until = Math.min(ahead.get(dog.id) ?? Infinity, worn.length + devices.length > 0 ? day.to : Infinity);
+        // A place that has rested may be the next one.
+        const rested = worn.length > 0 ? skinStanding(skin, now.getTime(), house.rules).flags.map(({ untilMs }) => untilMs ?? Infinity) : [];
+        const until = Math.min(ahead.get(dog.id) ?? Infinity, worn.length + devices.length > 0 ? day.to : Infinity, ...rested);
         return [
           dog.id,
           {

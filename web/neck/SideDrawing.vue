@@ -7,7 +7,7 @@ import type { RingAndSide } from '@banter/core';
 import { pointAtClock } from '@banter/core';
 import { computed } from 'vue';
 
-const props = defineProps<{ ring: RingAndSide; name: string; worksOn: 'left' | 'right' }>();
+const props = defineProps<{ ring: Pick<RingAndSide, 'clock' | 'leashSide'>; name: string; worksOn: 'left' | 'right' }>();
 /** The handler stands on the leash's side of the dog. */
 const side = computed(() => (props.ring.leashSide === 'right' ? 1 : -1));
 const NECK = { x: 100, y: 62 };

@@ -30,6 +30,8 @@ export const OutboxEntry = z.object({
   message: z.string(),
   /** What it says, for whoever looks at what has not been sent; empty where its events say it themselves. */
   words: z.string(),
+  /** Not sent before this, ISO: so long whoever tapped it can take it back, and it has never been. */
+  notBefore: z.string().optional(),
   sent: Sent,
 });
 export type OutboxEntry = z.infer<typeof OutboxEntry>;

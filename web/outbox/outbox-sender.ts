@@ -20,8 +20,9 @@ type By = {
   heard: (changed: OutboxEntry[], outcomes: ReadonlyMap<string, EntryOutcome>) => void;
 };
 
-/** Sent in order; those that waited for another go along again. */
-export const toSend = (entries: readonly OutboxEntry[]) => entries.filter(({ status }) => status === 'to-send' || status === 'waits');
+/** Sent in order; those that waited for another go along again. What can still be taken back stays at an instant, ms. */
+export const toSend = (entries: readonly OutboxEntry[], now = Infinity) =>
+  entries.filter(({ status, notBefore }) => (status === 'to-send' || status === 'waits') && (notBefore === undefined || Date.parse(notBefore) <= now));
 
 /** Whether a request was turned away for what is in it, and not for who sends it or from where. */
 const isAboutEntries = ({ problem }: RequestFailure): boolean => problem !== null && [400, 404, 409, 413, 422].includes(problem.status);
@@ -72,7 +73,7 @@ export async function sendOutbox(box: OutboxBox, post: Post, by: By): Promise<Se
     settle(part, () => ({ status: 'refused', outcome: { is: 'refused', message: failureSentence(failure), errors: failure.errors } }));
 
   for (;;) {
-    if (queue.length === 0) queue = toSend(await box.all()).filter(({ id }) => !passed.has(id));
+    if (queue.length === 0) queue = toSend(await box.all(), by.now()).filter(({ id }) => !passed.has(id));
     const part = nextPart(queue, most);
     if (part.length === 0) return failed === null ? { is: 'done' } : { is: 'failed', sentence: failed };
     if (!by.mayGoOn()) return { is: 'away' };

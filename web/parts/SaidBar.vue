@@ -16,7 +16,7 @@ defineProps<{ telling: Telling }>();
         }}</span>
         <button type="button" class="font-semibold underline" @click="telling.tryNow()">Try now</button>
       </template>
-      <button v-if="telling.last.value.length > 0" type="button" class="press press-quiet" @click="telling.undo()">Undo</button>
+      <button v-if="telling.canUndo.value" type="button" class="press press-quiet" @click="telling.undo()">Undo</button>
     </p>
   </div>
 </template>

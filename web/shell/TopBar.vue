@@ -15,6 +15,7 @@ import { useFinding } from './finding.ts';
 import { MORE_SCREENS, SCREENS } from './screens.ts';
 
 const AlertsButton = defineAsyncComponent(() => import('./AlertsButton.vue'));
+const NowButton = defineAsyncComponent(() => import('./NowButton.vue'));
 const props = defineProps<{ dogId: string | null }>();
 const session = useSession();
 const finding = useFinding();
@@ -101,6 +102,7 @@ useScreenKeys('Everywhere', [
           <Search aria-hidden="true" :size="20" />
           <kbd class="hidden rounded border border-line px-1.5 font-sans text-sm text-soft lg:inline" aria-hidden="true">/</kbd>
         </button>
+        <div class="max-sm:hidden"><NowButton v-if="session.me" /></div>
         <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me" /></div>
         <button
           v-if="session.me"

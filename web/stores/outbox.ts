@@ -106,8 +106,9 @@ export const useOutbox = defineStore('outbox', () => {
     clearTimeout(timer);
     const opened = box.value;
     if (running || !opened || clockAsk.value || !session.me) return;
-    if (toSend(entries.value).length === 0) {
+    if (toSend(entries.value, Date.now()).length === 0) {
       sending.value = 'still';
+      sendWhenDue();
       return;
     }
     running = true;
@@ -121,7 +122,8 @@ export const useOutbox = defineStore('outbox', () => {
       wait = FIRST_WAIT_MS;
       connection.reached();
       await forgetOld();
-      if (entries.value.some(({ status }) => status === 'to-send')) void trySend();
+      if (toSend(entries.value, Date.now()).some(({ status }) => status === 'to-send')) void trySend();
+      else sendWhenDue();
       return;
     }
     // Whoever asked what became of an entry hears that it is safe here; a try that found nobody may find somebody in a moment.
@@ -139,6 +141,11 @@ export const useOutbox = defineStore('outbox', () => {
       timer = setTimeout(() => void trySend(), wait);
       wait = Math.min(wait * 2, LONGEST_WAIT_MS);
     }
+  }
+  /** What could be taken back until then goes by itself. */
+  function sendWhenDue() {
+    const first = Math.min(...toSend(entries.value).flatMap(({ notBefore }) => (notBefore === undefined ? [] : [Date.parse(notBefore)])));
+    if (first !== Infinity) timer = setTimeout(() => void trySend(), Math.max(0, first - Date.now()));
   }
   useEventListener('online', () => void trySend());
   useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
@@ -168,9 +175,14 @@ export const useOutbox = defineStore('outbox', () => {
     full.value = lies === 'kept' ? 'no' : lies;
   }
 
-  /** Writes down what was done; answers once it is kept, refused, or safe on this device for later. */
-  function add(entry: NewEntry): Promise<EntryOutcome> {
-    const one: OutboxEntry = { ...entry, seq: nextSeq(), at: new Date().toISOString(), status: 'to-send', message: '' };
+  /**
+   * Writes down what was done; answers once it is kept, refused, or safe on this device for later. It may be held for some ms: until then it can be
+   * let go of, and nobody has heard of it.
+   */
+  function add(entry: NewEntry, { holdMs = 0 } = {}): Promise<EntryOutcome> {
+    const now = Date.now();
+    const held = holdMs > 0 ? { notBefore: new Date(now + holdMs).toISOString() } : {};
+    const one: OutboxEntry = { ...entry, ...held, seq: nextSeq(), at: new Date(now).toISOString(), status: 'to-send', message: '' };
     const outcome = new Promise<EntryOutcome>((resolve) => asking.set(entry.id, resolve));
     // A connection that hangs holds nobody up: it is safe here.
     setTimeout(() => settle(entry.id, { is: 'boxed' }), PATIENCE_MS);

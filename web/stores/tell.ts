@@ -1,8 +1,11 @@
 import { WEAR_AND_DEVICE_HAPPENINGS, type Happening, type NewHappening } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
-import { type EntryOutcome } from '../outbox/outbox-entry.ts';
+import { YARD_RECORDS, type EntryOutcome, type YardRecord } from '../outbox/outbox-entry.ts';
 import { useOutbox } from './outbox.ts';
+
+/** So long a record that was one tap can be taken back before it is sent, ms. */
+const HOLD_MS = 6000;
 
 type Own<Event> = Event extends NewHappening ? Omit<Event, 'id' | 'at'> : never;
 /** What happened, before it has an id and a time. */
@@ -41,6 +44,7 @@ export function useTell(after: () => Promise<void>) {
     if (happenings.length === 0 || (await send(source, sentence, happenings)) === 'refused') return false;
     said.value = sentence;
     last.value = happenings.map(({ id }) => id);
+    holding.value = null;
     return true;
   }
   /** Tells events as of now, or as of a time that somebody gave (ISO). */
@@ -72,7 +76,25 @@ export function useTell(after: () => Promise<void>) {
     last.value = [];
   }
 
-  return { tell, tellAt, takeBack, said, last, fault, held: waiting, undo: () => takeBack(last.value), tryNow: () => void outbox.trySend() };
+  /** A record that is still here, and that one tap takes back as if it had never been. */
+  const holding = ref<string | null>(null);
+  function hold(sentence: string, path: YardRecord, about: string, body: Record<string, unknown>) {
+    const id = uuidv7();
+    [said.value, last.value, fault.value, holding.value] = [sentence, [], '', id];
+    void outbox.add({ id, words: `${YARD_RECORDS[path]}: ${about}`, sent: { is: 'record', path, body } }, { holdMs: HOLD_MS }).then((outcome) => {
+      if (outcome.is === 'refused') fault.value = outcome.message;
+      if (outcome.is === 'kept') void after();
+    });
+    setTimeout(() => holding.value === id && (holding.value = null), HOLD_MS);
+  }
+  async function undo() {
+    if (holding.value === null) return takeBack(last.value);
+    await outbox.letGo(holding.value);
+    [holding.value, said.value] = [null, 'Undone.'];
+  }
+
+  const canUndo = computed(() => last.value.length > 0 || holding.value !== null);
+  return { tell, tellAt, takeBack, hold, said, fault, held: waiting, canUndo, undo, tryNow: () => void outbox.trySend() };
 }
 export type Telling = ReturnType<typeof useTell>;
 

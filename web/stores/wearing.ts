@@ -31,12 +31,17 @@ export const useWearing = defineStore('wearing', () => {
     if (!document.hidden) void look();
   }, LOOK_AGAIN_MS);
   watch(() => session.me?.person.id, look, { immediate: true });
-  /** What was taken off here is off, also before the kennel has heard of it. */
+  /** What was taken off or moved here is so, also before the kennel has heard of it. */
   const wearing = computed(() => {
     const undone = new Set(outbox.told.flatMap((one) => (one.event === 'void' ? [one.eventId] : [])));
-    const off = outbox.told.flatMap((one) => (one.event === 'taken-off' && !undone.has(one.id) ? [[`${one.dogId} ${one.collarId}`, one.at] as const] : []));
-    const took = new Map(off);
-    return known.value.filter(({ dogId, collarId, from }) => !((took.get(`${dogId} ${collarId}`) ?? '') > from));
+    const told = outbox.told.filter(({ id }) => !undone.has(id));
+    return known.value.flatMap((one) => {
+      const own = told.filter((event) => 'dogId' in event && 'collarId' in event && event.dogId === one.dogId && event.collarId === one.collarId);
+      if (own.some(({ event, at }) => event === 'taken-off' && at > one.from)) return [];
+      const moved = own.findLast((event) => event.event === 'moved' && event.at > (one.placeSince ?? one.from));
+      // Where it goes next then, the kennel says.
+      return moved?.event === 'moved' ? [{ ...one, clock: moved.clock, nextPlace: null, moveBy: null }] : [one];
+    });
   });
   return {
     wearing,
@@ -47,6 +52,11 @@ export const useWearing = defineStore('wearing', () => {
     ),
     /** What may have been taken off and not told. */
     asked: computed(() => wearing.value.filter(({ ask }) => ask)),
+    /** What presses first: what breaks a rule, then what is to be moved, then what is on longest. */
+    pressing: computed(() => {
+      const rank = ({ alarms, moveBy }: WearingNow) => (alarms.length > 0 ? 0 : moveBy === null ? 2 : 1);
+      return [...wearing.value].sort((a, b) => rank(a) - rank(b) || (a.moveBy ?? a.from).localeCompare(b.moveBy ?? b.from));
+    }),
     on: (dogId: string) => wearing.value.filter((one) => one.dogId === dogId),
   };
 });

@@ -4,7 +4,6 @@ import { computed, proxyRefs, type Component } from 'vue';
 import { useRoute } from 'vue-router';
 import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
-import SaidBar from '../parts/SaidBar.vue';
 import { useNeck, type NeckOnScreen } from '../stores/neck.ts';
 import { useSession } from '../stores/session.ts';
 import ContactsPart from './neck/ContactsPart.vue';
@@ -25,6 +24,5 @@ const shown = computed(() => (Object.hasOwn(PARTS, String(route.params.part)) ? 
   <LoadFrame :state="neck.state" :sentence="neck.sentence" thing="dog" @again="neck.load">
     <DogHeader :dog="neck.page!.dog" :girths="neck.girths" :fits="neck.dressed!.fits" :kennel="session.kennel!" :dressing="neck.page!.dressing" />
     <component :is="PARTS[shown]!" :key="shown" :neck="neck as NeckOnScreen" />
-    <SaidBar :telling="neck.telling" />
   </LoadFrame>
 </template>

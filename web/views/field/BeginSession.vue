@@ -1,12 +1,16 @@
 <script setup lang="ts">
 /** Who works, where, and who handles: three taps and it runs. What was chosen last is chosen again. */
 import { FieldDogsFound, type FieldDog, type FieldSession } from '@banter/contract';
-import { askWhetherEnded, houseRules, type SessionPurpose } from '@banter/core';
+import { askWhetherEnded, houseRules, levelWords, type SessionPurpose } from '@banter/core';
 import { z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { refDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import SideDrawing from '../../neck/SideDrawing.vue';
+import { OFFERED_WORDS } from '../../parts/level-standing-words.ts';
+import ActionBar from '../../work/ActionBar.vue';
+import LevelLine from './LevelLine.vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { failureSentence } from '../../api/failure.ts';
 import { send } from '../../api/request.ts';
@@ -30,6 +34,7 @@ const route = useRoute();
 if (typeof route.query.dog === 'string') last.value.dogId = route.query.dog;
 if (last.value.dogId !== null) void log.want(last.value.dogId);
 if (typeof route.query.hand === 'string') last.value.handlerId = route.query.hand;
+if (typeof route.query.where === 'string') last.value.setting = route.query.where;
 const dog = computed(() => log.dogOf(last.value.dogId));
 const handlerId = computed(() => {
   const me = session.me?.person.id;
@@ -68,6 +73,29 @@ watch(searched, async (text) => {
     if (searched.value === text) notFound.value = failureSentence(failure);
   }
 });
+/** Under one hand: those of today and that worked last, the chosen one among them; all of them by a press. */
+const OFFERED = 6;
+const all = ref(false);
+const offered = computed(() => {
+  if (all.value || shown.value.length <= OFFERED) return shown.value;
+  const first = shown.value.slice(0, OFFERED);
+  return dog.value && shown.value.includes(dog.value) && !first.includes(dog.value) ? [dog.value, ...first.slice(1)] : first;
+});
+
+/** What is known of the chosen dog here: what it needs on its device, else on which side it works. */
+const device = computed(() => dog.value?.devices[0] ?? null);
+const needs = computed(() => {
+  const known = device.value?.levels[setting.value]?.offered ?? null;
+  return known && { level: known.level, words: OFFERED_WORDS[known.how] };
+});
+const pictured = computed(() => {
+  if (!device.value) return [`Works on your ${dog.value!.worksOn}.`, dog.value!.heelLine && `Heel line: ${dog.value!.heelLine}.`].filter(Boolean).join(' ');
+  const known = needs.value === null ? 'no level known here' : `${needs.value.words} ${levelWords(needs.value.level)} here`;
+  return `${device.value.name}: ${known}.`;
+});
+/** The leash runs on the dog's side that is next to the handler. */
+const besides = computed(() => ({ clock: 12, leashSide: dog.value!.worksOn === 'left' ? ('right' as const) : ('left' as const) }));
+
 function choose(one: FieldDog) {
   void log.want(one);
   last.value = { ...last.value, dogId: one.id };
@@ -76,10 +104,15 @@ function choose(one: FieldDog) {
 
 function begin() {
   if (!dog.value) return;
+  // One session of a dog runs at a time on a phone: it is gone on with.
+  const runs = running.value.find(({ dogId }) => dogId === dog.value!.id);
+  if (runs) return emit('enter', runs.sessionId);
   const sessionId = uuidv7();
   log.tell(sessionId, { event: 'begin', dogId: dog.value.id, setting: setting.value, handlerId: handlerId.value, purpose: purpose.value });
   emit('enter', sessionId);
 }
+// Come from Today, from the door or from what is on a dog: it runs with that press, as was planned or as the last one.
+if (route.query.begin === '1') watch(dog, (known) => known && begin(), { immediate: true });
 function follow(one: FieldSession) {
   log.follow(one);
   emit('enter', one.id);
@@ -87,7 +120,7 @@ function follow(one: FieldSession) {
 </script>
 
 <template>
-  <div class="max-w-[44rem]">
+  <div>
     <h1>Who works?</h1>
 
     <ul v-if="running.length > 0 || log.openElsewhere.length > 0" class="mt-4 grid gap-2" aria-label="Sessions that run">
@@ -116,66 +149,76 @@ function follow(one: FieldSession) {
     </ul>
 
     <p v-if="page.dogs.length === 0 && page.here === 0" class="mt-4">No dog is here yet. <RouterLink to="/dogs/new" class="underline">Add one</RouterLink></p>
-    <template v-else>
-      <fieldset class="mt-5">
-        <legend class="font-semibold">Dog</legend>
-        <label v-if="page.here > page.dogs.length || search" class="mt-1.5 block">
+    <div v-else class="mt-3 gap-x-6 lg:grid lg:grid-cols-2">
+      <fieldset>
+        <legend class="sr-only">Dog</legend>
+        <label v-if="page.here > OFFERED || search" class="block">
           <span class="sr-only">Find a dog by its name</span>
           <input
             v-model="search"
             type="search"
-            class="field min-h-14"
+            class="field min-h-12"
             :placeholder="`Name of any of ${page.here} dogs`"
             @keydown.enter.prevent="shown[0] && choose(shown[0])"
           />
         </label>
         <p v-if="notFound" role="status" class="mt-1.5 text-soft">{{ notFound }}</p>
-        <div class="mt-1.5 grid grid-cols-2 gap-2 sm:grid-cols-3">
+        <div class="mt-1.5 grid grid-cols-3 gap-1.5 sm:gap-2">
           <button
-            v-for="one in shown"
+            v-for="one in offered"
             :key="one.id"
             type="button"
-            class="min-h-14 rounded-[0.3rem] border-[1.5px] px-3 py-1.5 text-left leading-tight"
+            class="min-h-13 min-w-0 rounded-[0.3rem] border-[1.5px] px-2 py-1 text-left leading-tight sm:px-3"
             :class="one.id === dog?.id ? 'border-deep bg-deep text-on-deep' : 'border-line bg-raised'"
             :aria-pressed="one.id === dog?.id"
             @click="choose(one)"
           >
-            <span class="font-display text-lg font-semibold">{{ one.name }}</span>
+            <span class="block truncate font-display text-lg font-semibold">{{ one.name }}</span>
             <span class="block truncate text-sm" :class="one.id === dog?.id ? '' : 'text-soft'">{{
               one.devices.length > 0 ? `with ${one.devices[0]!.name}` : one.breed
             }}</span>
           </button>
         </div>
+        <button v-if="shown.length > offered.length" type="button" class="press press-quiet" @click="all = true">All {{ shown.length }} dogs</button>
       </fieldset>
-      <ChoiceRow
-        class="mt-5"
-        label="Where"
-        :model-value="setting"
-        :answers="page.settings.map(({ id, name }) => ({ value: id, label: name }))"
-        @update:model-value="(value) => value && (last = { ...last, setting: value })"
-      />
-      <ChoiceRow
-        v-if="page.handlers.length > 1"
-        class="mt-5"
-        label="Who handles"
-        :model-value="handlerId"
-        :answers="page.handlers.map(({ id, name }) => ({ value: id, label: name }))"
-        @update:model-value="(value) => value && (last = { ...last, handlerId: value })"
-      />
-      <ChoiceRow
-        v-if="dog && dog.devices.length > 0"
-        class="mt-5"
-        label="What for"
-        :model-value="purpose"
-        :answers="[
-          { value: 'work', label: 'Work' },
-          { value: 'finding', label: 'Find the level it notices' },
-        ]"
-        @update:model-value="(value) => value && (last = { ...last, purpose: value as SessionPurpose })"
-      />
-      <button type="button" class="press press-main mt-6 min-h-16 w-full text-lg sm:w-auto sm:px-10" :disabled="!dog" @click="begin">
-        {{ dog ? `Begin with ${dog.name}` : 'Choose a dog' }}
-      </button>
-    </template>
+      <div class="space-y-3">
+        <div v-if="dog" class="work-drawing sheet p-3! max-lg:mt-2" style="--beside-drawing: 38rem; --beside-drawing-desk: 34rem">
+          <p class="text-sm">{{ pictured }}</p>
+          <LevelLine v-if="device" class="mt-1" :scale="device.scale" :at="null" :needs="needs" :cap="device.cap" :ceiling="device.ceiling" />
+          <SideDrawing v-else class="mx-auto" :ring="besides" :name="dog.name" :works-on="dog.worksOn" />
+        </div>
+        <ChoiceRow
+          label="Where"
+          beside
+          :model-value="setting"
+          :answers="page.settings.map(({ id, name }) => ({ value: id, label: name }))"
+          @update:model-value="(value) => value && (last = { ...last, setting: value })"
+        />
+        <ChoiceRow
+          v-if="dog && dog.devices.length > 0"
+          label="What for"
+          beside
+          :model-value="purpose"
+          :answers="[
+            { value: 'work', label: 'Work' },
+            { value: 'finding', label: 'Find its level' },
+          ]"
+          @update:model-value="(value) => value && (last = { ...last, purpose: value as SessionPurpose })"
+        />
+        <ChoiceRow
+          v-if="page.handlers.length > 1"
+          label="Who handles"
+          beside
+          :model-value="handlerId"
+          :answers="page.handlers.map(({ id, name }) => ({ value: id, label: name }))"
+          @update:model-value="(value) => value && (last = { ...last, handlerId: value })"
+        />
+      </div>
+      <ActionBar class="lg:col-span-2">
+        <button type="button" class="press press-main min-h-14 w-full text-lg sm:w-auto sm:px-10" :disabled="!dog" @click="begin">
+          {{ dog ? `Begin with ${dog.name}` : 'Choose a dog' }}
+        </button>
+      </ActionBar>
+    </div>
   </div>
 </template>

@@ -27,6 +27,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { usePressClock } from '../../field/press-clock.ts';
 import { stored } from '../../stores/stored.ts';
 import type { FieldEventToLog } from '../../stores/field-log.ts';
+import LevelLine from './LevelLine.vue';
 import GuardLines from './GuardLines.vue';
 import ResponseRow from './ResponseRow.vue';
 import StairDrawing from './StairDrawing.vue';
@@ -107,12 +108,15 @@ function respond(response: DogResponse) {
       >
       <template v-else>{{ why }}</template>
     </p>
-    <StairDrawing v-if="answered.length > 0" class="mt-3" :trials="trials" :reversals="stairs.reversals.length" :next="stairs.next" :scale="device.scale" />
+    <LevelLine v-if="answered.length === 0" class="mt-2" :scale="device.scale" :at="stairs.next" :needs="null" :cap="facts.cap" :ceiling="facts.ceiling" />
+    <StairDrawing v-else class="mt-3" :trials="trials" :reversals="stairs.reversals.length" :next="stairs.next" :scale="device.scale" />
     <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" />
-    <ResponseRow v-if="open" :press="open" @respond="respond" />
-    <button v-else-if="stairs.next !== null && !barred" type="button" class="press press-main mt-3 min-h-20 w-full text-xl" @click="press">
-      Press {{ levelWords(stairs.next) }}
-    </button>
+    <Teleport defer to="#pad-action">
+      <ResponseRow v-if="open" :press="open" @respond="respond" />
+      <button v-else-if="stairs.next !== null && !barred" type="button" class="press press-main min-h-14 w-full text-xl" @click="press">
+        Press {{ levelWords(stairs.next) }}
+      </button>
+    </Teleport>
     <p v-if="answered.length > 2" class="mt-3">{{ wordReason(WORKING_LEVEL_REASON_WORDS, working.reasons[0]!, units.speak).text }}</p>
     <ChoiceRow
       v-if="answered.length === 0"

@@ -8,8 +8,8 @@ import { useFieldLog } from '../../stores/field-log.ts';
 import { useSession } from '../../stores/session.ts';
 import { useTyped } from '../../stores/draft.ts';
 
-const props = defineProps<{ story: SessionStory; canUndo: boolean }>();
-const emit = defineEmits<{ undo: []; note: [text: string] }>();
+const props = defineProps<{ story: SessionStory }>();
+const emit = defineEmits<{ note: [text: string] }>();
 const SHOWN = 6;
 const log = useFieldLog();
 const session = useSession();
@@ -29,10 +29,7 @@ function keep() {
 
 <template>
   <section aria-label="What was logged">
-    <div class="flex items-center gap-3">
-      <h2 class="grow">Logged</h2>
-      <button type="button" class="press press-plain" :disabled="!canUndo" @click="$emit('undo')">Take the last back</button>
-    </div>
+    <h2>Logged</h2>
     <ol class="mt-1 divide-y divide-line border-y border-line" aria-label="Latest first">
       <li v-for="line in lines" :key="line.id" class="flex gap-3 py-1.5">
         <span class="text-soft">{{ line.time }}</span>

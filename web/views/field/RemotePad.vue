@@ -21,6 +21,7 @@ import { computed, ref, watch } from 'vue';
 import type { FieldEventToLog } from '../../stores/field-log.ts';
 import { usePressClock } from '../../field/press-clock.ts';
 import { OFFERED_WORDS } from '../../parts/level-standing-words.ts';
+import LevelLine from './LevelLine.vue';
 import GuardLines from './GuardLines.vue';
 import NeedsMore from './NeedsMore.vue';
 import ResponseRow from './ResponseRow.vue';
@@ -89,7 +90,7 @@ function respond(response: DogResponse) {
 
 <template>
   <section class="sheet mt-3" :aria-label="`Remote ${device.name}`">
-    <div class="flex flex-wrap items-baseline gap-x-4">
+    <div class="flex flex-wrap items-baseline gap-x-3">
       <h2>{{ device.name }}</h2>
       <p class="text-sm text-soft">
         <template v-if="usual">{{ OFFERED_WORDS[usual.how] }} {{ levelWords(usual.level) }} here ({{ settingName }})</template>
@@ -98,21 +99,16 @@ function respond(response: DogResponse) {
         <template v-if="facts.ceiling !== null"> · {{ levelWords(facts.ceiling) }} was too much</template>
       </p>
     </div>
-    <div v-if="device.modes.length > 1" class="mt-2 flex flex-wrap gap-2" role="group" aria-label="What is pressed">
-      <button
-        v-for="one in device.modes"
-        :key="one"
-        type="button"
-        class="press"
-        :class="one === mode ? 'border-deep! bg-deep text-on-deep' : 'press-plain'"
-        :aria-pressed="one === mode"
-        @click="mode = one"
-      >
-        {{ one }}
-      </button>
-    </div>
-    <div v-if="!silent" class="mt-3 grid grid-cols-[4.5rem_minmax(0,1fr)_4.5rem] items-stretch gap-2">
-      <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step down" @click="step(-1)">−</button>
+    <LevelLine
+      class="mt-1"
+      :scale="scale"
+      :at="silent ? null : level"
+      :needs="usual && { level: usual.level, words: OFFERED_WORDS[usual.how] }"
+      :cap="device.cap"
+      :ceiling="facts.ceiling"
+    />
+    <div v-if="!silent" class="mt-2 grid grid-cols-[4.5rem_minmax(0,1fr)_4.5rem] items-stretch gap-2">
+      <button type="button" class="press press-plain min-h-14 text-3xl" aria-label="A step down" @click="step(-1)">−</button>
       <label class="block">
         <span class="sr-only">Level</span>
         <input
@@ -123,7 +119,7 @@ function respond(response: DogResponse) {
           @change="settle"
         />
       </label>
-      <button type="button" class="press press-plain min-h-16 text-3xl" aria-label="A step up" @click="step(1)">+</button>
+      <button type="button" class="press press-plain min-h-14 text-3xl" aria-label="A step up" @click="step(1)">+</button>
     </div>
     <button v-if="usualAbove !== null && !silent" type="button" class="press press-plain mt-2 min-h-12 w-full" @click="level = usualAbove">
       Set it to {{ levelWords(usualAbove) }}, {{ OFFERED_WORDS[usual!.how] }} here
@@ -143,12 +139,25 @@ function respond(response: DogResponse) {
     >
       Soaked or re-strapped
     </button>
-    <button v-if="!barred" type="button" class="press mt-3 min-h-20 w-full text-xl" :class="asked ? 'press-plain' : 'press-main'" @click="press">
-      Press {{ silent ? mode : levelWords(level) }}{{ asked ? ' all the same' : '' }}
-    </button>
-    <button v-else-if="!offScale" type="button" class="press press-plain mt-3 min-h-14 w-full" @click="press">
-      It was pressed on the device: log {{ levelWords(level) }}
-    </button>
-    <ResponseRow v-if="last" :press="last" @respond="respond" />
+    <div v-if="device.modes.length > 1" class="mt-2 flex gap-2" role="group" aria-label="What is pressed">
+      <button
+        v-for="one in device.modes"
+        :key="one"
+        type="button"
+        class="press grow px-2!"
+        :class="one === mode ? 'border-deep! bg-deep text-on-deep' : 'press-plain'"
+        :aria-pressed="one === mode"
+        @click="mode = one"
+      >
+        {{ one }}
+      </button>
+    </div>
+    <Teleport defer to="#pad-action">
+      <ResponseRow v-if="last" class="mb-2" :press="last" @respond="respond" />
+      <button v-if="!barred" type="button" class="press min-h-14 w-full text-xl" :class="asked ? 'press-plain' : 'press-main'" @click="press">
+        Press {{ silent ? mode : levelWords(level) }}{{ asked ? ' anyway' : '' }}
+      </button>
+      <button v-else-if="!offScale" type="button" class="press press-plain min-h-14 w-full" @click="press">Pressed anyway: log {{ levelWords(level) }}</button>
+    </Teleport>
   </section>
 </template>

@@ -13,20 +13,20 @@ const looks: Record<DogResponse, string> = {
 </script>
 
 <template>
-  <div class="mt-3" role="group" :aria-label="`What did it do at ${levelWords(press.level)}?`">
-    <p class="font-semibold">{{ press.mode === 'tone' || press.mode === 'vibration' ? press.mode : levelWords(press.level) }}: what did it do?</p>
-    <div class="mt-1.5 grid grid-cols-2 gap-2">
+  <div role="group" :aria-label="`What did it do at ${levelWords(press.level)}?`">
+    <p class="text-sm font-semibold">{{ press.mode === 'tone' || press.mode === 'vibration' ? press.mode : levelWords(press.level) }}: what did it do?</p>
+    <div class="mt-1 grid grid-cols-4 gap-1.5 sm:gap-2">
       <button
         v-for="response in offered ?? RESPONSES"
         :key="response"
         type="button"
-        class="min-h-16 rounded-[0.3rem] border-2 px-3 py-1 text-left leading-tight"
+        class="min-h-13 rounded-[0.3rem] border-2 px-1.5 py-1 leading-tight sm:px-3 sm:text-left"
         :class="[looks[response], press.response === response && 'ring-4 ring-focus']"
         :aria-pressed="press.response === response"
         @click="$emit('respond', response)"
       >
-        <span class="text-lg font-semibold">{{ RESPONSE_WORDS[response].name }}</span>
-        <span class="block text-sm">{{ RESPONSE_WORDS[response].says }}</span>
+        <span class="font-semibold sm:text-lg">{{ RESPONSE_WORDS[response].name }}</span>
+        <span class="block text-sm max-sm:sr-only">{{ RESPONSE_WORDS[response].says }}</span>
       </button>
     </div>
   </div>

@@ -9,6 +9,7 @@ import { useNow } from '../../stores/now.ts';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useSession } from '../../stores/session.ts';
 import { spanWords } from '../../field/span-words.ts';
+import ActionBar from '../../work/ActionBar.vue';
 import CorrectionPad from './CorrectionPad.vue';
 import FindingGuide from './FindingGuide.vue';
 import LogTail from './LogTail.vue';
@@ -93,7 +94,7 @@ useScreenKeys('Field log', [
       </label>
     </header>
 
-    <p v-if="dog.heelLine && story.endedAt === null" class="mt-1 text-soft">Heel line: {{ dog.heelLine }}</p>
+    <p v-if="dog.heelLine && story.endedAt === null" class="text-sm text-soft">Heel line: {{ dog.heelLine }}</p>
     <section v-if="twin" class="mt-3 rounded bg-mind-wash p-3 text-mind" aria-label="Two sessions at a time">
       <p class="font-semibold">{{ dog.name }} is also logged by {{ twin.handlerName }}, since {{ clockWords(twin.begunAt) }}. Is that this session?</p>
       <div class="mt-2 flex flex-wrap gap-2">
@@ -138,12 +139,12 @@ useScreenKeys('Field log', [
         :rules="rules"
         :tell="tell"
       />
-      <section class="mt-4 grid grid-cols-2 gap-2" aria-label="What happened">
+      <section class="mt-4 grid grid-cols-2 gap-2 sm:grid-cols-4" aria-label="What happened">
         <button
           v-for="one in TAPS"
           :key="one.event"
           type="button"
-          class="press press-plain min-h-16 justify-between! text-left"
+          class="press press-plain min-h-14 justify-between! text-left"
           @click="tell({ event: one.event })"
         >
           {{ one.label }}
@@ -160,10 +161,16 @@ useScreenKeys('Field log', [
         @let-go="tell({ event: 'let-go' })"
       />
     </template>
-    <LogTail class="mt-5" :story="story" :can-undo="lastTap !== null" @undo="undo" @note="(text) => tell({ event: 'note', text })" />
-    <div v-if="story.endedAt === null" class="mt-6 flex flex-wrap gap-2">
-      <button type="button" class="press press-plain min-h-14" @click="tell({ event: 'end' })">End the session</button>
-      <button type="button" class="press press-quiet" @click="emit('leave')">Another dog meanwhile</button>
-    </div>
+    <LogTail class="mt-5" :story="story" @note="(text) => tell({ event: 'note', text })" />
+    <template v-if="story.endedAt === null">
+      <button type="button" class="press press-quiet mt-3" @click="emit('leave')">Another dog meanwhile</button>
+      <ActionBar>
+        <div class="flex items-end gap-2">
+          <div id="pad-action" class="min-w-0 grow"></div>
+          <button type="button" class="press press-plain min-h-14 px-3!" :disabled="lastTap === null" @click="undo">Undo</button>
+          <button type="button" class="press press-plain min-h-14 px-3!" @click="tell({ event: 'end' })">End</button>
+        </div>
+      </ActionBar>
+    </template>
   </div>
 </template>

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 /** Where the contacts of an electronic collar sit, have been, and go next; moved with one tap; its routine and its stand-in. */
 import { momentOn, type DressedContacts } from '@banter/contract';
-import { clockWords, listWords, ROTATION_REASON_WORDS, schoolName, schoolSays, small, speakHours, unstopped, wordReason } from '@banter/core';
-import { computed } from 'vue';
+import { clockWords, countOf, listWords, ROTATION_REASON_WORDS, schoolName, schoolSays, small, speakHours, unstopped, wordReason } from '@banter/core';
+import { computed, ref } from 'vue';
 import ContactClock from '../../neck/ContactClock.vue';
 import ReasonList from '../../parts/ReasonList.vue';
+import SaidBar from '../../parts/SaidBar.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { VerdictTone } from '../../parts/verdict.ts';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
+import ActionBar from '../../work/ActionBar.vue';
+import WorkLeaves from '../../work/WorkLeaves.vue';
+import WorkScreen from '../../work/WorkScreen.vue';
 import RoutineCard from './RoutineCard.vue';
 import StandInPanel from './StandInPanel.vue';
 
@@ -72,6 +76,12 @@ function otherSays({ rotation, other }: DressedContacts): string {
     other.rotation.next === rotation.next ? '' : other.rotation.next === null ? '; it would find no place' : `; next would be ${other.rotation.next}`;
   return `The other school, ${name} (${small(unstopped(says))}), ${differ}${next}.`;
 }
+const LEAVES = [
+  { id: 'routine', name: 'Routine' },
+  { id: 'why', name: 'Why' },
+  { id: 'device', name: 'Try without it' },
+] as const;
+const leaf = ref<(typeof LEAVES)[number]['id']>('routine');
 const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) => wordReason(ROTATION_REASON_WORDS, reason, units.speak));
 </script>
 
@@ -83,42 +93,46 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
     <RouterLink :to="`/dogs/${dog.id}/bench/remote`" class="press press-plain mt-3">To the bench</RouterLink>
   </div>
   <div v-else class="space-y-8">
-    <div v-for="{ contacts, tone, sentence } in shown" :key="contacts.fit.plan.id">
-      <div aria-live="polite">
+    <WorkScreen v-for="{ contacts, tone, sentence } in shown" :key="contacts.fit.plan.id" drawing="The clock of the neck">
+      <template #decision>
         <VerdictMark :tone="tone" :word="`${contacts.fit.plan.inputs.collar.name}: ${MARKS[tone].toLowerCase()}`" />
         <h1 class="mt-1">{{ sentence }}</h1>
-      </div>
-      <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <section class="sheet self-start" aria-label="The clock of the neck">
-          <ContactClock
-            :contacts="contacts"
-            :flags="neck.dressed.skin.flags"
-            :now="neck.now"
-            :days="WARM_DAYS"
-            :verb="contacts.wear ? 'Moved now to' : 'Put on at'"
-            @place="(clock) => place(contacts, clock)"
-          />
-          <div class="mt-3 flex flex-wrap gap-2">
-            <button v-if="contacts.rotation.next !== null" type="button" class="press press-main" @click="place(contacts, contacts.rotation.next)">
-              {{ contacts.wear ? 'Moved now to' : 'Put on at' }} {{ contacts.rotation.next }}
-            </button>
-            <button v-if="contacts.wear" type="button" class="press press-plain" @click="takeOff(contacts)">Taken off</button>
-          </div>
-          <p class="mt-1 text-sm text-soft">Or tap another place that is allowed. Never on the windpipe, 5 to 7.</p>
-        </section>
-        <div class="space-y-5 self-start">
-          <section class="sheet" aria-label="Why">
-            <p class="text-lg">
-              <strong class="font-display text-3xl">{{ speakHours(contacts.rotation.capacityHours) }}</strong>
-              of wear left today on {{ contacts.rotation.distinct.length }} distinct {{ contacts.rotation.distinct.length === 1 ? 'place' : 'places' }}
-            </p>
-            <ReasonList class="mt-2" :reasons="words(contacts)" />
-            <p class="mt-2 text-sm text-soft">{{ otherSays(contacts) }}</p>
-          </section>
-          <RoutineCard :contacts="contacts" :telling="neck.telling" :now="neck.now" />
+      </template>
+      <template #drawing>
+        <ContactClock
+          :contacts="contacts"
+          :flags="neck.dressed.skin.flags"
+          :now="neck.now"
+          :days="WARM_DAYS"
+          :verb="contacts.wear ? 'Moved now to' : 'Put on at'"
+          @place="(clock) => place(contacts, clock)"
+        />
+      </template>
+      <p>
+        <strong class="font-display text-2xl">{{ speakHours(contacts.rotation.capacityHours) }}</strong>
+        of wear left today on {{ countOf(contacts.rotation.distinct.length, 'place') }}. Tap another place that is allowed; never on the windpipe, 5 to 7.
+      </p>
+      <WorkLeaves v-model="leaf" :leaves="LEAVES" label="What belongs to it">
+        <template #routine><RoutineCard :contacts="contacts" :telling="neck.telling" :now="neck.now" /></template>
+        <template #why>
+          <ReasonList :reasons="words(contacts)" />
+          <p class="mt-2 text-sm text-soft">{{ otherSays(contacts) }}</p>
+        </template>
+        <template #device>
           <StandInPanel :contacts="contacts" :dressed="neck.dressed" :telling="neck.telling" :now="neck.now" />
-        </div>
-      </div>
-    </div>
+        </template>
+      </WorkLeaves>
+      <template #action>
+        <ActionBar>
+          <SaidBar :telling="neck.telling" />
+          <div class="flex flex-wrap items-center gap-3">
+            <button v-if="contacts.rotation.next !== null" type="button" class="press press-main" @click="place(contacts, contacts.rotation.next)">
+              {{ contacts.wear ? 'Moved to' : 'Put on at' }} {{ contacts.rotation.next }}
+            </button>
+            <button v-if="contacts.wear" type="button" class="press press-plain" @click="takeOff(contacts)">Off</button>
+          </div>
+        </ActionBar>
+      </template>
+    </WorkScreen>
   </div>
 </template>

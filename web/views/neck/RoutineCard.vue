@@ -51,7 +51,7 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
 </script>
 
 <template>
-  <section class="sheet" :aria-label="`Morning routine of ${collar.name}`">
+  <section :aria-label="`Morning routine of ${collar.name}`">
     <h2>Morning routine of {{ collar.name }}</h2>
     <button v-if="inHand.length > 1" type="button" class="press press-main mt-2" @click="tickAll">Log all done</button>
     <ol class="mt-1 divide-y divide-line">

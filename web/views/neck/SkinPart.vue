@@ -10,6 +10,10 @@ import HealingStrip from '../../neck/HealingStrip.vue';
 import SkinClock from '../../neck/SkinClock.vue';
 import { momentWords } from '../../parts/age.ts';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
+import ActionBar from '../../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../../work/WorkLeaves.vue';
+import WorkScreen from '../../work/WorkScreen.vue';
+import SaidBar from '../../parts/SaidBar.vue';
 import SaveBar from '../../work/SaveBar.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
@@ -152,32 +156,35 @@ const said = computed(() => {
   return { tone: 'good' as const, word: 'Clear', sentence: `No place on ${dog.value.name}’s neck is flagged.` };
 });
 const ever = computed(() => looks.value.some(({ grade: one }) => one > 0));
+type LeafId = 'healed' | 'looks' | 'means';
+const leaves = computed((): Leaf<LeafId>[] => [
+  ...(ever.value ? [{ id: 'healed' as const, name: 'How it healed' }] : []),
+  ...(newest.value.length > 0 ? [{ id: 'looks' as const, name: 'Looks so far' }] : []),
+  { id: 'means', name: 'What it means' },
+]);
+const leaf = ref<LeafId>('healed');
 const newest = computed(() => [...looks.value].reverse().slice(0, 12));
 </script>
 
 <template>
-  <div>
-    <div aria-live="polite">
-      <VerdictMark :tone="said.tone" :word="said.word" />
-      <h1 class="mt-1">{{ said.sentence }}</h1>
-    </div>
-    <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-      <form class="sheet space-y-4 self-start" novalidate @submit.prevent="keep">
-        <h2>Look now</h2>
-        <button v-if="mayClearAll" type="button" class="press press-plain" :disabled="keeping.state.value === 'sending'" @click="clearAll">
-          Log neck clear
-        </button>
-        <p v-if="restored && (draft.clock !== null || draft.grade !== null)" class="text-sm text-soft">
-          Picked up where you left off.
-          <button type="button" class="underline" @click="settle(begin())">Start afresh</button>
-        </p>
-        <div class="mx-auto max-w-80">
-          <SkinClock v-model="draft.clock" :looks="neck.dressed.skin.looks" :name="dog.name" />
-        </div>
+  <form novalidate @submit.prevent="keep">
+    <WorkScreen drawing="Where on the neck" style="--beside-drawing: 34rem">
+      <template #decision>
+        <VerdictMark :tone="said.tone" :word="said.word" />
+        <h1 class="mt-1">{{ said.sentence }}</h1>
+      </template>
+      <template #drawing>
+        <SkinClock v-model="draft.clock" :looks="neck.dressed.skin.looks" :name="dog.name" />
         <label v-if="draft.clock !== null" class="flex min-h-11 items-center gap-2">
           <input v-model="draft.half" type="checkbox" class="size-5" />
           between {{ draft.clock }} and {{ (draft.clock % 12) + 1 }}
         </label>
+      </template>
+      <div class="sheet space-y-4">
+        <p v-if="restored && (draft.clock !== null || draft.grade !== null)" class="text-sm text-soft">
+          Picked up where you left off.
+          <button type="button" class="underline" @click="settle(begin())">Start afresh</button>
+        </p>
         <ChoiceRow v-model="under" label="What was over it?" :answers="UNDER_ANSWERS" quiet />
         <ChoiceRow v-model="draft.grade" label="How does the skin look?" hint="Part the hair; from grade 2 the collar comes off." :answers="GRADE_ANSWERS" />
         <template v-if="sore && sore.grade === 1">
@@ -234,19 +241,14 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
           <img v-if="draft.photoId" :src="`/api/photos/${draft.photoId}`" alt="The photo that goes with this look" class="mt-2 max-h-52 rounded" />
         </div>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-        <SaveBar :keeping="keeping" label="Save skin check" :disabled="clock === null || grade === null || sending">
-          <span v-if="clock === null" class="text-soft">Tap a place on the clock.</span>
-        </SaveBar>
-      </form>
-      <div class="space-y-5 self-start">
-        <section v-if="ever" class="sheet" aria-label="How it healed">
-          <h2>How it healed</h2>
-          <HealingStrip class="mt-2" :looks="looks" :now="neck.now" :rest-hours="neck.dressed.house.rules.restHours" :zone="zone" />
+      </div>
+      <WorkLeaves v-model="leaf" :leaves="leaves" label="What is known of the skin">
+        <template #healed>
+          <HealingStrip :looks="looks" :now="neck.now" :rest-hours="neck.dressed.house.rules.restHours" :zone="zone" />
           <p class="mt-1 text-sm text-soft">Yellow bars rest a pink place; red ones keep the collar off.</p>
-        </section>
-        <section v-if="newest.length > 0" class="sheet" aria-label="Looks so far">
-          <h2>Looks so far</h2>
-          <ol class="mt-1 divide-y divide-line">
+        </template>
+        <template #looks>
+          <ol class="divide-y divide-line">
             <li v-for="look in newest" :key="look.id" class="flex gap-3 py-2.5">
               <div class="grow">
                 <VerdictMark
@@ -265,15 +267,31 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
               </a>
             </li>
           </ol>
-        </section>
-        <section class="sheet" aria-label="What it means">
-          <h2>What it means</h2>
-          <p class="mt-1">
+        </template>
+        <template #means>
+          <p>
             Pink rests that place 48 hours, with what overlaps it, or until a look there is clear. Red, hairless or broken takes the collar off and asks a vet,
             until a look there says clear or pink. Banter does not diagnose.
           </p>
-        </section>
-      </div>
-    </div>
-  </div>
+        </template>
+      </WorkLeaves>
+      <template #action>
+        <ActionBar>
+          <SaidBar :telling="neck.telling" />
+          <SaveBar :keeping="keeping" label="Save skin check" :disabled="clock === null || grade === null || sending">
+            <button
+              v-if="mayClearAll && clock === null"
+              type="button"
+              class="press press-plain"
+              :disabled="keeping.state.value === 'sending'"
+              @click="clearAll"
+            >
+              Log neck clear
+            </button>
+            <span v-if="clock === null" class="text-soft max-sm:hidden">Or tap a place on the clock.</span>
+          </SaveBar>
+        </ActionBar>
+      </template>
+    </WorkScreen>
+  </form>
 </template>

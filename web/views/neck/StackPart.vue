@@ -8,10 +8,14 @@ import SideDrawing from '../../neck/SideDrawing.vue';
 import UnrolledNeck from '../../neck/UnrolledNeck.vue';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import ReasonList from '../../parts/ReasonList.vue';
+import SaidBar from '../../parts/SaidBar.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useSession } from '../../stores/session.ts';
 import { useUnits } from '../../stores/units.ts';
+import ActionBar from '../../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../../work/WorkLeaves.vue';
+import WorkScreen from '../../work/WorkScreen.vue';
 import { cautionOf, openWearOf, putOn, stackSentence, STATE_ANSWERS } from './dress-words.ts';
 import StackHandles from './StackHandles.vue';
 import StackList from './StackList.vue';
@@ -71,70 +75,85 @@ const asksLength = computed(() => dressed.value.stack.reasons.some(({ code }) =>
 const reasons = computed(() => dressed.value.stack.reasons.map((reason) => wordReason(STACK_REASON_WORDS, reason, units.speak)));
 const cautions = computed(() => [...new Set(dressed.value.items.flatMap((item) => cautionOf(item) ?? []))]);
 const ring = computed(() => dressed.value.ring?.ring ?? null);
+const leaf = ref<'why' | 'watched' | 'ring'>('why');
+const leaves = computed((): Leaf<'why' | 'watched' | 'ring'>[] => [
+  { id: 'why', name: 'Why' },
+  ...(dressed.value.items.some(({ fit }) => fit) ? [{ id: 'watched' as const, name: 'Watched' }] : []),
+  ...(dressed.value.ring ? [{ id: 'ring' as const, name: 'Ring and side' }] : []),
+]);
 const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
 </script>
 
 <template>
-  <div>
-    <div aria-live="polite">
+  <WorkScreen drawing="The neck">
+    <template #decision>
       <VerdictMark :tone="said.tone" :word="MARKS[said.tone]" />
       <h1 class="mt-1">{{ said.sentence }}</h1>
-    </div>
-    <p v-if="dressed.items.length === 0" class="mt-3">
-      <RouterLink :to="`/dogs/${dog.id}/bench`" class="press press-main">To the bench</RouterLink>
-    </p>
-    <div class="mt-4 grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
-      <div class="max-lg:contents lg:space-y-5 lg:self-start">
-        <section class="sheet" aria-label="The neck">
-          <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collars="lying.collars" :bands="lying.bands" size="large">
-            <template #over="{ neck: map, text }">
-              <StackOverlay :dressed="dressed" :map="map" :text="text" :collars="lying.collars" />
-              <StackHandles :bands="lying.places" :half-mm="map.widthMm / 2" :text="text" @move="moveOnMap" />
-            </template>
-          </UnrolledNeck>
-          <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
-          <ReasonList class="mt-3 text-[0.95rem]" :reasons="reasons" />
-          <RouterLink v-if="asksLength" :to="`/dogs/${neck.dogId}/tape?site=neck-length`" class="press press-plain mt-2">Tape neck length</RouterLink>
-          <button v-if="wrongOrder" type="button" class="press press-main mt-3" @click="putInOrder">Put them in order</button>
-        </section>
-        <section v-if="dressed.ring" class="sheet max-lg:order-last" aria-label="Ring and side">
-          <h2>Ring and side</h2>
-          <div class="mt-2 grid grid-cols-[8.5rem_minmax(0,1fr)] items-start gap-4">
-            <SideDrawing :ring="dressed.ring" :name="dog.name" :works-on="dog.worksOn" />
-            <div class="space-y-1.5">
-              <p class="font-semibold">
-                <template v-if="ring">{{ ring === 'live' ? 'Live ring' : 'Both rings' }}, </template>at {{ clockWords(dressed.ring.clock) }}.
-              </p>
-              <p v-if="dressed.ring.travelMm !== null">Travel: the leash hand moves up to {{ units.gap(dressed.ring.travelMm) }} before it closes.</p>
-              <p v-for="line in dressed.ring.see" :key="line" class="text-[0.95rem]">{{ line }}</p>
-              <LetterDrawing v-if="dressed.ring.letter" :works-on="dog.worksOn" class="max-w-32" />
-              <p v-if="ring" class="text-sm text-soft">
-                The other school, «{{ schoolName('ringSchool', otherRing) }}»: {{ schoolSays('ringSchool', otherRing, dressed.house.rules, units.speak) }}
-              </p>
-              <RouterLink v-if="ring" :to="`/dogs/${dog.id}/bench/${dressed.leads}`" class="text-sm underline">Change ring or place at the bench</RouterLink>
-            </div>
+    </template>
+    <template #drawing>
+      <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collars="lying.collars" :bands="lying.bands" size="large">
+        <template #over="{ neck: map, text }">
+          <StackOverlay :dressed="dressed" :map="map" :text="text" :collars="lying.collars" />
+          <StackHandles :bands="lying.places" :half-mm="map.widthMm / 2" :text="text" @move="moveOnMap" />
+        </template>
+      </UnrolledNeck>
+      <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
+    </template>
+    <section class="sheet" aria-label="From the ears down">
+      <h2>From the ears down</h2>
+      <StackList class="mt-1" :neck="neck" :state="state ?? 'worked'" @relay="relay" />
+    </section>
+    <WorkLeaves v-if="dressed.items.length > 0" v-model="leaf" :leaves="leaves" label="What belongs to it">
+      <template #why>
+        <ReasonList class="text-[0.95rem]" :reasons="reasons" />
+        <RouterLink v-if="asksLength" :to="`/dogs/${neck.dogId}/tape?site=neck-length`" class="press press-plain mt-2">Tape neck length</RouterLink>
+      </template>
+      <template #watched>
+        <ChoiceRow v-model="state" :label="onNow.length > 0 ? 'How is it watched now?' : 'How will it be watched?'" :answers="STATE_ANSWERS" quiet />
+        <p v-if="state" class="mt-1 text-sm text-soft">{{ WEAR_STATE_WORDS[state].says }}</p>
+        <p v-for="caution in cautions" :key="caution" class="mt-2 text-sm text-soft">{{ caution }}</p>
+      </template>
+      <template #ring>
+        <div v-if="dressed.ring" class="grid grid-cols-[8.5rem_minmax(0,1fr)] items-start gap-4">
+          <SideDrawing :ring="dressed.ring" :name="dog.name" :works-on="dog.worksOn" />
+          <div class="space-y-1.5">
+            <p class="font-semibold">
+              <template v-if="ring">{{ ring === 'live' ? 'Live ring' : 'Both rings' }}, </template>at {{ clockWords(dressed.ring.clock) }}.
+            </p>
+            <p v-if="dressed.ring.travelMm !== null">Travel: the leash hand moves up to {{ units.gap(dressed.ring.travelMm) }} before it closes.</p>
+            <p v-for="line in dressed.ring.see" :key="line" class="text-[0.95rem]">{{ line }}</p>
+            <LetterDrawing v-if="dressed.ring.letter" :works-on="dog.worksOn" class="max-w-32" />
+            <p v-if="ring" class="text-sm text-soft">
+              School {{ schoolName('ringSchool', otherRing) }}: {{ schoolSays('ringSchool', otherRing, dressed.house.rules, units.speak) }}
+            </p>
+            <RouterLink v-if="ring" :to="`/dogs/${dog.id}/bench/${dressed.leads}`" class="text-sm underline">Change ring or place at the bench</RouterLink>
           </div>
-        </section>
-      </div>
-      <div class="max-lg:contents lg:space-y-5 lg:self-start">
-        <section class="sheet" aria-label="From the ears down">
-          <h2>From the ears down</h2>
-          <StackList class="mt-1" :neck="neck" :state="state ?? 'worked'" @relay="relay" />
-          <p v-for="caution in cautions" :key="caution" class="mt-2 text-sm text-soft">{{ caution }}</p>
-        </section>
-        <section v-if="dressed.items.some(({ fit }) => fit)" class="sheet" aria-label="On the dog now">
-          <ChoiceRow v-model="state" :label="onNow.length > 0 ? 'How is it watched now?' : 'How will it be watched?'" :answers="STATE_ANSWERS" quiet />
-          <p v-if="state" class="mt-1 text-sm text-soft">{{ WEAR_STATE_WORDS[state].says }}</p>
-          <div class="mt-3 flex flex-wrap gap-2">
-            <button v-if="offNow.length > 0" type="button" class="press" :class="onNow.length === 0 ? 'press-main' : 'press-plain'" @click="putAllOn">
-              {{ onNow.length === 0 ? 'Put all of it on' : 'Put the rest on' }}
+        </div>
+      </template>
+    </WorkLeaves>
+    <template #action>
+      <ActionBar>
+        <SaidBar :telling="neck.telling" />
+        <div class="flex flex-wrap items-center gap-3">
+          <RouterLink v-if="dressed.items.length === 0" :to="`/dogs/${dog.id}/bench`" class="press press-main">To the bench</RouterLink>
+          <button v-else-if="wrongOrder" type="button" class="press press-main" @click="putInOrder">Fix order</button>
+          <template v-if="offNow.length > 0">
+            <button type="button" class="press" :class="wrongOrder || onNow.length > 0 ? 'press-plain' : 'press-main'" @click="putAllOn">
+              {{ onNow.length === 0 ? 'Put all on' : 'Put rest on' }}
             </button>
-            <button v-if="onNow.length > 0" type="button" class="press" :class="offNow.length === 0 ? 'press-main' : 'press-plain'" @click="takeAllOff">
-              Take everything off
-            </button>
-          </div>
-        </section>
-      </div>
-    </div>
-  </div>
+            <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">{{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>
+          </template>
+          <button
+            v-if="onNow.length > 0"
+            type="button"
+            class="press"
+            :class="wrongOrder || offNow.length > 0 ? 'press-plain' : 'press-main'"
+            @click="takeAllOff"
+          >
+            Take all off
+          </button>
+        </div>
+      </ActionBar>
+    </template>
+  </WorkScreen>
 </template>

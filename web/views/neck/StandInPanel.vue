@@ -65,8 +65,8 @@ const lamp = computed(() => (device.value.on !== true ? 'var(--line)' : device.v
 </script>
 
 <template>
-  <details class="sheet">
-    <summary class="font-display text-lg font-semibold">Stand-in device for {{ collar.name }}</summary>
+  <section :aria-label="`Stand-in device for ${collar.name}`">
+    <h2>Stand-in device for {{ collar.name }}</h2>
     <p class="mt-1 text-sm text-soft">
       Not the real one: a machine that behaves like it, to learn and try the routine with. A real device can tell the same through a bridge; see House rules,
       Devices.
@@ -137,5 +137,5 @@ const lamp = computed(() => (device.value.on !== true ? 'var(--line)' : device.v
       <button type="button" class="press press-plain" @click="doIt({ do: 'feel-contact' }, 'Contact felt.')">Feel contact</button>
     </div>
     <p v-if="refused" role="alert" class="mt-2 rounded bg-mind-wash p-2 text-mind">{{ refused }}</p>
-  </details>
+  </section>
 </template>

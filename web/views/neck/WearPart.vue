@@ -5,6 +5,7 @@ import { clockWords, speakHours, WEAR_MARK_TONES, WEAR_MARK_WORDS, WEAR_STATE_WO
 import { wearAndDeviceEvents } from '@banter/contract';
 import { DateTime } from 'luxon';
 import { computed, ref } from 'vue';
+import SaidBar from '../../parts/SaidBar.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { asTyped, typedInstant } from '../../parts/kennel-time.ts';
 import { dayWords } from '../../parts/age.ts';
@@ -162,5 +163,6 @@ const eventsOf = ({ wear }: DressedWear) =>
         </section>
       </div>
     </div>
+    <SaidBar :telling="neck.telling" />
   </div>
 </template>

@@ -54,9 +54,11 @@ export function stackSentence(dressed: DressedDog, dogName: string, speak: Speak
   if (items.length === 0) return { sentence: `Nothing is fitted on ${dogName} yet.`, tone: 'open' };
   if (worst) return { sentence: wordReason(STACK_REASON_WORDS, worst, speak).text, tone: stack.tone };
   const off = items.filter((item) => item.fit && !openWearOf(dressed, item));
-  const names = (list: readonly DressedItem[]) => listWords(list.map(({ name }) => name));
-  if (off.length === 0) return { sentence: `${dogName} wears, from the ears down: ${names(items)}.`, tone: stack.tone };
-  return { sentence: `Put on, from the ears down: ${names(items.filter((item) => off.includes(item) || !item.fit))}.`, tone: 'open' };
+  /** A collar by its own name alone: its kind stands in the list and in the drawing. */
+  const called = ({ fit, name }: DressedItem) => fit?.plan.inputs.collar.name ?? name;
+  if (off.length === 0) return { sentence: `${dogName} wears ${listWords(items.map(called))}.`, tone: stack.tone };
+  const next = items.filter((item) => off.includes(item) || !item.fit).map(called);
+  return { sentence: `Put on ${next.join(', then ')}.`, tone: 'open' };
 }
 
 /** The kind's own caution, where it trains. */
