@@ -4,7 +4,7 @@
  * A way that cannot be walked is named, and the command fails.
  */
 import { chromium, type Locator, type Page } from '@playwright/test';
-import { costOf, partsOf, take } from '../e2e/walk.ts';
+import { beginWay, costOf, partsOf, seen, take } from '../e2e/walk.ts';
 import { MEASURED, WAYS, type Way } from '../e2e/ways.ts';
 
 const base = process.env.BANTER_URL ?? 'http://127.0.0.1:8080';
@@ -13,7 +13,7 @@ const PATIENCE_MS = 15_000;
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage'] });
 
 async function opened(size: keyof typeof SIZES): Promise<{ page: Page; dog: string; close: () => Promise<void> }> {
-  const context = await browser.newContext({ viewport: SIZES[size], serviceWorkers: 'block', locale: 'en-GB' });
+  const context = await browser.newContext({ viewport: SIZES[size], baseURL: base, serviceWorkers: 'block', locale: 'en-GB' });
   await context.request.post(`${base}/api/sign-in/demo`);
   const { rows } = (await (await context.request.get(`${base}/api/dogs?search=bramble`)).json()) as { rows: { id: string }[] };
   const page = await context.newPage();
@@ -28,14 +28,14 @@ const there = async (page: Page, path: string) => {
 
 type Walked = { presses: number; fields: number; screens: number; seconds: number };
 async function walk(way: Way, size: keyof typeof SIZES): Promise<Walked> {
-  const { page, dog, close } = await opened(size);
+  const { page, close } = await opened(size);
   try {
-    await there(page, way.from.replace('DOG', dog));
+    await beginWay(page, way);
     let screens = 0;
     page.on('framenavigated', () => (screens += 1));
     const begun = Date.now();
     for (const step of way.steps) await take(page, step);
-    await page.getByRole(way.until[0], { name: way.until[1] }).first().waitFor();
+    await seen(page, way.until).waitFor();
     return { ...costOf(way), screens, seconds: (Date.now() - begun) / 1000 };
   } finally {
     await close();

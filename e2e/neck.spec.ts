@@ -12,9 +12,9 @@ const expectOrder = (page: Page, names: string[]) => expect(order(page)).toConta
 test('a dog is dressed and undressed: one tap each, alarms on every screen, undo, and the record', async ({ page }) => {
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck`);
-  await expect(heading(page)).toHaveText('Put on, from the ears down: prong Hazel and remote electronic Curlew.');
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
-  await expect(heading(page)).toHaveText('Yarrow wears, from the ears down: prong Hazel and remote electronic Curlew.');
+  await expect(heading(page)).toHaveText('Put on Hazel, then Curlew.');
+  await page.getByRole('button', { name: 'Put all on' }).click();
+  await expect(heading(page)).toHaveText('Yarrow wears Hazel and Curlew.');
   await page.getByRole('radio', { name: 'Playing' }).click();
   await expect(heading(page)).toHaveText(/^Hazel: A prong is worn only while supervised, and the dog is playing/);
   // The alarm stands on every screen, not on this one alone.
@@ -29,7 +29,7 @@ test('a dog is dressed and undressed: one tap each, alarms on every screen, undo
   await expect(page.getByText('prong Hazel is off.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take everything off' }).click();
+  await page.getByRole('button', { name: 'Take all off' }).click();
   await expect(heading(page)).toHaveText(/^Put on/);
   await part(page, 'Worn').click();
   const today = page.getByRole('region', { name: 'Today' });
@@ -94,14 +94,14 @@ test('contacts: moved with one tap, never over flagged skin, and red skin takes 
   await expect(heading(page)).toHaveText('It is off. Next it goes on at 3 o’clock.');
   await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
   await expect(heading(page)).toHaveText(/^At 3 o’clock\. Move it to 9 o’clock by /);
-  await page.getByRole('button', { name: 'Moved now to 9', exact: true }).click();
+  await page.getByRole('button', { name: 'Moved to 9', exact: true }).click();
   await expect(page.getByText('Curlew was moved to 9 o’clock.')).toBeVisible();
   await expect(heading(page)).toHaveText(/^At 9 o’clock\. Move it to/);
   // Another allowed place, by key, on the clock itself.
-  await page.getByRole('button', { name: /^Moved now to 12, never worn/ }).focus();
+  await page.getByRole('button', { name: /^Moved to 12, never worn/ }).focus();
   await page.keyboard.press('Enter');
   await expect(heading(page)).toHaveText(/^At 12 o’clock/);
-  for (const clock of [4, 5, 6, 7, 8]) await expect(page.getByRole('button', { name: new RegExp(`^Moved now to ${clock},`) })).toHaveCount(0);
+  for (const clock of [4, 5, 6, 7, 8]) await expect(page.getByRole('button', { name: new RegExp(`^Moved to ${clock},`) })).toHaveCount(0);
 
   await part(page, 'Skin').click();
   await page.getByRole('radio', { name: /^12 o’clock/ }).click();
@@ -269,7 +269,7 @@ test('with no connection a tap waits, keeps its time, and is told once', async (
   await page.goto(`/dogs/${dogId}/neck`);
   await expect(heading(page)).toHaveText(/^Put on/);
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(page.getByText('Safe on this device; it will be sent.')).toBeVisible();
   const tapped = Date.now();
   await expect.poll(() => Date.now()).toBeGreaterThan(tapped);
@@ -367,16 +367,16 @@ test('two people undress the same dog, and one moves the other’s stack', async
   expectFaults(/409/);
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck`);
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
   await page.getByRole('button', { name: 'It lies like this' }).click();
   await expect(page.getByText('nobody has laid it out yet')).toHaveCount(0);
   const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
   await other.goto(page.url());
   await expect(heading(other)).toHaveText(/^Yarrow wears/);
-  await page.getByRole('button', { name: 'Take everything off' }).click();
+  await page.getByRole('button', { name: 'Take all off' }).click();
   await expect(heading(page)).toHaveText(/^Put on/);
-  await other.getByRole('button', { name: 'Take everything off' }).click();
+  await other.getByRole('button', { name: 'Take all off' }).click();
   await expect(heading(other)).toHaveText(/^Put on/);
   await page.reload();
   await part(page, 'Worn').click();

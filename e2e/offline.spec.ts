@@ -43,7 +43,7 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   let page = first;
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck`);
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
   // A dog that wears something is on Today, and its other screens are fetched ahead without having been opened.
   await page.goto('/today');
@@ -56,7 +56,7 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   page = await cold(context, page, `/dogs/${dogId}/neck`);
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
   await expect(page.getByRole('button', { name: /, offline, as of \d\d:\d\d$/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take everything off' }).click();
+  await page.getByRole('button', { name: 'Take all off' }).click();
   // At once, before the kennel has heard of it; and after the tab was killed.
   await expect(heading(page)).toHaveText(/^Put on/);
   page = await cold(context, page, `/dogs/${dogId}/neck`);

@@ -74,7 +74,7 @@ test('what a dog wears is at hand on every screen of a phone: off in one tap, an
   await page.setViewportSize({ width: 390, height: 844 });
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck`);
-  await page.getByRole('button', { name: 'Put all of it on' }).click();
+  await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Yarrow wears/);
   await page.goto('/locker');
   const bar = page.getByRole('region', { name: 'On now' });

@@ -1,9 +1,29 @@
 import type { Locator, Page } from '@playwright/test';
-import type { Step, Way } from './ways.ts';
+import type { Seen, Step, Way } from './ways.ts';
+
+/** Goes to where a way begins, with things as they stand then. */
+export async function beginWay(page: Page, way: Way): Promise<void> {
+  const idOf = async (name: string) => {
+    const { rows } = (await (await page.request.get(`/api/dogs?search=${name}`)).json()) as { rows: { id: string }[] };
+    return rows[0]!.id;
+  };
+  const path = way.from.includes('DOG')
+    ? way.from.replace('DOG', await idOf('bramble'))
+    : way.from.includes('OTHER')
+      ? way.from.replace('OTHER', await idOf('nutmeg'))
+      : way.from;
+  await page.goto(path);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  for (const step of way.before ?? []) await take(page, step);
+}
+
+/** What is to stand on the screen. */
+export const seen = (page: Page, [role, name]: Seen): Locator => (role === 'text' ? page.getByText(name) : page.getByRole(role, { name })).first();
 
 /** Takes one step of a way on the page. */
 export async function take(page: Page, step: Step): Promise<void> {
-  if ('see' in step) await page.getByRole(step.see[0], { name: step.see[1] }).first().waitFor();
+  if ('see' in step) await seen(page, step.see).waitFor();
+  else if ('follow' in step) await page.goto(step.follow.exec(await page.getByText(step.follow).first().innerText())![0]);
   else if ('key' in step) await page.keyboard.press(step.key);
   else if ('press' in step)
     await page

@@ -3,22 +3,36 @@ export type Step =
   | { press: [role: 'button' | 'link' | 'radio' | 'checkbox' | 'option' | 'tab', name: string | RegExp] }
   | { type: string; into?: string }
   | { key: string }
-  | { see: Seen };
+  | { see: Seen }
+  /** Opens the address that stands on the screen. */
+  | { follow: RegExp };
 
-/** What stands on the screen when a way has been walked. */
-export type Seen = [role: 'heading' | 'region' | 'button' | 'status' | 'option', name: string | RegExp];
+/** What stands on the screen, by its role and name, or a text. */
+export type Seen = [role: 'heading' | 'region' | 'button' | 'link' | 'option' | 'text', name: string | RegExp];
 
 /**
  * A way that people walk: from where, step by step, until what is seen; on which sizes. `goal` is the most that it may take of presses and fields together (letters of a search
  * are no field). It is walked in the demo kennel, by one after another, each as the one before left it.
  */
-export type Way = { name: string; on: 'desk' | 'phone' | 'both'; from: string; steps: readonly Step[]; until: Seen; goal: number };
+export type Way = {
+  name: string;
+  on: 'desk' | 'phone' | 'both';
+  from: string;
+  /** How things stand when the way begins, brought about by the same hands; it costs nothing. */
+  before?: readonly Step[];
+  steps: readonly Step[];
+  until: Seen;
+  goal: number;
+};
 
 const CHECKED: readonly Step[] = ['Freely', 'Both free', 'High, behind the ears', 'Some fingers', 'A little', 'Stays up', 'It cannot'].map((answer) => ({
   press: ['radio', answer],
 }));
 
-/** The ways that people walk most, as they are now; `DOG` in an address is Bramble of the demo. */
+/** Bramble wears its electronic collar, contacts at the side. */
+const CURLEW_ON: readonly Step[] = [{ press: ['button', /^Put on at/] }, { see: ['button', /^Moved to \d+$/] }];
+
+/** The ways that people walk most, as they are now; `DOG` in an address is Bramble of the demo, `OTHER` is Nutmeg. */
 export const WAYS: readonly Way[] = [
   {
     name: 'find a dog by three letters',
@@ -61,6 +75,95 @@ export const WAYS: readonly Way[] = [
     until: ['button', 'Undo'],
     goal: 1,
   },
+  {
+    name: 'contacts moved',
+    on: 'phone',
+    from: '/dogs/DOG/neck/contacts',
+    before: CURLEW_ON,
+    steps: [{ press: ['button', /^Moved to \d+: Curlew/] }],
+    until: ['button', 'Undo'],
+    goal: 1,
+  },
+  {
+    name: 'pink under the contacts',
+    on: 'phone',
+    from: '/dogs/DOG',
+    steps: [{ press: ['button', /^Pink: Curlew/] }],
+    until: ['button', 'Undo'],
+    goal: 2,
+  },
+  {
+    name: 'pink under another collar',
+    on: 'phone',
+    from: '/dogs/OTHER',
+    steps: [{ press: ['button', /^Pink: /] }, { press: ['button', '3'] }],
+    until: ['button', 'Undo'],
+    goal: 2,
+  },
+  {
+    name: 'begin a session from the now bar',
+    on: 'phone',
+    from: '/dogs/DOG',
+    steps: [{ press: ['link', /^Log: Bramble/] }],
+    until: ['button', 'End'],
+    goal: 1,
+  },
+  {
+    name: 'log a press and its answer',
+    on: 'phone',
+    from: '/dogs/DOG',
+    before: [{ press: ['link', /^Log: Bramble/] }, { see: ['button', 'End'] }, { press: ['button', 'Contact good'] }],
+    steps: [{ press: ['button', /^Press \d+/] }, { press: ['button', /^small sign/] }],
+    until: ['button', /^small sign/],
+    goal: 2,
+  },
+  {
+    name: 'begin a session from the field log',
+    on: 'phone',
+    from: '/field',
+    steps: [{ press: ['button', /^Sorrel/] }, { press: ['button', 'Begin with Sorrel'] }],
+    until: ['button', 'End'],
+    goal: 2,
+  },
+  {
+    name: 'morning routine',
+    on: 'phone',
+    from: '/dogs/DOG/neck',
+    steps: [{ press: ['link', 'Contacts'] }, { press: ['button', 'Log all done'] }],
+    until: ['button', 'Undo'],
+    goal: 2,
+  },
+  {
+    name: 'inspection found sound',
+    on: 'both',
+    from: '/upkeep',
+    steps: [{ press: ['button', /^Inspect/] }, { press: ['button', 'All sound'] }],
+    until: ['text', /is sound\.$/],
+    goal: 2,
+  },
+  {
+    name: 'hand a dog over',
+    on: 'desk',
+    from: '/dogs/DOG/handover',
+    steps: [{ type: 'Wenna Sedge, 01632 960 123', into: 'Whom they call' }, { press: ['button', 'Save handover'] }],
+    until: ['link', 'The pages (PDF)'],
+    goal: 2,
+  },
+  {
+    name: 'the owner’s daily check',
+    on: 'phone',
+    from: '/dogs/DOG/handover',
+    before: [
+      { press: ['tab', 'Owner’s link'] },
+      { type: 'Ida’s phone', into: 'Whose' },
+      { press: ['button', 'Make a link'] },
+      { follow: /\/owner#[0-9a-f]{64}/ },
+      { see: ['heading', /to check today/] },
+    ],
+    steps: [{ press: ['button', 'All good'] }],
+    until: ['heading', 'All checked today'],
+    goal: 2,
+  },
 ];
 
 /** The screens on which decision, drawing and action are measured. */
@@ -70,7 +173,7 @@ export const MEASURED: readonly (readonly [name: string, path: string])[] = [
   ['check', '/dogs/DOG/check?kind=prong'],
   ['neck', '/dogs/DOG/neck'],
   ['door', '/dogs/DOG/door'],
-  ['field log', '/field'],
+  ['field log', '/field?dog=DOG'],
   ['levels', '/dogs/DOG/levels'],
   ['tape', '/dogs/DOG/tape'],
   ['record', '/dogs/DOG'],

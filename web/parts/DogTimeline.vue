@@ -2,12 +2,10 @@
 /** What happened, newest first, folded by day and sifted by what one looks for; each entry opens to its reasons, the rules it used and the core that computed it. */
 import { RECORD_PARTS, type Kennel, type RecordPart, type Taping } from '@banter/contract';
 import { HOUSE_RULES, type HouseRuleName } from '@banter/core';
-import { useIntersectionObserver } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { DogRecordSource } from '../stores/dog-record.ts';
 import { useUnits } from '../stores/units.ts';
 import { dayWords, momentWords } from './age.ts';
-import ChoiceRow from './ChoiceRow.vue';
 import LoadFrame from './LoadFrame.vue';
 import PathSteps from './PathSteps.vue';
 import { sayRule } from './rule-words.ts';
@@ -29,8 +27,8 @@ const entries = computed(() => {
   return part.value === 'all' ? inTimeOrder([...told, ...props.wears.filter(({ at }) => at >= since)]) : told;
 });
 const days = computed(() => daysOf(entries.value, (at) => dayWords(at, props.kennel.timeZone)));
-/** So many days stand open at first. */
-const OPEN = 2;
+/** So many days stand open at first, and so many are listed until more are wanted. */
+const OPEN = 1;
 /** Rules that were not the defaults when the verdict was given. */
 const ownRules = (entry: TimelineEntry) =>
   Object.entries(entry.rules ?? {}).filter(([name, value]) => name in HOUSE_RULES && HOUSE_RULES[name as HouseRuleName].default !== value);
@@ -39,14 +37,23 @@ function tapeLine({ spreadMm, temMm, temPercent, plusMinusMm }: Taping['result']
   return `Right to about ${units.gap(plusMinusMm)}: spread ${units.gap(spreadMm)}, technical error ${units.speak.fine(temMm)} (${temPercent.toFixed(1)} %).`;
 }
 const time = (at: string) => momentWords(at, props.kennel.timeZone).split(', ')[1];
-const end = ref<HTMLElement | null>(null);
-useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && !props.record.moreFailed.value && void props.record.more(), { rootMargin: '300px' });
+const LISTED = 10;
+const listed = ref(LISTED);
+function older() {
+  listed.value += LISTED;
+  if (goesOn.value && days.value.length < listed.value) void props.record.more();
+}
+watch(part, () => (listed.value = LISTED));
 </script>
 
 <template>
   <section aria-label="What happened">
-    <h2>What happened</h2>
-    <ChoiceRow v-model="part" class="mt-2" label="Show" quiet :answers="looksFor" />
+    <label class="flex items-center gap-2">
+      Show
+      <select v-model="part" class="field w-auto!">
+        <option v-for="one in looksFor" :key="one.value" :value="one.value">{{ one.label }}</option>
+      </select>
+    </label>
     <LoadFrame :state="record.state.value" :sentence="record.sentence.value" thing="record" @again="record.load">
       <div v-if="entries.length === 0 && part === 'all'" class="sheet mt-3">
         <PathSteps
@@ -60,8 +67,8 @@ useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && !props.record.m
         />
       </div>
       <p v-else-if="entries.length === 0" class="mt-3 text-soft">No entry yet.</p>
-      <details v-for="(day, index) in days" :key="day.day" :open="index < OPEN" class="group/day mt-1">
-        <summary class="sticky top-0 z-10 flex min-h-11 flex-wrap items-baseline gap-x-3 bg-ground py-2">
+      <details v-for="(day, index) in days.slice(0, listed)" :key="day.day" :open="index < OPEN" class="group/day mt-1">
+        <summary class="sticky top-0 z-10 flex min-h-11 flex-wrap items-baseline gap-x-3 bg-felt py-2">
           <span aria-hidden="true" class="w-3 text-soft group-open/day:rotate-90">▸</span>
           <span class="font-semibold">{{ day.day }}</span>
           <span class="min-w-0 grow text-sm text-soft">{{ day.words }}</span>
@@ -104,8 +111,8 @@ useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && !props.record.m
         </ol>
       </details>
       <p v-if="record.moreFailed.value" role="alert" class="mt-3 text-stop">{{ record.moreFailed.value }}</p>
-      <p v-if="goesOn" ref="end" class="mt-3 flex flex-wrap items-center gap-3">
-        <button type="button" class="press press-plain" :disabled="record.fetching.value" @click="record.more()">
+      <p v-if="goesOn || days.length > listed" class="mt-3">
+        <button type="button" class="press press-plain" :disabled="record.fetching.value" @click="older">
           {{ record.fetching.value ? 'Fetching …' : 'Show older' }}
         </button>
       </p>

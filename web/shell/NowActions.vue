@@ -9,22 +9,21 @@ defineProps<{ one: WearingNow; acts: NowActs }>();
 <template>
   <div class="flex shrink-0 items-stretch">
     <template v-if="acts.hasContacts(one)">
-      <button v-if="one.nextPlace !== null && one.clock !== null" type="button" class="now-tap" @click="acts.moved(one, one.nextPlace)">
-        <span>Moved</span> <span>to {{ one.nextPlace }}</span
-        ><span class="sr-only">: {{ acts.called(one) }}</span>
+      <button
+        v-if="one.nextPlace !== null && one.clock !== null"
+        type="button"
+        :aria-label="`Moved to ${one.nextPlace}: ${acts.called(one)}`"
+        class="now-tap"
+        @click="acts.moved(one, one.nextPlace)"
+      >
+        <span>Moved</span> <span>to {{ one.nextPlace }}</span>
       </button>
-      <button type="button" class="now-tap" @click="acts.felt(one)">
-        <span>Contact</span> <span>good</span><span class="sr-only">: {{ acts.called(one) }}</span>
+      <button type="button" :aria-label="`Contact good: ${acts.called(one)}`" class="now-tap" @click="acts.felt(one)">
+        <span>Contact</span> <span>good</span>
       </button>
     </template>
-    <button type="button" class="now-tap" @click="acts.pink(one, one.clock)">
-      Pink<span class="sr-only">: {{ acts.called(one) }}</span>
-    </button>
-    <RouterLink :to="{ path: '/field', query: { dog: one.dogId, begin: '1' } }" class="now-tap">
-      Log<span class="sr-only">: {{ one.dogName }}</span>
-    </RouterLink>
-    <button type="button" class="now-tap font-bold" @click="acts.off(one)">
-      Off<span class="sr-only">: {{ acts.called(one) }}</span>
-    </button>
+    <button type="button" :aria-label="`Pink: ${acts.called(one)}`" class="now-tap" @click="acts.pink(one, one.clock)">Pink</button>
+    <RouterLink :to="{ path: '/field', query: { dog: one.dogId, begin: '1' } }" :aria-label="`Log: ${one.dogName}`" class="now-tap"> Log </RouterLink>
+    <button type="button" :aria-label="`Off: ${acts.called(one)}`" class="now-tap font-bold" @click="acts.off(one)">Off</button>
   </div>
 </template>

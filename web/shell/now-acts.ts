@@ -33,6 +33,7 @@ export function useNowActs(telling: Telling) {
     felt: (one: WearingNow) => void telling.tell(`${called(one)}: contact good.`, [{ event: 'contact', collarId: one.collarId, made: true }]),
     pink,
     asking,
+    leave: () => (asking.value = null),
   };
 }
 export type NowActs = ReturnType<typeof useNowActs>;

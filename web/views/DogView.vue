@@ -11,6 +11,9 @@ import DogKit from '../parts/DogKit.vue';
 import DogTimeline from '../parts/DogTimeline.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
+import ActionBar from '../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
+import WorkScreen from '../work/WorkScreen.vue';
 import { send } from '../api/request.ts';
 import { failureSentence } from '../api/failure.ts';
 import { dayWords, todayIn } from '../parts/age.ts';
@@ -62,6 +65,15 @@ const unreadableWords = computed(() => {
   return `${all.length === 1 ? '1 record' : `${all.length} records`} cannot be read: ${listWords(all)}.`;
 });
 
+type LeafId = 'happened' | 'worn' | 'dog' | 'kit';
+const leaf = ref<LeafId>('happened');
+const leaves = computed((): Leaf<LeafId>[] => [
+  { id: 'happened', name: 'What happened' },
+  ...(fits.value.length + aside.value.length > 0 ? [{ id: 'worn' as const, name: 'What it wears' }] : []),
+  { id: 'dog', name: 'Dog' },
+  { id: 'kit', name: 'Kit' },
+]);
+
 /** The dog no longer wears this collar; its plan and checks stay in the record. */
 const ending = useKeep();
 const aside = computed(() => (data.value ? fitsSetAside(data.value) : []));
@@ -91,24 +103,40 @@ async function putAway(away: boolean) {
       {{ unreadableWords }} It is left out everywhere; the kennel’s file still has it.
     </p>
     <p v-if="trouble" role="alert" class="mb-4 rounded bg-stop-wash p-3 text-stop">{{ trouble }}</p>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <div class="min-w-0 grow basis-80">
+    <WorkScreen drawing="The neck" style="--beside-drawing: 34rem; --drawing-column: 33rem">
+      <template #decision>
         <VerdictMark :tone="step.tone" :word="marks[step.tone]" />
         <h1 class="mt-1">{{ step.sentence }}</h1>
-      </div>
-      <RouterLink v-if="step.goTo" :to="goToStep(data!.dog.id, step)" class="press press-main">
-        {{ { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
-      </RouterLink>
-    </div>
-    <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-      <div class="space-y-6 self-start">
-        <section class="sheet" aria-label="The neck">
-          <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel, data!.dressing)" size="large" />
-          <p v-if="tape" class="mt-1 text-sm text-soft">
-            Ears at the top edge, shoulders below, the throat at both ends. Left and right are the dog’s; dashed lines are guesses.
+      </template>
+      <template #drawing>
+        <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel, data!.dressing)" size="large" />
+        <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
+      </template>
+      <WorkLeaves v-model="leaf" :leaves="leaves" label="The record">
+        <template #happened>
+          <DogTimeline v-model:part="part" :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
+        </template>
+        <template #worn>
+          <ul class="mt-1 divide-y divide-line">
+            <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}</span>
+              <span class="flex gap-4">
+                <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
+                <button type="button" class="text-soft underline" @click="setAside(fit, true)">
+                  Set aside
+                  <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
+                </button>
+              </span>
+            </li>
+          </ul>
+          <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
+            Set aside: {{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}.
+            <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
           </p>
-          <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
-          <dl class="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1 border-t border-line pt-3">
+          <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
+        </template>
+        <template #dog>
+          <dl class="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
             <dt class="text-soft sm:hidden">Dog</dt>
             <dd class="sm:hidden">{{ factsOf(data!.dog) }}</dd>
             <dt class="text-soft">Build</dt>
@@ -130,30 +158,16 @@ async function putAway(away: boolean) {
             <RouterLink :to="`/dogs/${data!.dog.id}/edit`" class="press press-plain">Change</RouterLink>
             <button v-if="!data!.dog.archivedAt" type="button" class="press press-quiet" @click="putAway(true)">Put away</button>
           </div>
-        </section>
-        <section v-if="fits.length > 0 || aside.length > 0" class="sheet" aria-label="Fits">
-          <h2>What it wears</h2>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}</span>
-              <span class="flex gap-4">
-                <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
-                <button type="button" class="text-soft underline" @click="setAside(fit, true)">
-                  Set aside
-                  <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
-                </button>
-              </span>
-            </li>
-          </ul>
-          <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
-            Set aside: {{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}.
-            <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
-          </p>
-          <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
-        </section>
-        <DogKit :page="data!" :dog="benchDog" />
-      </div>
-      <DogTimeline v-model:part="part" :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
-    </div>
+        </template>
+        <template #kit><DogKit :page="data!" :dog="benchDog" /></template>
+      </WorkLeaves>
+      <template #action>
+        <ActionBar v-if="step.goTo">
+          <RouterLink :to="goToStep(data!.dog.id, step)" class="press press-main">
+            {{ { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' }[step.goTo] }}
+          </RouterLink>
+        </ActionBar>
+      </template>
+    </WorkScreen>
   </LoadFrame>
 </template>

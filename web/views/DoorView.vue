@@ -70,7 +70,7 @@ const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', s
       :kennel="session.kennel!"
       :dressing="neck.page!.dressing"
     />
-    <WorkScreen drawing="The neck" style="--beside-drawing: 36rem">
+    <WorkScreen drawing="The neck" style="--beside-drawing: 36rem; --drawing-column: 31rem">
       <template #decision>
         <div class="rounded-[0.5rem] px-4 py-3" :class="wash[door.tone]">
           <p class="text-sm font-semibold">Check before we go</p>
@@ -103,7 +103,7 @@ const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', s
           <div class="flex flex-wrap items-center gap-3">
             <RouterLink v-if="toFix" :to="linkOf(toFix)" class="press press-main">Fix {{ small(NAMES[toFix]) }}</RouterLink>
             <RouterLink :to="{ path: '/field', query: { dog: dogId, begin: '1' } }" class="press" :class="toFix ? 'press-plain' : 'press-main'">
-              Begin session
+              {{ toFix ? 'Begin anyway' : 'Begin session' }}
             </RouterLink>
             <span v-if="left > 1" class="text-soft max-sm:hidden">{{ left }} left.</span>
           </div>

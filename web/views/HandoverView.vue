@@ -31,6 +31,11 @@ import { useLoad } from '../stores/load.ts';
 import { useNow } from '../stores/now.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import ActionBar from '../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
+import WorkScreen from '../work/WorkScreen.vue';
+import SheetDrawing from '../paper/SheetDrawing.vue';
+import HandoverLook from './handover/HandoverLook.vue';
 import HandoverPaper from './handover/HandoverPaper.vue';
 import OwnerLinks from './handover/OwnerLinks.vue';
 import ToolsWhere from './handover/ToolsWhere.vue';
@@ -98,6 +103,17 @@ async function handOver() {
   await load();
   settle(known());
 }
+type LeafId = 'missing' | 'pages' | 'more' | 'tools' | 'changed' | 'link' | 'earlier';
+const leaves = computed((): Leaf<LeafId>[] => [
+  ...(missing.value.length > 0 ? [{ id: 'missing' as const, name: 'To do', mark: 'mind' as const }] : []),
+  { id: 'pages', name: 'Pages' },
+  { id: 'tools', name: 'Which tool where' },
+  { id: 'more', name: 'Note and units' },
+  { id: 'link', name: 'Owner’s link' },
+  ...(changes.value.length > 0 ? [{ id: 'changed' as const, name: `Since ${dayWords(last.value!.at, kennel.value.timeZone)}` }] : []),
+  ...(data.value!.handovers.length > 0 ? [{ id: 'earlier' as const, name: 'Handed over' }] : []),
+]);
+const leaf = ref<LeafId>('missing');
 const print = () => window.print();
 const lengths = [
   { value: 'in', label: 'inches, pounds' },
@@ -119,67 +135,87 @@ const unit = computed({
         :kennel="kennel"
         :dressing="data!.neck.dressing"
       />
-      <VerdictMark :tone="tone" :word="MARKS[tone]" />
-      <h1 class="mt-1">{{ heading }}</h1>
-      <ul v-if="missing.length > 0" class="mt-2 list-disc pl-5">
-        <li v-for="one in missing" :key="one">{{ one }}</li>
-      </ul>
-    </div>
-    <div class="mt-5 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)] print:block">
-      <div class="sheet max-lg:order-2">
-        <HandoverPaper
-          :sheet="sheet"
-          :to-whom="form.toWhom"
-          :call-whom="form.callWhom"
-          :note="form.note"
-          :day="dayWords(new Date(now).toISOString(), kennel.timeZone)"
-        />
-      </div>
-      <div class="no-print space-y-6 max-lg:order-1">
-        <form class="sheet space-y-3" novalidate @submit.prevent="handOver">
-          <h2>Hand over</h2>
+      <WorkScreen drawing="The first page" style="--beside-drawing: 36rem">
+        <template #decision>
+          <VerdictMark :tone="tone" :word="MARKS[tone]" />
+          <h1 class="mt-1">{{ heading }}</h1>
+        </template>
+        <template #drawing>
+          <SheetDrawing v-if="sheet.drawings.neck" :sheet="sheet" which="neck" />
+          <p v-else class="py-6 text-center text-soft">Nothing lies on its neck yet.</p>
+          <p class="mt-2 max-sm:hidden">{{ sheet.lead }}</p>
+        </template>
+        <form id="hand-over" class="sheet grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="handOver">
           <TextField v-model="form.toWhom" label="To whom" :error="keeping.errorAt('toWhom')" />
           <TextField v-model="form.callWhom" label="Whom they call" hint="A name and a number." :error="keeping.errorAt('callWhom')" />
-          <ChoiceRow v-model="unit" label="They think in" :answers="lengths" quiet />
-          <TextField v-model="form.note" label="What else they should know" :rows="3" :error="keeping.errorAt('note')" />
-          <SaveBar :keeping="keeping" label="Save handover" :disabled="form.toWhom.trim() === '' || form.callWhom.trim() === ''">
-            <button type="button" class="press press-plain" @click="print">Print it</button>
-          </SaveBar>
-          <p v-if="kept" role="status" class="rounded bg-good-wash p-3 text-good">
-            Saved. <a :href="`/api/handovers/${kept.id}/pages.pdf`" target="_blank" class="font-semibold underline">The pages (PDF)</a>
-          </p>
-          <p class="text-sm text-soft">A saved handover stays as it was. An owner’s link shows the latest one.</p>
         </form>
-        <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" :often="often" @changed="load" />
-        <section v-if="changes.length > 0" class="sheet" aria-labelledby="changed">
-          <h2 id="changed">Since {{ dayWords(last!.at, kennel.timeZone) }}</h2>
-          <dl class="mt-1 divide-y divide-line">
-            <div v-for="(change, index) in changes" :key="index" class="py-2">
-              <dt class="font-semibold">{{ change.label || change.section }}</dt>
-              <dd v-if="change.was !== null" class="text-sm text-soft">
-                <span class="sr-only">was: </span><s>{{ change.was }}</s>
-              </dd>
-              <dd v-if="change.is !== null" class="text-[0.95rem]"><span class="sr-only">now: </span>{{ change.is }}</dd>
-              <dd v-else class="text-[0.95rem]">No longer.</dd>
+        <p v-if="kept" role="status" class="rounded bg-good-wash p-3 text-good">
+          Saved. <a :href="`/api/handovers/${kept.id}/pages.pdf`" target="_blank" class="font-semibold underline">The pages (PDF)</a>
+        </p>
+        <WorkLeaves v-model="leaf" :leaves="leaves" label="What belongs to it">
+          <template #missing>
+            <ul class="list-disc space-y-1 pl-5">
+              <li v-for="one in missing" :key="one">{{ one }}</li>
+            </ul>
+          </template>
+          <template #pages><HandoverLook :sheet="sheet" :note="form.note" first="where" /></template>
+          <template #more>
+            <div class="space-y-4">
+              <ChoiceRow v-model="unit" label="They think in" :answers="lengths" quiet />
+              <TextField v-model="form.note" label="What else they should know" :rows="3" :error="keeping.errorAt('note')" />
             </div>
-          </dl>
-        </section>
-        <OwnerLinks :dog-id="dogId" :dog-name="data!.neck.dog.name" :page="data!" :daily="last?.sheet.daily ?? []" @changed="load" />
-        <section v-if="data!.handovers.length > 0" class="sheet" aria-labelledby="earlier">
-          <h2 id="earlier">Handed over</h2>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="one in data!.handovers" :key="one.id" class="flex flex-wrap items-center gap-x-3 py-2">
-              <span class="min-w-0 grow">
-                <span class="font-semibold">{{ dayWords(one.at, kennel.timeZone) }}</span> to {{ one.toWhom }}
-                <span class="block text-sm text-soft">by {{ one.personName }}</span>
-              </span>
-              <a :href="`/api/handovers/${one.id}/pages.pdf`" target="_blank" class="press press-quiet"
-                >Pages (PDF)<span class="sr-only"> of {{ dayWords(one.at, kennel.timeZone) }}</span></a
-              >
-            </li>
-          </ul>
-        </section>
-      </div>
+          </template>
+          <template #tools>
+            <ToolsWhere :key="data!.neck.dog.version" :dog="data!.neck.dog" :worked-out="workedOut" :often="often" @changed="load" />
+          </template>
+          <template #changed>
+            <section :aria-label="`Since ${dayWords(last!.at, kennel.timeZone)}`">
+              <dl class="mt-1 divide-y divide-line">
+                <div v-for="(change, index) in changes" :key="index" class="py-2">
+                  <dt class="font-semibold">{{ change.label || change.section }}</dt>
+                  <dd v-if="change.was !== null" class="text-sm text-soft">
+                    <span class="sr-only">was: </span><s>{{ change.was }}</s>
+                  </dd>
+                  <dd v-if="change.is !== null" class="text-[0.95rem]"><span class="sr-only">now: </span>{{ change.is }}</dd>
+                  <dd v-else class="text-[0.95rem]">No longer.</dd>
+                </div>
+              </dl>
+            </section>
+          </template>
+          <template #link>
+            <OwnerLinks :dog-id="dogId" :dog-name="data!.neck.dog.name" :page="data!" :daily="last?.sheet.daily ?? []" @changed="load" />
+          </template>
+          <template #earlier>
+            <ul class="mt-1 divide-y divide-line">
+              <li v-for="one in data!.handovers" :key="one.id" class="flex flex-wrap items-center gap-x-3 py-2">
+                <span class="min-w-0 grow">
+                  <span class="font-semibold">{{ dayWords(one.at, kennel.timeZone) }}</span> to {{ one.toWhom }}
+                  <span class="block text-sm text-soft">by {{ one.personName }}</span>
+                </span>
+                <a :href="`/api/handovers/${one.id}/pages.pdf`" target="_blank" class="press press-quiet"
+                  >Pages (PDF)<span class="sr-only"> of {{ dayWords(one.at, kennel.timeZone) }}</span></a
+                >
+              </li>
+            </ul>
+          </template>
+        </WorkLeaves>
+        <template #action>
+          <ActionBar>
+            <SaveBar :keeping="keeping" form="hand-over" label="Save handover" :disabled="form.toWhom.trim() === '' || form.callWhom.trim() === ''">
+              <button type="button" class="press press-plain" @click="print">Print</button>
+              <span class="text-sm text-soft max-sm:hidden">A saved handover stays as it was. An owner’s link shows the latest one.</span>
+            </SaveBar>
+          </ActionBar>
+        </template>
+      </WorkScreen>
     </div>
+    <HandoverPaper
+      class="hidden print:block"
+      :sheet="sheet"
+      :to-whom="form.toWhom"
+      :call-whom="form.callWhom"
+      :note="form.note"
+      :day="dayWords(new Date(now).toISOString(), kennel.timeZone)"
+    />
   </LoadFrame>
 </template>

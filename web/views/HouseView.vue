@@ -24,13 +24,13 @@ const shown = computed<PageName>(() => (Object.hasOwn(PAGES, String(route.query.
 <template>
   <div>
     <h1>House rules</h1>
-    <p class="mt-1 text-soft">What {{ session.kennel!.name }} holds to. Every verdict keeps the rules it was given under.</p>
-    <nav aria-label="House rules" class="mt-2 -ml-3 flex flex-wrap border-b border-line">
+    <p class="mt-1 text-soft max-sm:hidden">What {{ session.kennel!.name }} holds to. Every verdict keeps the rules it was given under.</p>
+    <nav aria-label="House rules" class="mt-2 -ml-3 flex overflow-x-auto border-b border-line">
       <RouterLink
         v-for="(one, name) in PAGES"
         :key="name"
         :to="{ path: '/house', query: name === 'rules' ? {} : { show: name } }"
-        class="flex min-h-12 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
+        class="flex min-h-12 shrink-0 items-center border-b-4 border-transparent px-3 no-underline hover:border-line"
         :class="shown === name && 'border-tape! font-semibold'"
         :aria-current="shown === name ? 'page' : undefined"
       >

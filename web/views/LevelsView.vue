@@ -9,6 +9,7 @@ import { dayWords } from '../parts/age.ts';
 import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
 import SaidBar from '../parts/SaidBar.vue';
+import ActionBar from '../work/ActionBar.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
@@ -129,7 +130,7 @@ const lastChecked = computed(() => {
         <RouterLink :to="`/dogs/${dogId}/bench`" class="underline">Fit one at the bench</RouterLink>
       </p>
     </template>
-    <WorkScreen v-else :drawing="`Ladder on ${device.collar.name}`" style="--beside-drawing-desk: 22rem; --beside-drawing: 40rem">
+    <WorkScreen v-else :drawing="`Ladder on ${device.collar.name}`" style="--beside-drawing-desk: 27rem; --beside-drawing: 37rem">
       <template #decision>
         <h1>{{ heading }}</h1>
         <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -138,32 +139,17 @@ const lastChecked = computed(() => {
         </div>
       </template>
       <template #notes>
-        <div v-if="look" class="flex flex-wrap items-center gap-2">
-          <template v-if="look.next">
-            <p class="w-full max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
-            <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
-            <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
-            <template v-if="look.next === 'skin'">
-              <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
-              <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
-            </template>
-          </template>
-          <p v-else-if="look.found === 'contact'" class="w-full font-semibold text-stop" role="status">
-            Strap, hair and posts first; then feel again. Never a higher level.
-            <button type="button" class="press press-plain ml-2" @click="answer('contact', false)">{{ MORE_STEPS.contact.good }}</button>
-          </p>
-          <p v-else-if="look.found" class="w-full" role="status">Fix that, and stay at the level it knows.</p>
-          <p v-else class="w-full" role="status">
-            Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.
-          </p>
-          <ul v-if="look.answers.length > 0" class="w-full text-soft" aria-label="Looked at">
+        <div v-if="look" role="status">
+          <p v-if="look.next" class="max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
+          <p v-else-if="look.found === 'contact'" class="font-semibold text-stop">Strap, hair and posts first; then feel again. Never a higher level.</p>
+          <p v-else-if="look.found">Fix that, and stay at the level it knows.</p>
+          <p v-else>Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.</p>
+          <ul v-if="look.answers.length > 0" class="text-sm text-soft" aria-label="Looked at">
             <li v-for="one in look.answers" :key="one.cause">
               {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}
             </li>
           </ul>
-          <SaidBar class="w-full" :telling="telling" />
         </div>
-        <p v-if="!setting"><RouterLink to="/field" class="press press-main">Open the field log</RouterLink></p>
       </template>
       <template #drawing>
         <LadderChart :device="device" :chosen="setting?.id ?? ''" @choose="(id) => (chosenSetting = id)" />
@@ -233,6 +219,25 @@ const lastChecked = computed(() => {
         <template #rates><RateCharts :sessions="shown" :where="setting.name" :time-zone="kennel.timeZone" /></template>
         <template #cap><CapForm :dog-id="dogId" :device="device" :caps="data!.caps" @kept="load" /></template>
       </WorkLeaves>
+      <template #action>
+        <ActionBar>
+          <SaidBar :telling="telling" />
+          <div class="flex flex-wrap items-center gap-2">
+            <template v-if="look?.next">
+              <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
+              <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
+              <template v-if="look.next === 'skin'">
+                <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
+                <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
+              </template>
+            </template>
+            <button v-else-if="look?.found === 'contact'" type="button" class="press press-main" @click="answer('contact', false)">
+              {{ MORE_STEPS.contact.good }}
+            </button>
+            <RouterLink v-else :to="{ path: '/field', query: { dog: dogId } }" class="press press-main">Begin session</RouterLink>
+          </div>
+        </ActionBar>
+      </template>
     </WorkScreen>
   </LoadFrame>
 </template>

@@ -10,6 +10,8 @@ import { send } from '../api/request.ts';
 import { dayWords } from '../parts/age.ts';
 import { readStored, writeStored } from '../stores/stored.ts';
 import { OwnerTicks, type OwnerWaiting } from './handover/owner-ticks.ts';
+import SheetDrawing from '../paper/SheetDrawing.vue';
+import HandoverLook from './handover/HandoverLook.vue';
 import HandoverPaper from './handover/HandoverPaper.vue';
 
 const key = useRoute().hash.slice(1);
@@ -84,6 +86,8 @@ function put(one: OwnerWaiting) {
   void sendTicks();
 }
 const tick = (item: string) => put({ id: uuidv7(), item, done: !done.value.has(item) });
+/** One press says it of each line that is not ticked yet. */
+const tickAll = () => sheet.value!.daily.filter(({ key: item }) => !done.value.has(item)).forEach(({ key: item }) => tick(item));
 const say = (says: OwnerSaying) => put({ id: uuidv7(), says, done: !said.value.has(says) });
 const days = computed(() => (page.value?.ticks ?? []).filter(({ day, items }) => day !== page.value!.today && items.length > 0));
 
@@ -118,9 +122,10 @@ async function takePages() {
     <template v-else>
       <section class="no-print sheet" aria-labelledby="daily">
         <h1 id="daily">{{ left === 0 ? `All checked today` : `${sheet!.dogName}: ${left} to check today` }}</h1>
-        <ul class="mt-2 divide-y divide-line">
+        <button v-if="left > 1" type="button" class="press press-main mt-2 min-h-12 w-full sm:w-auto" @click="tickAll">All good</button>
+        <ul class="mt-1 divide-y divide-line">
           <li v-for="line in sheet!.daily" :key="line.key">
-            <label class="flex min-h-14 cursor-pointer items-center gap-4 py-2">
+            <label class="flex min-h-12 cursor-pointer items-center gap-4 py-1 leading-snug">
               <input type="checkbox" class="size-7 shrink-0" :checked="done.has(line.key)" @change="tick(line.key)" />
               <span :class="done.has(line.key) && 'text-soft'">{{ line.text }}</span>
             </label>
@@ -160,16 +165,20 @@ async function takePages() {
         </div>
         <p v-if="notTaken" role="alert" class="mt-2 text-stop">{{ notTaken }}</p>
       </section>
-      <div class="sheet mt-6">
-        <HandoverPaper
-          :sheet="sheet!"
-          :to-whom="page.handover.toWhom"
-          :call-whom="page.handover.callWhom"
-          :note="page.handover.note"
-          :day="dayWords(page.handover.at, page.timeZone)"
-          daily-on-paper-only
-        />
-      </div>
+      <section class="no-print sheet mt-4" aria-label="What to do">
+        <SheetDrawing v-if="sheet!.drawings.neck" class="mx-auto max-w-xl" :sheet="sheet!" which="neck" />
+        <p class="mt-2 font-semibold">{{ sheet!.lead }}</p>
+        <p v-if="page.handover.callWhom" class="mt-1">Call {{ page.handover.callWhom }}</p>
+        <HandoverLook class="mt-2" :sheet="sheet!" :note="page.handover.note" first="if" />
+      </section>
+      <HandoverPaper
+        class="hidden print:block"
+        :sheet="sheet!"
+        :to-whom="page.handover.toWhom"
+        :call-whom="page.handover.callWhom"
+        :note="page.handover.note"
+        :day="dayWords(page.handover.at, page.timeZone)"
+      />
     </template>
   </div>
 </template>

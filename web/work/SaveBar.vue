@@ -8,8 +8,8 @@ import type { YardKeeping } from '../stores/yard.ts';
 import { useMay } from '../stores/may.ts';
 import { useSession } from '../stores/session.ts';
 
-/** `by` is the role that this needs; the button says so before somebody types in vain. */
-const props = withDefaults(defineProps<{ keeping: Keeping | YardKeeping; label: string; disabled?: boolean; by?: Role }>(), { by: 'assistant' });
+/** `by` is the role that this needs; the button says so before somebody types in vain. `form`: the id of the form that it sends from outside of it. */
+const props = withDefaults(defineProps<{ keeping: Keeping | YardKeeping; label: string; disabled?: boolean; by?: Role; form?: string }>(), { by: 'assistant' });
 const may = useMay();
 /** Only what is not kept through the outbox waits here, or is overtaken by somebody. */
 const here = computed(() => ('conflict' in props.keeping ? props.keeping : null));
@@ -25,6 +25,7 @@ const session = useSession();
       <button
         type="submit"
         class="press press-main"
+        :form="form"
         :disabled="disabled || whyNot !== '' || keeping.state.value === 'sending' || keeping.state.value === 'waiting'"
       >
         {{ keeping.state.value === 'sending' ? 'Saving …' : label }}

@@ -189,7 +189,6 @@ function follow(one: FieldSession) {
         </div>
         <ChoiceRow
           label="Where"
-          beside
           :model-value="setting"
           :answers="page.settings.map(({ id, name }) => ({ value: id, label: name }))"
           @update:model-value="(value) => value && (last = { ...last, setting: value })"
@@ -208,17 +207,17 @@ function follow(one: FieldSession) {
         <ChoiceRow
           v-if="page.handlers.length > 1"
           label="Who handles"
-          beside
+          quiet
           :model-value="handlerId"
           :answers="page.handlers.map(({ id, name }) => ({ value: id, label: name }))"
           @update:model-value="(value) => value && (last = { ...last, handlerId: value })"
         />
       </div>
-      <ActionBar class="lg:col-span-2">
-        <button type="button" class="press press-main min-h-14 w-full text-lg sm:w-auto sm:px-10" :disabled="!dog" @click="begin">
-          {{ dog ? `Begin with ${dog.name}` : 'Choose a dog' }}
-        </button>
-      </ActionBar>
     </div>
+    <ActionBar v-if="page.dogs.length > 0 || page.here > 0">
+      <button type="button" class="press press-main min-h-14 w-full text-lg sm:w-auto sm:px-10" :disabled="!dog" @click="begin">
+        {{ dog ? `Begin with ${dog.name}` : 'Choose a dog' }}
+      </button>
+    </ActionBar>
   </div>
 </template>

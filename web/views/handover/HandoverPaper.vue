@@ -4,7 +4,7 @@ import { labelled } from '@banter/core';
 import type { HandoverSheet } from '@banter/contract';
 import SheetDrawing from '../../paper/SheetDrawing.vue';
 
-defineProps<{ sheet: HandoverSheet; toWhom: string; callWhom: string; note: string; day: string; dailyOnPaperOnly?: boolean }>();
+defineProps<{ sheet: HandoverSheet; toWhom: string; callWhom: string; note: string; day: string }>();
 const FIRST = ['wears', 'ring', 'where'];
 </script>
 
@@ -53,7 +53,7 @@ const FIRST = ['wears', 'ring', 'where'];
         <strong v-if="line.label">{{ labelled(line.label) }}</strong> {{ line.text }}
       </p>
     </section>
-    <section aria-label="Every day" :class="dailyOnPaperOnly && 'hidden print:block'">
+    <section aria-label="Every day">
       <h3>Every day</h3>
       <ul>
         <li v-for="line in sheet.daily" :key="line.key" class="flex gap-2 py-0.5">

@@ -50,8 +50,7 @@ async function takeBack(link: OwnerLink) {
 </script>
 
 <template>
-  <section class="sheet" aria-labelledby="owners-link">
-    <h2 id="owners-link">The owner’s link</h2>
+  <section aria-label="The owner’s link">
     <p class="text-soft">They read the latest handover on their phone and tick the daily check. Nothing else of the kennel opens by it.</p>
     <form class="mt-3 space-y-3" novalidate @submit.prevent="make">
       <TextField v-model="name" label="Whose" hint="Such as: Ida’s phone." :error="keeping.errorAt('name')" />

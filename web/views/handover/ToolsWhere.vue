@@ -29,8 +29,7 @@ const reset = () => settle(known());
 </script>
 
 <template>
-  <details class="sheet" :open="isChanged">
-    <summary class="font-display text-lg font-semibold">Heel line, and which tool where</summary>
+  <section aria-label="Heel line, and which tool where">
     <form class="mt-3 space-y-4" novalidate @submit.prevent="keep">
       <TextField
         v-model="form.heelLine"
@@ -51,9 +50,9 @@ const reset = () => settle(known());
           <button v-for="text in often[where]" :key="text" type="button" class="press press-quiet text-left" @click="say(where, text)">{{ text }}</button>
         </div>
       </div>
-      <SaveBar :keeping="keeping" label="Save" :disabled="!isChanged" @newer="emit('changed')">
+      <SaveBar :keeping="keeping" label="Save tools" :disabled="!isChanged" @newer="emit('changed')">
         <button v-if="isChanged" type="button" class="press press-quiet" @click="reset">Leave it</button>
       </SaveBar>
     </form>
-  </details>
+  </section>
 </template>

@@ -11,10 +11,11 @@ import {
   type HouseRuleName,
   type HouseSchoolName,
 } from '@banter/core';
-import { computed, nextTick, reactive, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, nextTick, reactive, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useHouseImpact } from './house-impact-of.ts';
+import ActionBar from '../../work/ActionBar.vue';
 import SaveBar from '../../work/SaveBar.vue';
 import RuleField from '../../parts/RuleField.vue';
 import TextField from '../../parts/TextField.vue';
@@ -25,6 +26,8 @@ import { useUnits } from '../../stores/units.ts';
 import { todayIn } from '../../parts/age.ts';
 import WorkSettings from './WorkSettings.vue';
 
+const route = useRoute();
+const router = useRouter();
 const session = useSession();
 const units = useUnits();
 const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('rules');
@@ -71,8 +74,39 @@ function setRule(name: HouseRuleName, value: number | null | undefined) {
 const saysOf = (name: HouseSchoolName) => schoolSays(name, form.value.schools[name], houseRules(form.value.rules), units.speak);
 const setSchool = (name: HouseSchoolName, value: string | null) => (form.value = { ...form.value, schools: { ...form.value.schools, [name]: value } });
 
+/** One section stands on the screen; what is looked for stands out of all of them. */
+const search = ref('');
+const wanted = computed(() => search.value.trim().toLowerCase());
+const sectionOfRule = (hash: string) => {
+  const name = hash.startsWith('#rule-') ? (hash.slice('#rule-'.length) as HouseRuleName) : null;
+  return name !== null && name in HOUSE_RULES ? HOUSE_RULES[name].group : null;
+};
+const section = computed(
+  () => sectionOfRule(route.hash) ?? (sections.value.some(({ id }) => id === route.query.section) ? String(route.query.section) : 'schools'),
+);
+function go(id: string) {
+  search.value = '';
+  void router.replace({ path: '/house', query: { section: id } });
+}
+const ownOf = (rows: readonly [HouseRuleName, HouseRule][]) => rows.filter(([name]) => form.value.rules[name] !== undefined).length;
+const sections = computed(() => [
+  { id: 'kennel', title: 'Kennel and settings', own: 0 },
+  { id: 'schools', title: 'Schools', own: 0 },
+  ...groups.map(({ group, title, rows }) => ({ id: group, title, own: ownOf(rows) })),
+]);
+const has = (...texts: string[]) => texts.some((text) => text.toLowerCase().includes(wanted.value));
+const found = computed(() => groups.flatMap(({ group, rows }) => rows.filter(([name, row]) => has(name, row.title, row.why, groupNames[group] ?? group))));
+const shows = (id: string) => wanted.value === '' && section.value === id;
+const schoolsShown = computed(() =>
+  wanted.value === '' ? (section.value === 'schools' ? HOUSE_SCHOOL_NAMES : []) : HOUSE_SCHOOL_NAMES.filter((name) => has(HOUSE_SCHOOL_WORDS[name].title)),
+);
+const groupsShown = computed(() =>
+  wanted.value === ''
+    ? groups.filter(({ group }) => group === section.value)
+    : groups.map((one) => ({ ...one, rows: one.rows.filter((row) => found.value.includes(row)) })).filter(({ rows }) => rows.length > 0),
+);
+
 /** Somebody who was looking for a rule finds it in sight, and its value under the keys. */
-const route = useRoute();
 watch(
   () => route.hash,
   async (hash) => {
@@ -102,21 +136,42 @@ const {
 </script>
 
 <template>
-  <form class="grid gap-6 lg:grid-cols-2" novalidate @submit.prevent="!nameFault && !namelessSetting && unread.size === 0 && keep()">
-    <div class="space-y-5 self-start lg:sticky lg:top-4">
-      <section class="sheet space-y-5" aria-label="Kennel">
-        <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
-        <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />
-      </section>
-      <section class="sheet" aria-label="What would change">
+  <form
+    class="grid gap-x-6 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]"
+    novalidate
+    @submit.prevent="!nameFault && !namelessSetting && unread.size === 0 && keep()"
+  >
+    <nav aria-label="Sections" class="self-start lg:sticky lg:top-4">
+      <label class="block">
+        <span class="sr-only">Find a rule</span>
+        <input v-model="search" type="search" class="field" placeholder="Find a rule" />
+      </label>
+      <select class="field mt-2 lg:hidden" aria-label="Section" :value="section" @change="go(($event.target as HTMLSelectElement).value)">
+        <option v-for="one in sections" :key="one.id" :value="one.id">{{ one.title }}{{ one.own > 0 ? ` (${one.own} changed)` : '' }}</option>
+      </select>
+      <ul class="mt-2 max-lg:hidden">
+        <li v-for="one in sections" :key="one.id">
+          <button
+            type="button"
+            class="flex min-h-10 w-full items-center justify-between gap-2 border-l-4 px-3 text-left"
+            :class="one.id === section && wanted === '' ? 'border-tape font-semibold' : 'border-transparent hover:border-line'"
+            :aria-current="one.id === section && wanted === '' ? 'true' : undefined"
+            @click="go(one.id)"
+          >
+            {{ one.title }} <span v-if="one.own > 0" class="text-sm text-soft">{{ one.own }} changed</span>
+          </button>
+        </li>
+      </ul>
+    </nav>
+    <div class="space-y-5">
+      <section v-if="changed" class="sheet" aria-label="What would change">
         <h2>What would change</h2>
-        <p v-if="!changed" class="mt-1 text-soft">Change a school or a limit, and the dogs it would mean something for stand here before you save.</p>
-        <p v-if="changed && looking === 'looking'" role="status" class="mt-1 text-soft">
+        <p v-if="looking === 'looking'" role="status" class="mt-1 text-soft">
           {{ looked === 0 ? 'Fetching the dogs …' : `${looked} dogs checked …` }}
         </p>
-        <p v-if="changed && looking === 'failed'" role="alert" class="mt-1">{{ notLooked }}</p>
-        <p v-if="changed && looking === 'done' && impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
-        <ul v-if="impact.length > 0" class="mt-2 max-h-96 divide-y divide-line overflow-y-auto" tabindex="0" aria-label="Dogs it would change something for">
+        <p v-if="looking === 'failed'" role="alert" class="mt-1">{{ notLooked }}</p>
+        <p v-if="looking === 'done' && impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
+        <ul v-if="impact.length > 0" class="mt-2 max-h-72 divide-y divide-line overflow-y-auto" tabindex="0" aria-label="Dogs it would change something for">
           <li v-for="one in impact" :key="one.dog + one.kind" class="py-2">
             <p>
               <span class="font-semibold">{{ one.dog }}</span>
@@ -126,27 +181,20 @@ const {
             <p class="text-sm">→ {{ one.after }}</p>
           </li>
         </ul>
-        <p v-if="restored && changed" role="status" class="text-sm text-soft">
+        <p v-if="restored" role="status" class="text-sm text-soft">
           Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
         </p>
-        <SaveBar
-          by="lead"
-          class="mt-3"
-          :keeping="keeping"
-          label="Save rules"
-          :disabled="!changed || unread.size > 0 || nameFault !== '' || namelessSetting"
-          @newer="showTheirs"
-        >
-          <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
-        </SaveBar>
       </section>
-    </div>
-    <div class="space-y-5">
-      <WorkSettings v-model="form.moreSettings" :kept="session.kennel!.moreSettings" :error-at="keeping.errorAt" />
-      <section class="sheet space-y-5" aria-label="Schools">
+      <p v-if="wanted !== '' && found.length === 0" role="status">No rule has «{{ search.trim() }}» in its name or reason.</p>
+      <section v-if="shows('kennel')" class="sheet space-y-5" aria-label="Kennel">
+        <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
+        <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />
+      </section>
+      <WorkSettings v-if="shows('kennel')" v-model="form.moreSettings" :kept="session.kennel!.moreSettings" :error-at="keeping.errorAt" />
+      <section v-if="schoolsShown.length > 0" class="sheet space-y-5" aria-label="Schools">
         <h2>Schools</h2>
         <ChoiceRow
-          v-for="name in HOUSE_SCHOOL_NAMES"
+          v-for="name in schoolsShown"
           :key="name"
           :model-value="form.schools[name] as string"
           :label="HOUSE_SCHOOL_WORDS[name].title"
@@ -155,7 +203,7 @@ const {
           @update:model-value="(value) => setSchool(name, value)"
         />
       </section>
-      <section v-for="{ group, rows } in groups" :key="group" class="sheet" :aria-label="groupNames[group]">
+      <section v-for="{ group, rows } in groupsShown" :key="group" class="sheet" :aria-label="groupNames[group]">
         <h2>{{ groupNames[group] }}</h2>
         <div class="mt-1">
           <RuleField
@@ -169,6 +217,17 @@ const {
           />
         </div>
       </section>
+      <ActionBar v-if="changed || saved || keeping.state.value !== 'still'">
+        <SaveBar
+          by="lead"
+          :keeping="keeping"
+          label="Save rules"
+          :disabled="!changed || unread.size > 0 || nameFault !== '' || namelessSetting"
+          @newer="showTheirs"
+        >
+          <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
+        </SaveBar>
+      </ActionBar>
     </div>
   </form>
 </template>

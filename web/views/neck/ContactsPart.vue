@@ -104,7 +104,7 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
           :flags="neck.dressed.skin.flags"
           :now="neck.now"
           :days="WARM_DAYS"
-          :verb="contacts.wear ? 'Moved now to' : 'Put on at'"
+          :verb="contacts.wear ? 'Moved to' : 'Put on at'"
           @place="(clock) => place(contacts, clock)"
         />
       </template>

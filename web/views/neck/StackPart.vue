@@ -85,7 +85,7 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
 </script>
 
 <template>
-  <WorkScreen drawing="The neck">
+  <WorkScreen drawing="The neck" style="--drawing-column: 35rem">
     <template #decision>
       <VerdictMark :tone="said.tone" :word="MARKS[said.tone]" />
       <h1 class="mt-1">{{ said.sentence }}</h1>
@@ -138,7 +138,7 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
           <RouterLink v-if="dressed.items.length === 0" :to="`/dogs/${dog.id}/bench`" class="press press-main">To the bench</RouterLink>
           <button v-else-if="wrongOrder" type="button" class="press press-main" @click="putInOrder">Fix order</button>
           <template v-if="offNow.length > 0">
-            <button type="button" class="press" :class="wrongOrder || onNow.length > 0 ? 'press-plain' : 'press-main'" @click="putAllOn">
+            <button type="button" class="press" :class="wrongOrder ? 'press-plain' : 'press-main'" @click="putAllOn">
               {{ onNow.length === 0 ? 'Put all on' : 'Put rest on' }}
             </button>
             <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">{{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>

@@ -4,6 +4,7 @@ import { Inspection, LinkMove, pieceInspection, pieceLinkGaugeMm, pieceWord, z, 
 import { inspect } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed } from 'vue';
+import ActionBar from '../../work/ActionBar.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useKeep } from '../../stores/keep.ts';
 import InspectionPicture from './InspectionPicture.vue';
@@ -25,6 +26,8 @@ const note = computed({ get: () => draft.value.note, set: (now) => (draft.value 
 const inspection = computed(() => pieceInspection(props.piece));
 const items = computed(() => inspection.value.items);
 const found = computed(() => inspect(inspection.value, answers.value));
+/** Looked at whole and nothing wrong: one tap says it of each thing that is asked. */
+const untouched = computed(() => found.value.open.length === items.value.length);
 const done = computed(() => found.value.open.length === 0);
 const TONES = { ok: 'good', mend: 'mind', scrap: 'stop' } as const;
 const WORDS = { ok: 'Sound', mend: 'Mend it', scrap: 'Scrap it' } as const;
@@ -100,7 +103,7 @@ function allGood() {
       </li>
     </ol>
     <div aria-live="polite" class="mt-3 border-t border-line pt-3">
-      <p v-if="!done" class="text-soft">
+      <p v-if="!done && !untouched" class="text-soft">
         {{ items.length - found.open.length }} of {{ items.length }} inspected.
         <button type="button" class="underline" @click="allGood">The rest is good</button>
       </p>
@@ -124,11 +127,17 @@ function allGood() {
       <textarea v-model="note" class="field mt-1 h-16 font-normal" maxlength="1000" />
     </label>
     <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
-    <div class="mt-3 flex flex-wrap items-center gap-3">
-      <button type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
-        {{ !done ? 'Check all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Save' }}
-      </button>
-      <p class="text-sm text-soft">{{ inspection.storing }}</p>
-    </div>
+    <p class="mt-3 text-sm text-soft">{{ inspection.storing }}</p>
+    <ActionBar>
+      <div class="flex flex-wrap items-center gap-3">
+        <button v-if="untouched" type="button" class="press press-main" :disabled="keeping.state.value === 'sending'" @click="(allGood(), keep())">
+          All sound
+        </button>
+        <button v-else type="button" class="press press-main" :disabled="!done || keeping.state.value === 'sending'" @click="keep">
+          {{ !done ? 'Check all of it first' : found.outcome === 'scrap' ? 'Scrap it' : 'Save' }}
+        </button>
+        <span v-if="untouched" class="text-soft max-sm:hidden">Or tap what you found.</span>
+      </div>
+    </ActionBar>
   </section>
 </template>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+/** What the pages of a handover say, to look at on a screen: a line a part, one open at a time. The paper itself is `HandoverPaper`. */
+import type { HandoverSheet } from '@banter/contract';
+import { labelled } from '@banter/core';
+import { computed } from 'vue';
+import SheetDrawing from '../../paper/SheetDrawing.vue';
+
+const props = defineProps<{ sheet: HandoverSheet; note: string; first: string; besides?: readonly string[] }>();
+/** The part that stands open stands first; `besides` are shown elsewhere. */
+const parts = computed(() => {
+  const all = props.sheet.sections.filter(({ key }) => !props.besides?.includes(key));
+  return [...all.filter(({ key }) => key === props.first), ...all.filter(({ key }) => key !== props.first)];
+});
+/** The drawing that belongs to a part. */
+const DRAWN: Record<string, readonly ('side' | 'letter' | 'clock')[]> = { ring: ['side', 'letter'], contacts: ['clock'] };
+const drawn = (key: string) => (DRAWN[key] ?? []).filter((which) => props.sheet.drawings[which]);
+</script>
+
+<template>
+  <div>
+    <details v-for="part in parts" :key="part.key" name="handover-part" :open="part.key === first" class="group/part border-b border-line">
+      <summary class="flex min-h-12 cursor-pointer items-center gap-3">
+        <span aria-hidden="true" class="w-3 text-soft group-open/part:rotate-90">▸</span>
+        <span class="font-semibold">{{ part.title }}</span>
+      </summary>
+      <div class="space-y-1.5 pb-3 pl-6">
+        <p v-for="line in part.lines" :key="line.key">
+          <strong v-if="line.label">{{ labelled(line.label) }}</strong> {{ line.text }}
+        </p>
+        <div v-if="drawn(part.key).length > 0" class="flex gap-4">
+          <SheetDrawing v-for="which in drawn(part.key)" :key="which" class="max-w-44 grow basis-0" :sheet="sheet" :which="which" />
+        </div>
+      </div>
+    </details>
+    <p v-if="note" class="mt-3 border-2 border-deep p-3 whitespace-pre-line">{{ note }}</p>
+    <p v-for="caution in sheet.cautions" :key="caution" class="mt-1.5 text-sm text-soft">{{ caution }}</p>
+  </div>
+</template>
