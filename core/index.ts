@@ -7,7 +7,17 @@ export { unknownReason, wordReason, type Reason, type ReasonWords } from './reas
 export * from './rules/index.ts';
 
 export * from './measure/index.ts';
-export { BREEDS, breedOf, guessedWeightKg, unusualWeight, type BackOutClass, type Breed, type CoatClass, type Skull } from './breeds/breed-guide.ts';
+export {
+  BREEDS,
+  breedOf,
+  guessedWeightKg,
+  unusualWeight,
+  type BackOutClass,
+  type Breed,
+  type CoatClass,
+  type EarSet,
+  type Skull,
+} from './breeds/breed-guide.ts';
 
 export * from './check/index.ts';
 

@@ -26,7 +26,7 @@ async function beginWith(page: Page, name = 'Yarrow', setting = 'yard', what?: s
   await page.getByRole('button', { name: `Begin with ${name}` }).click();
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
-const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true }).click();
 const kept = (page: Page) => expect(page.getByText('All of it is saved.')).toBeVisible({ timeout: 20_000 });
 /** The tab dies without a word: no unload, nothing flushed; another is opened. */
 async function killed(page: Page, context: BrowserContext): Promise<Page> {
@@ -70,7 +70,7 @@ test('a morning with no signal: the tab killed three times, then signal; every t
   cold = await killed(cold, context);
   await expect(cold.getByText('Wind from the bog.')).toBeVisible();
   await expect(cold.getByText(/^11 entries safe on this device/)).toBeVisible();
-  await tap(cold, 'End the session');
+  await tap(cold, 'End');
   await expect(cold.getByRole('heading', { name: /^Over after/ })).toBeVisible();
   await expect(cold.getByText(/^12 entries safe on this device/)).toBeVisible();
   await cold.close({ runBeforeUnload: false });
@@ -119,7 +119,7 @@ test('guards stand above the press in words; a ceiling bars it, and nothing prop
   await tap(page, /too much/);
   await expect(guards.getByText('5 was too much for this dog: 5 is not pressed.')).toBeVisible();
   // It was only a twig: taken back, the ceiling goes with it.
-  await tap(page, 'Take the last back');
+  await tap(page, 'Undo');
   await expect(page.getByRole('button', { name: /^Press 5$/ })).toBeVisible();
   await tap(page, /too much/);
   await kept(page);
@@ -140,7 +140,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await tap(page, /did it/);
   await kept(page);
   // The next session knows what was needed here.
-  await tap(page, 'End the session');
+  await tap(page, 'End');
   await page.reload();
   await beginWith(page);
   await tap(page, 'Contact good');
@@ -156,7 +156,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await tap(page, 'The battery was the cause');
   await expect(page.getByText('Looked why it needs more: it was the battery')).toBeVisible();
   // In another setting it starts low; carried to where it needs more, it rises by a tap and not by itself.
-  await tap(page, 'End the session');
+  await tap(page, 'End');
   await beginWith(page, 'Yarrow', 'home');
   await expect(page.getByLabel('Level')).toHaveValue('1');
   await page.getByLabel('Where').selectOption({ label: 'yard' });
@@ -169,7 +169,7 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
 test('the level it notices is found by an up-down run from the lowest, with the rule shown and contact first', async ({ page }) => {
   await page.setViewportSize(phone);
   const dogId = await dressedDog(page);
-  await beginWith(page, 'Yarrow', 'home', 'Find the level it notices');
+  await beginWith(page, 'Yarrow', 'home', 'Find its level');
   await expect(page.getByRole('heading', { name: 'Feel the contact first.' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Press / })).toHaveCount(0);
   await tap(page, 'Contact good');
@@ -186,7 +186,7 @@ test('the level it notices is found by an up-down run from the lowest, with the 
   }
   await expect(page.getByRole('heading', { name: '6 turns: that is a run.' })).toBeVisible();
   await expectAccessible(page);
-  await tap(page, 'End the session');
+  await tap(page, 'End');
   await kept(page);
   const { sessions } = await levels(page, dogId);
   expect(sessions).toMatchObject([{ purpose: 'finding' }]);
@@ -242,7 +242,7 @@ test('a session of this phone that was ended is no other’s, and contact once f
   await kept(page);
   // The kennel knows it as one that nobody has ended yet.
   await page.reload();
-  await tap(page, 'End the session');
+  await tap(page, 'End');
   await tap(page, 'Next dog');
   await beginWith(page);
   await kept(page);

@@ -16,30 +16,40 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(page.getByText('Lay out the rig with its backup')).toBeVisible();
   await page.getByLabel('To whom').fill('Ida Fell');
   await page.getByLabel('Whom they call').fill('Robin, 01632 960 123');
+  await page.getByRole('tab', { name: 'Note and units' }).click();
   await page.getByRole('radio', { name: 'inches, pounds' }).click();
   await page.getByLabel('What else they should know').fill('Eats after the walk.');
   // Typed work survives a reload.
   await page.reload();
   await expect(page.getByLabel('Whom they call')).toHaveValue('Robin, 01632 960 123');
+  // On paper all of it, on the screen a part at a time.
+  await page.emulateMedia({ media: 'print' });
   const paper = page.getByRole('article', { name: 'Handover of Yarrow' });
   await expect(paper).toContainText('6 left, 5 right');
   await expect(paper).toContainText('15 5/8 in');
   await expect(paper.getByRole('img', { name: /unrolled, to scale/ })).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
   // Which tool where is worked out, and said otherwise for this dog; the heel line is the same for everybody.
-  await page.getByText('Heel line, and which tool where').click();
+  await page.getByRole('tab', { name: 'Which tool where' }).click();
   await page.getByLabel('Heel line', { exact: true }).fill('shoulder at the trouser seam');
   await page.getByRole('button', { name: /^A slip lead for the first weeks/ }).click();
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(paper).toContainText('Shoulder at the trouser seam: the same for everybody who walks it.');
-  await expect(paper).toContainText('A slip lead for the first weeks, its stopper set');
+  await page.getByRole('button', { name: 'Save tools' }).click();
+  await expect(page.getByRole('button', { name: 'Save tools' })).toBeDisabled();
+  await page.getByRole('tab', { name: 'Pages' }).click();
+  const looked = page.getByRole('tabpanel');
+  await expect(looked).toContainText('A slip lead for the first weeks, its stopper set');
+  await looked.getByText('Ring and side').click();
+  await expect(looked).toContainText('Shoulder at the trouser seam: the same for everybody who walks it.');
   await expectAccessible(page);
   // Printed from a dark screen it is dark on white all the same.
   await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
+  await expect(paper).toContainText('Shoulder at the trouser seam: the same for everybody who walks it.');
   expect(await paper.evaluate((one) => getComputedStyle(one).color)).toBe('rgb(24, 39, 35)');
   await page.emulateMedia({ media: 'screen', colorScheme: 'light' });
   await page.getByRole('button', { name: 'Save handover' }).click();
   await expect(page.getByRole('link', { name: 'The pages (PDF)' })).toBeVisible();
 
+  await page.getByRole('tab', { name: 'Owner’s link' }).click();
   await page.getByLabel('Whose').fill('Ida’s phone');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByText(/\/owner#[0-9a-f]{64}/).innerText();
@@ -86,9 +96,11 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   const choices = { gaugeSchool: 'pull-first', betweenSchool: 'finer', split: { left: 6, right: 6 }, start: null, ring: 'live', ringPlace: 'nape' };
   await put(page, `/api/plans/${uuidv7()}`, { dogId, collarId: collars.find(({ kind }) => kind === 'prong')!.id, kind: 'prong', choices, placeId: places[0]!.id, note: 'Grown.', at: now() }); // prettier-ignore
   await page.reload();
+  await page.getByRole('tab', { name: /^Since / }).click();
   const since = page.getByRole('region', { name: /^Since / });
   await expect(since).toContainText('6 left, 5 right');
   await expect(since).toContainText('6 left, 6 right');
+  await page.getByRole('tab', { name: 'Owner’s link' }).click();
   await page.getByText('What was done with them').click();
   await expect(page.getByText(/Ida’s phone took the pages/)).toBeVisible();
   await expect(page.getByText(/Ida’s phone ticked: /)).toBeVisible();

@@ -91,7 +91,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   // Eight days ago, before the contact failed, 9 to 11 were pressed and each drew what was asked: 9 was enough.
   await expect(page.getByText('last needed 9 here (yard)')).toBeVisible();
   await expect(page.getByText(/^The level needed here rose by 6\.5 since .*, and nobody has felt the contact since/)).toBeVisible();
-  await page.getByRole('button', { name: 'End the session' }).click();
+  await page.getByRole('button', { name: 'End', exact: true }).click();
   // The first question has its buttons where the alarm is shown; answered, the next one follows.
   await page.goto(`/dogs/${dogId}/levels`);
   await page.getByRole('button', { name: 'They do not' }).click();

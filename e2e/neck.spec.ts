@@ -243,7 +243,7 @@ test('the check at the door, on a phone: never green by default, and green once 
 test('the stand-in refuses what a real device could not do, and tells what it does', async ({ page }) => {
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck/contacts`);
-  await page.getByText('Stand-in device for Curlew').click();
+  await page.getByRole('tab', { name: 'Try without it' }).click();
   await page.getByRole('button', { name: 'Switch on' }).click();
   await expect(page.getByRole('alert')).toHaveText('The battery is flat: charge it first.');
   for (const [name, told] of [

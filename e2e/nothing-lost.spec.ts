@@ -119,7 +119,7 @@ test('what is typed on any screen is there after a reload, offline too: rules, a
     await expect(field()).toHaveValue(typed);
   }
   const nothing = () => Promise.resolve();
-  await survives('/house', nothing, () => page.getByRole('textbox', { name: 'Kennel' }), 'Gorse and Furze');
+  await survives('/house?section=kennel', nothing, () => page.getByRole('textbox', { name: 'Kennel' }), 'Gorse and Furze');
   await expect(page.getByText('Your unsaved changes are back.')).toBeVisible();
   await survives(`/dogs/${dogId}/growth`, nothing, () => page.getByRole('form', { name: /^Weigh/ }).getByRole('textbox', { name: 'Weight' }), '31.4');
   await survives(
@@ -133,7 +133,7 @@ test('what is typed on any screen is there after a reload, offline too: rules, a
   await survives('/locker?show=shopping', nothing, () => page.getByRole('textbox').first(), 'A coupler');
 
   // House rules saved without a connection wait, and are there after a reload; saved with one, they are the kennel's.
-  await page.goto('/house');
+  await page.goto('/house?section=kennel');
   await expect(page.getByRole('textbox', { name: 'Kennel' })).toHaveValue('Gorse and Furze');
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Save rules' }).click();

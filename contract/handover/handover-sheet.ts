@@ -159,6 +159,7 @@ export function handoverSheet(records: NeckPage, levels: LevelsPage, kennel: Ken
     cautions: [...OWNER_CAUTIONS, ...new Set(kinds.map((kind) => collarKind(kind).caution))],
     drawings: {
       neck: tape && {
+        breed: dog.breed,
         tape: {
           highMm: tape.highMm,
           ...(tape.midMm === undefined ? {} : { midMm: tape.midMm }),

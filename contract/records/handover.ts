@@ -13,6 +13,7 @@ const SheetDrawings = z.object({
     .object({
       tape: z.object({ highMm: z.number(), midMm: z.number().optional(), baseMm: z.number().optional(), lengthMm: z.number().optional() }),
       collars: z.array(z.looseObject({ kind: z.string() })),
+      breed: z.string().optional(),
       bands: z.array(z.object({ key: z.string(), label: z.string(), topMm: z.number(), widthMm: z.number(), strap: z.boolean() })),
     })
     .nullable(),

@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
+import { EARS_FOLDED, EARS_UP } from './breed-table.ts';
 import { BREEDS, breedOf, guessedWeightKg, unusualWeight } from '../index.ts';
 
 /** A general-purpose open list of breeds from the package registry, used here and nowhere in the product. */
@@ -28,6 +29,15 @@ describe('the breed guide', () => {
       for (const field of ['neckBuild', 'backOut', 'skull', 'coat', 'source'] as const)
         expect([breed.name, breed[field]]).toEqual([breed.name, expect.any(String)]);
     }
+  });
+
+  it('knows how ears stand, each breed named once and in the guide (common practice)', () => {
+    for (const name of ['German Shepherd', 'Siberian Husky', 'French Bulldog', 'Papillon']) expect(breedOf(name)?.ears).toBe('prick');
+    for (const name of ['Whippet', 'Greyhound', 'Rough Collie']) expect(breedOf(name)?.ears).toBe('folded');
+    for (const name of ['Labrador Retriever', 'Beagle', 'Bloodhound']) expect(breedOf(name)?.ears).toBe('drop');
+    const named = [...EARS_UP.split('|'), ...EARS_FOLDED.split('|')];
+    expect(new Set(named).size).toBe(named.length);
+    expect(named.filter((name) => breedOf(name)?.name !== name)).toEqual([]);
   });
 
   it('knows what the trade knows: sighthounds back out, flat faces are flat, toys have toy throats (common practice)', () => {

@@ -1,9 +1,12 @@
 import type { NeckBuild } from '../measure/neck-build.ts';
-import { BREED_TABLE, CROSS_TABLE } from './breed-table.ts';
+import { BREED_TABLE, CROSS_TABLE, EARS_FOLDED, EARS_UP } from './breed-table.ts';
 
 export type BackOutClass = 'easily' | 'usual' | 'rarely';
 export type Skull = 'long' | 'medium' | 'flat';
 export type CoatClass = 'smooth' | 'short' | 'double' | 'long' | 'curly' | 'wire' | 'hairless';
+
+/** How ears stand: hanging, up, or folded back or over. */
+export type EarSet = 'drop' | 'prick' | 'folded';
 
 /** What is usual in a breed or cross: adult weights in kg, neck, head, coat and throat. A guess, never a measurement. From memory. */
 export type Breed = {
@@ -15,6 +18,7 @@ export type Breed = {
   backOut: BackOutClass;
   skull: Skull;
   coat: CoatClass;
+  ears: EarSet;
   throat: 'toy' | 'breathing' | null;
   source: 'from memory';
 };
@@ -22,6 +26,8 @@ export type Breed = {
 const BUILDS: Record<string, NeckBuild> = { s: 'slender', a: 'average', h: 'heavy' };
 const BACK_OUT: Record<string, BackOutClass> = { e: 'easily', u: 'usual', r: 'rarely' };
 const SKULLS: Record<string, Skull> = { l: 'long', m: 'medium', f: 'flat' };
+const UP = new Set(EARS_UP.split('|'));
+const FOLDED = new Set(EARS_FOLDED.split('|'));
 const range = (text: string): [number, number] => text.split('-').map(Number) as [number, number];
 
 function read(table: string, cross: boolean): Breed[] {
@@ -39,6 +45,7 @@ function read(table: string, cross: boolean): Breed[] {
         backOut: BACK_OUT[back]!,
         skull: SKULLS[skull]!,
         coat,
+        ears: UP.has(name) ? 'prick' : FOLDED.has(name) ? 'folded' : 'drop',
         throat: throat === 't' ? 'toy' : throat === 'b' ? 'breathing' : null,
         source: 'from memory',
       };

@@ -190,3 +190,11 @@ Mongrel, small|5-10|5-10|a|u|m|short|-
 Mongrel, middling|10-25|10-25|a|u|m|short|-
 Mongrel, large|25-40|25-40|a|u|m|short|-
 `;
+
+/**
+ * How the ears of a breed stand, for its likeness in drawings: those that stand up, and those that fold back or over; all others hang. From memory.
+ */
+export const EARS_UP =
+  'Akita|Alaskan Malamute|American Eskimo Dog|Australian Cattle Dog|Australian Kelpie|Australian Terrier|Basenji|Beauceron|Belgian Shepherd|Boston Terrier|Bull Terrier|Cairn Terrier|Cardigan Welsh Corgi|Chihuahua|Chinese Crested Dog|Chow Chow|Dutch Shepherd|Eurasier|Finnish Spitz|French Bulldog|German Shepherd|Ibizan Hound|Keeshond|Miniature Bull Terrier|Mudi|Norwegian Elkhound|Papillon|Pembroke Welsh Corgi|Pharaoh Hound|Pomeranian|Samoyed|Schipperke|Scottish Terrier|Shiba Inu|Siberian Husky|West Highland White Terrier|White Swiss Shepherd Dog|Xoloitzcuintle|Yorkshire Terrier|German Shepherd × Malinois|Husky × German Shepherd|Jack Russell × Chihuahua';
+export const EARS_FOLDED =
+  'American Pit Bull Terrier|American Staffordshire Terrier|Bedlington Terrier|Border Collie|Borzoi|Bulldog|Greyhound|Irish Wolfhound|Italian Greyhound|Rough Collie|Scottish Deerhound|Shetland Sheepdog|Staffordshire Bull Terrier|Whippet|Lurcher (sighthound × working dog)|Collie × Greyhound';

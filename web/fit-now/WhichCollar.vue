@@ -3,6 +3,7 @@
 import { COLLAR_KIND_NAMES, collarKind, type CollarKindName, type KindFit } from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, type ScreenResult } from '@banter/core';
 import { computed } from 'vue';
+import KindMark from '../neck/KindMark.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 
 const props = defineProps<{ every: readonly KindFit[]; against: (kind: CollarKindName) => ScreenResult; toBuy: (kind: CollarKindName) => boolean }>();
@@ -37,7 +38,7 @@ const ranked = computed(() =>
         :aria-pressed="kind === name"
         @click="kind = name"
       >
-        {{ collarKind(name).name }}
+        <KindMark :kind="name" class="mr-1 size-6!" />{{ collarKind(name).name }}
       </button>
       <button type="button" class="press press-quiet min-h-12 shrink-0 max-sm:order-first" :aria-pressed="kind === null" @click="kind = null">
         What would you use?
@@ -46,6 +47,7 @@ const ranked = computed(() =>
     <ul v-if="kind === null && ranked.length > 0" class="mt-2 divide-y divide-line" aria-label="What fits">
       <li v-for="fit in ranked" :key="fit.kind">
         <button type="button" class="flex min-h-12 w-full flex-wrap items-center gap-x-3 py-1.5 text-left" @click="kind = fit.kind">
+          <KindMark :kind="fit.kind" />
           <strong class="min-w-32">{{ collarKind(fit.kind).name }}</strong>
           <span class="text-soft">{{ fit.line ?? fit.missing[0]?.says ?? '' }}</span>
           <span v-if="toBuy(fit.kind)" class="rounded border border-line px-1.5 text-sm font-semibold">buy</span>

@@ -4,16 +4,19 @@
  * right the dog's. `collar`, or several `collars`, are laid on it as bands at their real width and height, `bands` as plain ones.
  * The slot `over` draws on it, in mm from nape and ear base.
  */
-import { girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
+import { breedOf, girthAt, placeOnNeck, scaleBar, unrollNeck, type NeckTape } from '@banter/core';
 import { listWords } from '@banter/core';
 import { collarKind, type DrawnCollar, type PlainBand } from '@banter/contract';
 import { computed, useId } from 'vue';
 import { useUnits } from '../stores/units.ts';
+import NeckAnimal from './NeckAnimal.vue';
 import { headroom, onNeckDrawing } from './drawings.ts';
 
 const props = defineProps<{
   tape: NeckTape;
   name: string;
+  /** The breed as it is written, for the likeness of the animal. */
+  breed?: string;
   collar?: DrawnCollar | null;
   collars?: readonly DrawnCollar[];
   bands?: readonly PlainBand[];
@@ -26,11 +29,13 @@ const large = computed(() => props.size === 'large');
 const neck = computed(() => unrollNeck(props.tape));
 const laid = computed(() => props.collars ?? (props.collar ? [props.collar] : []));
 const text = computed(() => neck.value.widthMm / (large.value ? 31 : 24));
-const earHeight = computed(() => neck.value.levels[0].girthMm * 0.15);
+/** The animal's likeness, as far as its breed is known. */
+const breed = computed(() => breedOf(props.breed ?? ''));
+const earHeight = computed(() => neck.value.levels[0].girthMm * (breed.value?.ears === 'prick' ? 0.28 : 0.2));
 const margin = computed(() => ({
   left: text.value * 0.8,
   right: large.value ? text.value * 5.2 : text.value * 0.8,
-  top: Math.max(earHeight.value + (large.value ? text.value * 2 : 2), ...laid.value.map(headroom)),
+  top: Math.max(earHeight.value + (large.value ? text.value * 0.6 : 2), ...laid.value.map(headroom)),
   bottom: large.value ? text.value * 3.3 : text.value * 0.5,
 }));
 const box = computed(() => {
@@ -46,15 +51,6 @@ const throats = computed(() =>
       .map((level, index) => `${side * level.girthMm * (index < neck.value.levels.length ? 0.5 : 5 / 12)},${level.downMm}`)
       .join(' '),
   ),
-);
-const ears = computed(() =>
-  [10, 2].map((clock) => {
-    const { x } = placeOnNeck(neck.value, clock, 0);
-    const side = Math.sign(x);
-    const half = side * neck.value.levels[0].girthMm * 0.085;
-    const up = earHeight.value;
-    return `M${x - half},0 C${x - half},${-up * 0.7} ${x - half * 0.2},${-up} ${x + half * 0.35},${-up} C${x + half * 1.05},${-up} ${x + half * 1.3},${-up * 0.45} ${x + half},0 Z`;
-  }),
 );
 const hours = computed(() =>
   [
@@ -84,8 +80,15 @@ const site = { high: 'high', mid: 'mid', base: 'base' };
         <line x1="0" y1="0" x2="0" :y2="text * 0.55" stroke="var(--hide-deep)" :stroke-width="text * 0.12" />
       </pattern>
     </defs>
-    <path v-for="ear in ears" :key="ear" :d="ear" fill="var(--hide-deep)" opacity="0.85" />
-    <polygon :points="outline" fill="var(--hide)" />
+    <NeckAnimal
+      :high-mm="neck.levels[0].girthMm"
+      :base-mm="neck.levels[2].girthMm"
+      :length-mm="neck.lengthMm"
+      :outline="outline"
+      :ears="breed?.ears ?? 'drop'"
+      :coat="breed?.coat ?? 'smooth'"
+      :text="text"
+    />
     <polygon v-for="throat in throats" :key="throat" :points="throat" :fill="`url(#${id}-h)`" opacity="0.55" />
     <line
       v-for="(edge, index) in neck.edges"

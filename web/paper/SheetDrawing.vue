@@ -26,6 +26,7 @@ const ring = computed(() => drawings.value.side && { ...drawings.value.side, rin
     v-if="which === 'neck' && drawings.neck"
     :tape="drawings.neck.tape"
     :name="sheet.dogName"
+    v-bind="drawings.neck.breed ? { breed: drawings.neck.breed } : {}"
     :collars="collars"
     :bands="drawings.neck.bands"
     size="large"

@@ -3,15 +3,18 @@
  * The questions of a fit check in the order the hands go. At a desk all of them are in sight, the open one marked; on a phone the open one stands
  * alone under the thumb, and the others are a line each that opens. An answer opens the next that has none; the keys 1 to 4 answer the open one.
  */
-import { labelOf, questionsAsked } from '@banter/core';
+import { labelOf, questionsAsked, type EarSet } from '@banter/core';
 import type { AnyCollarKind } from '@banter/contract';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref } from 'vue';
+import HandPicture from '../drawings/HandPicture.vue';
+import { checkPictures } from '../drawings/hand-pictures.ts';
+import PicturePair from '../drawings/PicturePair.vue';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useUnits } from '../stores/units.ts';
 import ChoiceRow from './ChoiceRow.vue';
 
-const props = defineProps<{ kind: AnyCollarKind; errorAt: (path: string) => string }>();
+const props = defineProps<{ kind: AnyCollarKind; errorAt: (path: string) => string; ears?: EarSet }>();
 const answers = defineModel<Record<string, string | null>>('answers', { required: true });
 const counts = defineModel<Record<string, number | null>>('counts', { required: true });
 const units = useUnits();
@@ -103,6 +106,10 @@ useScreenKeys(
         beside
         @update:model-value="(value) => answer(row, value)"
       />
+      <PicturePair v-if="isOpen(row) && checkPictures(row.id)" class="pb-3" :good="checkPictures(row.id)![0].says" :bad="checkPictures(row.id)![1].says">
+        <template #good><HandPicture class="rounded bg-ground" :picture="checkPictures(row.id)![0]" v-bind="ears ? { ears } : {}" /></template>
+        <template #bad><HandPicture class="rounded bg-ground" :picture="checkPictures(row.id)![1]" v-bind="ears ? { ears } : {}" /></template>
+      </PicturePair>
     </div>
   </section>
 </template>

@@ -2,6 +2,8 @@
 /** The kinds of collar in a row, to go from one to the next on the bench; the one on it is marked. */
 import { COLLAR_KIND_NAMES, collarKind, type CollarKindName } from '@banter/contract';
 
+import KindMark from '../neck/KindMark.vue';
+
 defineProps<{ dogId: string; kind: CollarKindName }>();
 </script>
 
@@ -16,7 +18,7 @@ defineProps<{ dogId: string; kind: CollarKindName }>();
       :class="name === kind ? 'bg-felt font-semibold underline decoration-tape decoration-4 underline-offset-8' : 'text-soft'"
       :aria-current="name === kind ? 'page' : undefined"
     >
-      {{ collarKind(name).name }}
+      <KindMark :kind="name" class="mr-1.5 size-6!" />{{ collarKind(name).name }}
     </RouterLink>
   </nav>
 </template>

@@ -11,5 +11,5 @@ const lying = computed(() => drawnFits(props.here.fits, props.here.dog, props.he
 </script>
 
 <template>
-  <UnrolledNeck v-if="tape" :tape="tape" :name="here.dog.name" v-bind="lying" size="small" />
+  <UnrolledNeck v-if="tape" :tape="tape" :name="here.dog.name" :breed="here.dog.breed" v-bind="lying" size="small" />
 </template>

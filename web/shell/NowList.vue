@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Collars that are on dogs now, a row each, with what is done to each in one tap. */
 import type { WearingNow } from '@banter/contract';
+import KindMark from '../neck/KindMark.vue';
 import NowActions from './NowActions.vue';
 import type { NowActs } from './now-acts.ts';
 import { useNowWords } from './now-words.ts';
@@ -28,6 +29,7 @@ const PLACES = [12, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
     </div>
     <ul class="max-h-[50vh] divide-y divide-line overflow-y-auto">
       <li v-for="one in shown" :key="one.dogId + one.collarId" class="flex min-h-[52px] items-stretch pl-3">
+        <KindMark :kind="one.kind" class="mr-2 size-6! self-center" />
         <span class="min-w-0 grow self-center text-sm leading-tight">
           <span class="block truncate"
             ><strong>{{ one.dogName }}</strong> {{ one.collarName }}</span

@@ -207,7 +207,7 @@ async function keep() {
           <LawNote :law="lawSays" @place="leaf = 'place'" />
         </template>
         <template #neck>
-          <UnrolledNeck :tape="neckTapeOf(girths)!" :name="data!.dog.name" :collar="made?.drawn ?? null" size="large" />
+          <UnrolledNeck :tape="neckTapeOf(girths)!" :name="data!.dog.name" :breed="data!.dog.breed" :collar="made?.drawn ?? null" size="large" />
         </template>
         <template #place>
           <PlacePick v-model="placeId" :kind="kind" :places="data!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The fit check on the dog: questions in the order the hands go, the answers as an interval of slack, and the next step. */
-import { questionsAsked } from '@banter/core';
+import { breedOf, questionsAsked } from '@banter/core';
 import { COLLAR_KIND_NAMES, collarKind, FitCheck, houseOf, type NewFitCheck, RecordId, ringAtFor, z, nextStep } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
@@ -9,6 +9,7 @@ import { checkDrawing } from '../neck/drawings.ts';
 import { momentWords, todayIn } from '../parts/age.ts';
 import CheckQuestions from '../parts/CheckQuestions.vue';
 import { DogHeader } from '../shell/dog-header.ts';
+import PutOnSteps from '../drawings/PutOnSteps.vue';
 import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import ReasonList from '../parts/ReasonList.vue';
@@ -203,13 +204,17 @@ async function keep() {
             :ring-at="ringAtFor(plan.kind, plan.choices, house, data!.dog.worksOn)"
           />
         </template>
-        <CheckQuestions v-model:answers="draft.answers" v-model:counts="draft.counts" :kind="kind" :error-at="keeping.errorAt" />
+        <CheckQuestions
+          v-model:answers="draft.answers"
+          v-model:counts="draft.counts"
+          :kind="kind"
+          :error-at="keeping.errorAt"
+          :ears="breedOf(data!.dog.breed)?.ears ?? 'drop'"
+        />
         <WorkLeaves v-model="leaf" :leaves="leaves" label="Beside the check">
           <template #why><ReasonList v-if="foreseen" :reasons="kind.checkReasons(foreseen, units.speak, rules)" /></template>
           <template #on>
-            <ol class="list-decimal space-y-1 pl-5">
-              <li v-for="line in kind.putOn" :key="line">{{ line }}</li>
-            </ol>
+            <PutOnSteps :kind="plan.kind" :ears="breedOf(data!.dog.breed)?.ears ?? 'drop'" />
           </template>
           <template #before>
             <ol class="space-y-2" aria-label="Checks so far">

@@ -109,7 +109,14 @@ async function putAway(away: boolean) {
         <h1 class="mt-1">{{ step.sentence }}</h1>
       </template>
       <template #drawing>
-        <UnrolledNeck v-if="tape" :tape="tape" :name="data!.dog.name" v-bind="drawnFits(fits, data!.dog, kennel, data!.dressing)" size="large" />
+        <UnrolledNeck
+          v-if="tape"
+          :tape="tape"
+          :name="data!.dog.name"
+          :breed="data!.dog.breed"
+          v-bind="drawnFits(fits, data!.dog, kennel, data!.dressing)"
+          size="large"
+        />
         <p v-else class="py-10 text-center text-soft">The neck is drawn here, to scale, once the high girth is taped.</p>
       </template>
       <WorkLeaves v-model="leaf" :leaves="leaves" label="The record">
@@ -117,23 +124,25 @@ async function putAway(away: boolean) {
           <DogTimeline v-model:part="part" :dog-id="neck.dogId" :kennel="kennel" :record="record" :wears="wears" />
         </template>
         <template #worn>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-              <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}</span>
-              <span class="flex gap-4">
-                <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
-                <button type="button" class="text-soft underline" @click="setAside(fit, true)">
-                  Set aside
-                  <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
-                </button>
-              </span>
-            </li>
-          </ul>
-          <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
-            Set aside: {{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}.
-            <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
-          </p>
-          <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
+          <section aria-label="Fits">
+            <ul class="mt-1 divide-y divide-line">
+              <li v-for="fit in fits" :key="fit.plan.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+                <span class="block min-w-0 grow basis-60 first-letter:uppercase">{{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}</span>
+                <span class="flex gap-4">
+                  <RouterLink :to="{ path: `/dogs/${data!.dog.id}/check`, query: { kind: fit.plan.kind } }" class="underline">Check</RouterLink>
+                  <button type="button" class="text-soft underline" @click="setAside(fit, true)">
+                    Set aside
+                    <span class="sr-only">the {{ collarKind(fit.plan.kind).name.toLowerCase() }}</span>
+                  </button>
+                </span>
+              </li>
+            </ul>
+            <p v-for="fit in aside" :key="fit.plan.id" role="status" class="mt-2 text-soft">
+              Set aside: {{ wornFitLine(fit, units.speak) }}, {{ fit.plan.inputs.collar.name }}.
+              <button type="button" class="underline" @click="setAside(fit, false)">Wear it again</button>
+            </p>
+            <p v-if="ending.sentence.value" role="alert" class="text-stop">{{ ending.sentence.value }}</p>
+          </section>
         </template>
         <template #dog>
           <dl class="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">

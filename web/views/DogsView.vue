@@ -85,7 +85,7 @@ useScreenKeys('Dogs', [{ key: 'n', does: 'Add a dog', run: () => void router.pus
             class="relative grid grid-cols-[5.5rem_1fr] items-center gap-x-4 border-t border-line gap-y-1 py-3 hover:bg-felt md:grid-cols-[8.5rem_minmax(0,1.1fr)_minmax(0,1.6fr)_auto] md:gap-x-6"
           >
             <div class="self-center">
-              <UnrolledNeck v-if="row.neck" v-bind="row.neck" :name="row.name" size="small" />
+              <UnrolledNeck v-if="row.neck" v-bind="row.neck" :name="row.name" :breed="row.breed" size="small" />
               <div v-else class="flex h-14 items-center justify-center rounded border-2 border-dashed border-line text-sm text-soft">not taped</div>
             </div>
             <div class="min-w-0">

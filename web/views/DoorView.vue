@@ -78,7 +78,15 @@ const wash = { good: 'bg-good-wash text-good', mind: 'bg-mind-wash text-mind', s
         </div>
       </template>
       <template #drawing>
-        <UnrolledNeck v-if="tape" :tape="tape" :name="neck.page!.dog.name" :collars="lying.collars" :bands="lying.bands" size="small" />
+        <UnrolledNeck
+          v-if="tape"
+          :tape="tape"
+          :name="neck.page!.dog.name"
+          :breed="neck.page!.dog.breed"
+          :collars="lying.collars"
+          :bands="lying.bands"
+          size="small"
+        />
         <p v-else class="py-6 text-center text-soft">The neck is drawn here once the high girth is taped.</p>
       </template>
       <ul class="divide-y divide-line border-y border-line">

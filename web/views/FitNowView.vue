@@ -433,7 +433,12 @@ whenever(form, (now) => now.querySelector('input')?.focus({ preventScroll: true 
             />
           </template>
           <template #neck
-            ><UnrolledNeck :tape="{ highMm: girths.high!.result.girthMm }" :name="said.name" :collar="made?.drawn ?? null" size="large"
+            ><UnrolledNeck
+              :tape="{ highMm: girths.high!.result.girthMm }"
+              :name="said.name"
+              :breed="said.breed ?? ''"
+              :collar="made?.drawn ?? null"
+              size="large"
           /></template>
           <template #place>
             <PlacePick v-model="placeId" :kind="draft.kind!" :places="page!.places" :law="law" :error="keeping.errorAt('placeId')" @added="load" />

@@ -2,11 +2,23 @@
 /** Measuring a dog: the sites in the order the hands go, readings as people say them, and what they come to at once. */
 import type { NewTaping } from '@banter/contract';
 import { COLLAR_KIND_NAMES, collarKind, RecordId, Taping, Weighing, z, type CollarKindName } from '@banter/contract';
-import { isGirthSite, TAPE_CONTRADICTION_WORDS, TAPE_SITE_WORDS, TAPE_SITES, tapeContradictions, wordReason, type TapeSite as SiteName } from '@banter/core';
+import {
+  breedOf,
+  isGirthSite,
+  TAPE_CONTRADICTION_WORDS,
+  TAPE_SITE_WORDS,
+  TAPE_SITES,
+  tapeContradictions,
+  wordReason,
+  type TapeSite as SiteName,
+} from '@banter/core';
 import { whenever } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
+import { useEventListener } from '@vueuse/core';
 import { computed, nextTick, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import HandPicture from '../drawings/HandPicture.vue';
+import { tapePicture } from '../drawings/hand-pictures.ts';
 import UnrolledNeck from '../neck/UnrolledNeck.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
@@ -113,6 +125,13 @@ const asked = computed<readonly SiteName[]>(() => {
 const opened = ref<readonly SiteName[]>([]);
 const isOpen = (site: SiteName) => site === asked.value[0] || opened.value.includes(site) || isTyped(site);
 const form = ref<HTMLFormElement | null>(null);
+/** Where the hands are: the site whose readings have the cursor, else the first. */
+const handsAt = ref<SiteName | null>(null);
+const atSite = computed<SiteName>(() => handsAt.value ?? asked.value[0] ?? 'high');
+useEventListener('focusin', ({ target }) => {
+  const site = (target as HTMLElement).closest<HTMLElement>('fieldset[data-site]')?.dataset.site;
+  if (site) handsAt.value = site as SiteName;
+});
 async function openSite(site: SiteName) {
   opened.value = [...opened.value, site];
   await nextTick();
@@ -248,8 +267,11 @@ async function keep() {
           </p>
         </template>
         <template #drawing>
-          <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" size="large" />
-          <p v-else class="py-8 text-center text-soft">The neck is drawn here to scale as you type.</p>
+          <div class="grid grid-cols-2 items-center gap-2 lg:grid-cols-1">
+            <HandPicture class="mx-auto max-w-64" :picture="tapePicture(atSite)" :ears="breedOf(data!.dog.breed)?.ears ?? 'drop'" />
+            <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" :breed="data!.dog.breed" size="large" />
+            <p v-else class="text-center text-sm text-soft">The neck is drawn here to scale as you type.</p>
+          </div>
         </template>
         <template v-for="site in asked" :key="site">
           <button

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** What the pages of a handover say, to look at on a screen: a line a part, one open at a time. The paper itself is `HandoverPaper`. */
-import type { HandoverSheet } from '@banter/contract';
-import { labelled } from '@banter/core';
+import { COLLAR_KIND_NAMES, collarKind, type HandoverSheet } from '@banter/contract';
+import { breedOf, labelled } from '@banter/core';
 import { computed } from 'vue';
+import PutOnSteps from '../../drawings/PutOnSteps.vue';
+import KindMark from '../../neck/KindMark.vue';
 import SheetDrawing from '../../paper/SheetDrawing.vue';
 
 const props = defineProps<{ sheet: HandoverSheet; note: string; first: string; besides?: readonly string[] }>();
@@ -11,6 +13,8 @@ const parts = computed(() => {
   const all = props.sheet.sections.filter(({ key }) => !props.besides?.includes(key));
   return [...all.filter(({ key }) => key === props.first), ...all.filter(({ key }) => key !== props.first)];
 });
+/** What the owner puts on: the collars that are drawn, as far as their kinds are still known. */
+const kinds = computed(() => (props.sheet.drawings.neck?.collars ?? []).flatMap(({ kind }) => COLLAR_KIND_NAMES.filter((name) => name === kind)));
 /** The drawing that belongs to a part. */
 const DRAWN: Record<string, readonly ('side' | 'letter' | 'clock')[]> = { ring: ['side', 'letter'], contacts: ['clock'] };
 const drawn = (key: string) => (DRAWN[key] ?? []).filter((which) => props.sheet.drawings[which]);
@@ -31,6 +35,14 @@ const drawn = (key: string) => (DRAWN[key] ?? []).filter((which) => props.sheet.
           <SheetDrawing v-for="which in drawn(part.key)" :key="which" class="max-w-44 grow basis-0" :sheet="sheet" :which="which" />
         </div>
       </div>
+    </details>
+    <details v-for="kind in kinds" :key="kind" name="handover-part" class="group/part border-b border-line">
+      <summary class="flex min-h-12 cursor-pointer items-center gap-3">
+        <span aria-hidden="true" class="w-3 text-soft group-open/part:rotate-90">▸</span>
+        <KindMark :kind="kind" />
+        <span class="font-semibold">How the {{ collarKind(kind).name.toLowerCase() }} goes on</span>
+      </summary>
+      <PutOnSteps class="pb-3" :kind="kind" :ears="breedOf(sheet.drawings.neck?.breed ?? '')?.ears ?? 'drop'" />
     </details>
     <p v-if="note" class="mt-3 border-2 border-deep p-3 whitespace-pre-line">{{ note }}</p>
     <p v-for="caution in sheet.cautions" :key="caution" class="mt-1.5 text-sm text-soft">{{ caution }}</p>

@@ -217,7 +217,7 @@ const {
           />
         </div>
       </section>
-      <ActionBar v-if="changed || saved || keeping.state.value !== 'still'">
+      <ActionBar>
         <SaveBar
           by="lead"
           :keeping="keeping"

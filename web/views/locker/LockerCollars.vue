@@ -5,6 +5,7 @@ import { countOf, PIECE_WORDS } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import KindMark from '../../neck/KindMark.vue';
 import StockStart from '../../parts/StockStart.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
@@ -66,7 +67,7 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
     </p>
     <p v-if="search.trim() !== '' && found.length === 0" class="mt-3" role="status">No collar matches.</p>
     <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
-      <h2 class="text-soft">{{ group.title }}</h2>
+      <h2 class="flex items-center gap-2 text-soft"><KindMark :kind="group.kind" />{{ group.title }}</h2>
       <ul class="mt-1 divide-y divide-line border-y border-line">
         <li v-for="collar in group.collars" :key="collar.id" class="relative flex flex-wrap items-center gap-x-6 gap-y-1 py-3 hover:bg-felt">
           <RouterLink :to="`/locker/${collar.id}`" class="w-40 font-display text-lg font-semibold no-underline before:absolute before:inset-0">

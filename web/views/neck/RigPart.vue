@@ -19,6 +19,10 @@ import { computed, onMounted, ref } from 'vue';
 import RigDiagram from '../../neck/RigDiagram.vue';
 import FieldFrame from '../../parts/FieldFrame.vue';
 import ReasonList from '../../parts/ReasonList.vue';
+import SaidBar from '../../parts/SaidBar.vue';
+import ActionBar from '../../work/ActionBar.vue';
+import WorkLeaves, { type Leaf } from '../../work/WorkLeaves.vue';
+import WorkScreen from '../../work/WorkScreen.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useUnits } from '../../stores/units.ts';
@@ -81,6 +85,22 @@ const missing = computed(() =>
     .filter((role) => !role.parts.every((one) => parts.value.some((part) => part.kind === one.kind)))
     .map(({ id }) => id),
 );
+type LeafId = 'mend' | 'usual' | 'why' | 'parts' | 'missing';
+const leaf = ref<LeafId>('mend');
+const leaves = computed((): Leaf<LeafId>[] => [
+  ...(proposals.value.length > 0 ? [{ id: 'mend' as const, name: 'Mend it' }] : []),
+  { id: 'usual', name: 'Usual rigs' },
+  ...(reasons.value.length > 0 ? [{ id: 'why' as const, name: 'Why' }] : []),
+  ...(parts.value.length > 0 ? [{ id: 'parts' as const, name: 'Parts' }] : []),
+  ...(parts.value.length > 0 && missing.value.length > 0 ? [{ id: 'missing' as const, name: 'Not in it', mark: 'mind' as const }] : []),
+]);
+/** The one thing to press: the usual rig where there is none, else what mends most of what is not sound. */
+const best = computed(() => {
+  const usual = templates.value[0]?.template;
+  if (parts.value.length === 0) return usual ? { does: 'Take usual rig', says: usual.name, rig: rigOfTemplate(usual, catalogue.value) } : null;
+  const [mend] = proposals.value;
+  return mend && !judged.value?.sound ? { does: 'Mend it', says: mend.says, rig: [...parts.value, ...mend.parts] } : null;
+});
 function change(part: FittedRigPart) {
   relay(parts.value.map((one) => (one.id === part.id ? part : one)));
 }
@@ -91,73 +111,36 @@ function remove(id: string) {
 </script>
 
 <template>
-  <div>
-    <div aria-live="polite">
+  <WorkScreen drawing="The rig" style="--beside-drawing: 27rem; --beside-drawing-desk: 24rem; --drawing-column: 31rem">
+    <template #decision>
       <VerdictMark :tone="said.tone" :word="said.word" />
       <h1 class="mt-1">{{ said.sentence }}</h1>
-    </div>
-    <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
-      <div class="space-y-5 self-start">
-        <section v-if="parts.length > 0" class="sheet" aria-label="The rig">
-          <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
-          <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
-            <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
-            <span>Tap a part to say more of it, or to take it out.</span>
-          </p>
-          <RigPartCard
-            v-if="chosenPart"
-            :key="chosenPart.id"
-            :dog-id="neck.dogId"
-            class="mt-3"
-            :part="chosenPart"
-            :gear="neck.page.gear"
-            @piece="neck.load"
-            @change="change"
-            @remove="remove(chosenPart.id)"
-            @close="chosen = null"
-          />
-          <div class="mt-3 flex flex-wrap gap-2">
-            <button v-if="!adding" type="button" class="press press-plain" @click="adding = true">Add a part</button>
-            <button v-if="neck.dressing.canUndo.value" type="button" class="press press-quiet" @click="neck.dressing.undo()">Undo</button>
-            <button type="button" class="press press-quiet" @click="relay([])">Begin afresh</button>
-          </div>
-          <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
-            <FieldFrame v-slot="{ id }" label="Part">
-              <select :id="id" v-model="kind" class="field">
-                <option v-for="(part, name) in RIG_CATALOGUE.parts" :key="name" :value="name">{{ part.name }}</option>
-              </select>
-            </FieldFrame>
-            <FieldFrame v-slot="{ id }" label="From">
-              <select :id="id" v-model="from" class="field">
-                <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
-              </select>
-            </FieldFrame>
-            <FieldFrame v-slot="{ id }" label="To">
-              <select :id="id" v-model="to" class="field">
-                <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
-              </select>
-            </FieldFrame>
-            <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
-            <div class="flex gap-2 sm:col-span-3">
-              <button type="submit" class="press press-plain">Add it</button>
-              <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
-            </div>
-          </form>
-        </section>
-        <section v-if="reasons.length > 0" class="sheet" aria-label="Why">
-          <h2>Why</h2>
-          <ReasonList class="mt-2" :reasons="reasons" />
-          <template v-if="routes.length > 0">
-            <h3 class="mt-3">{{ routes.length === 1 ? 'One route' : 'Routes that share no part' }}</h3>
-            <ol class="mt-1 list-decimal pl-5 text-[0.95rem]">
-              <li v-for="route in routes" :key="route">{{ route }}</li>
-            </ol>
-          </template>
-        </section>
-      </div>
-      <div class="space-y-5 self-start">
-        <section v-if="proposals.length > 0" class="sheet" aria-label="What would mend it">
-          <h2>What would mend it</h2>
+    </template>
+    <template #drawing>
+      <template v-if="parts.length > 0">
+        <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
+        <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
+          <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
+          <span>Tap a part to say more of it, or to take it out.</span>
+        </p>
+        <RigPartCard
+          v-if="chosenPart"
+          :key="chosenPart.id"
+          :dog-id="neck.dogId"
+          class="mt-3"
+          :part="chosenPart"
+          :gear="neck.page.gear"
+          @piece="neck.load"
+          @change="change"
+          @remove="remove(chosenPart.id)"
+          @close="chosen = null"
+        />
+      </template>
+      <p v-else class="py-10 text-center text-soft">The rig is drawn here, from the hand to the dog.</p>
+    </template>
+    <WorkLeaves v-model="leaf" :leaves="leaves" label="The rig and what would mend it">
+      <template #mend>
+        <section aria-label="What would mend it">
           <ul class="mt-1 divide-y divide-line">
             <li v-for="one in proposals" :key="one.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
               <span class="min-w-0 grow basis-44">
@@ -174,42 +157,87 @@ function remove(id: string) {
             </li>
           </ul>
         </section>
-        <section class="sheet" aria-label="Usual rigs">
-          <h2>Usual rigs</h2>
-          <p v-if="templates.length === 0" class="mt-1">
-            Nothing that a leash goes to lies on this neck yet.
-            <RouterLink :to="`/dogs/${neck.dogId}/bench`" class="underline">To the bench</RouterLink>
-          </p>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="{ template, wants } in templates" :key="template.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
-              <span class="min-w-0 grow basis-44">
-                <span class="block font-semibold">{{ template.name }}</span>
-                <span class="block text-sm text-soft">{{ template.says }} {{ wantsWords(wants) }}</span>
-              </span>
-              <button
-                type="button"
-                class="press"
-                :class="parts.length === 0 && template === templates[0]?.template ? 'press-main' : 'press-plain'"
-                @click="relay(rigOfTemplate(template, catalogue))"
-              >
-                Take<span class="sr-only">: {{ template.name }}</span>
-              </button>
-            </li>
-          </ul>
-        </section>
-        <section v-if="parts.length > 0 && missing.length > 0" class="sheet" aria-label="On the neck, not in the rig">
-          <h2>On the neck, not in the rig</h2>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="collar in missing" :key="collar" class="flex items-center gap-3 py-2">
-              <span class="grow first-letter:uppercase">{{ roleWords(collar) }}</span>
-              <button type="button" class="press press-quiet" @click="relay(layIn(parts, collar, catalogue))">
-                Lay it in<span class="sr-only">: {{ roleWords(collar) }}</span>
-              </button>
-            </li>
-          </ul>
-          <p class="mt-1 text-sm text-soft">Laid in without a tie it holds nothing: add what joins it.</p>
-        </section>
-      </div>
-    </div>
-  </div>
+      </template>
+      <template #usual>
+        <p v-if="templates.length === 0" class="mt-1">
+          Nothing that a leash goes to lies on this neck yet.
+          <RouterLink :to="`/dogs/${neck.dogId}/bench`" class="underline">To the bench</RouterLink>
+        </p>
+        <ul class="mt-1 divide-y divide-line">
+          <li v-for="{ template, wants } in templates" :key="template.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2.5">
+            <span class="min-w-0 grow basis-44">
+              <span class="block font-semibold">{{ template.name }}</span>
+              <span class="block text-sm text-soft">{{ template.says }} {{ wantsWords(wants) }}</span>
+            </span>
+            <button
+              type="button"
+              class="press"
+              :class="parts.length === 0 && template === templates[0]?.template ? 'press-main' : 'press-plain'"
+              @click="relay(rigOfTemplate(template, catalogue))"
+            >
+              Take<span class="sr-only">: {{ template.name }}</span>
+            </button>
+          </li>
+        </ul>
+      </template>
+      <template #why>
+        <ReasonList :reasons="reasons" />
+        <template v-if="routes.length > 0">
+          <h3 class="mt-3">{{ routes.length === 1 ? 'One route' : 'Routes that share no part' }}</h3>
+          <ol class="mt-1 list-decimal pl-5 text-[0.95rem]">
+            <li v-for="route in routes" :key="route">{{ route }}</li>
+          </ol>
+        </template>
+      </template>
+      <template #parts>
+        <div class="mt-3 flex flex-wrap gap-2">
+          <button v-if="!adding" type="button" class="press press-plain" @click="adding = true">Add a part</button>
+          <button type="button" class="press press-quiet" @click="relay([])">Begin afresh</button>
+        </div>
+        <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
+          <FieldFrame v-slot="{ id }" label="Part">
+            <select :id="id" v-model="kind" class="field">
+              <option v-for="(part, name) in RIG_CATALOGUE.parts" :key="name" :value="name">{{ part.name }}</option>
+            </select>
+          </FieldFrame>
+          <FieldFrame v-slot="{ id }" label="From">
+            <select :id="id" v-model="from" class="field">
+              <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
+            </select>
+          </FieldFrame>
+          <FieldFrame v-slot="{ id }" label="To">
+            <select :id="id" v-model="to" class="field">
+              <option v-for="(joint, name) in RIG_CATALOGUE.joints" :key="name" :value="name">{{ joint.name }}</option>
+            </select>
+          </FieldFrame>
+          <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
+          <div class="flex gap-2 sm:col-span-3">
+            <button type="submit" class="press press-plain">Add it</button>
+            <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+          </div>
+        </form>
+      </template>
+      <template #missing>
+        <ul class="mt-1 divide-y divide-line">
+          <li v-for="collar in missing" :key="collar" class="flex items-center gap-3 py-2">
+            <span class="grow first-letter:uppercase">{{ roleWords(collar) }}</span>
+            <button type="button" class="press press-quiet" @click="relay(layIn(parts, collar, catalogue))">
+              Lay it in<span class="sr-only">: {{ roleWords(collar) }}</span>
+            </button>
+          </li>
+        </ul>
+        <p class="mt-1 text-sm text-soft">Laid in without a tie it holds nothing: add what joins it.</p>
+      </template>
+    </WorkLeaves>
+    <template #action>
+      <ActionBar v-if="best || neck.dressing.canUndo.value">
+        <SaidBar :telling="neck.telling" />
+        <div class="flex flex-wrap items-center gap-3">
+          <button v-if="best" type="button" class="press press-main" @click="relay(best.rig)">{{ best.does }}</button>
+          <button v-if="neck.dressing.canUndo.value" type="button" class="press press-plain" @click="neck.dressing.undo()">Undo</button>
+          <span v-if="best" class="text-sm text-soft max-sm:hidden">{{ best.says }}</span>
+        </div>
+      </ActionBar>
+    </template>
+  </WorkScreen>
 </template>

@@ -91,7 +91,7 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
       <h1 class="mt-1">{{ said.sentence }}</h1>
     </template>
     <template #drawing>
-      <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :collars="lying.collars" :bands="lying.bands" size="large">
+      <UnrolledNeck v-if="tape" :tape="tape" :name="dog.name" :breed="dog.breed" :collars="lying.collars" :bands="lying.bands" size="large">
         <template #over="{ neck: map, text }">
           <StackOverlay :dressed="dressed" :map="map" :text="text" :collars="lying.collars" />
           <StackHandles :bands="lying.places" :half-mm="map.widthMm / 2" :text="text" @move="moveOnMap" />

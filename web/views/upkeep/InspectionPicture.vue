@@ -2,18 +2,19 @@
 /** What a good one and a bad one look like, side by side, drawn by us. The fault is in another line, and is named below. */
 import type { InspectionPicture } from '@banter/core';
 import { computed } from 'vue';
+import PicturePair from '../../drawings/PicturePair.vue';
 import { PICTURES } from './inspection-pictures.ts';
 
 const props = defineProps<{ picture: InspectionPicture; good: string; bad: string }>();
 const sides = computed(() => [
-  { name: 'good', says: props.good, drawn: PICTURES[props.picture].good },
-  { name: 'bad', says: props.bad, drawn: PICTURES[props.picture].bad },
+  { name: 'good' as const, says: props.good, drawn: PICTURES[props.picture].good },
+  { name: 'bad' as const, says: props.bad, drawn: PICTURES[props.picture].bad },
 ]);
 </script>
 
 <template>
-  <div class="flex gap-3">
-    <figure v-for="side in sides" :key="side.name" class="m-0 w-24">
+  <PicturePair :good="good" :bad="bad">
+    <template v-for="side in sides" :key="side.name" #[side.name]>
       <svg
         viewBox="0 0 96 60"
         class="block h-auto w-full rounded bg-ground"
@@ -29,10 +30,6 @@ const sides = computed(() => [
         <circle v-for="dot in side.drawn.dots ?? []" :key="dot.x" :cx="dot.x" :cy="dot.y" :r="dot.r" fill="var(--steel)" />
         <path v-for="d in side.drawn.fault ?? []" :key="d" :d="d" stroke="var(--stop)" stroke-width="3.4" />
       </svg>
-      <figcaption class="mt-1 flex items-baseline gap-1 text-sm leading-tight text-soft">
-        <span aria-hidden="true" :class="side.name === 'good' ? 'text-good' : 'text-stop'">{{ side.name === 'good' ? '✓' : '✕' }}</span>
-        {{ side.says }}
-      </figcaption>
-    </figure>
-  </div>
+    </template>
+  </PicturePair>
 </template>
