@@ -62,6 +62,7 @@ export { lawOf, type LawResult, type LawWord, type Place } from './screen/local-
 export { clearOfWindpipe, hoursApart, PLACEMENT_SCHOOLS, placeInSchool, placesOverlap, type PlacementSchool } from './neck/contact-place.ts';
 
 export { acrossAtClock, angleAtClock, pointAtClock } from './neck/clock.ts';
+export { spelled } from './units/spelling.ts';
 export { girthAt, girthProfile, type NeckLevel, type NeckTape } from './neck/girth-profile.ts';
 export { placeOnNeck, spansOnNeck, unrollNeck, type NeckPoint, type OutlineEdge, type UnrolledNeck } from './neck/unrolled-neck.ts';
 export { scaleBar } from './neck/scale-bar.ts';

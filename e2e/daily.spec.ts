@@ -71,6 +71,7 @@ test('gear is looked at whole with what good and bad look like; a poor copy is s
   await page.getByRole('tab', { name: 'What it wears' }).click();
   await expect(page.getByRole('tabpanel').getByText(/^remote collar/i)).toBeVisible();
   await expect(page.getByRole('tabpanel').getByText(/prong/i)).toHaveCount(0);
+  await page.getByRole('tab', { name: 'What happened' }).click();
   await expect(page.getByText(/was scrapped\./)).toBeVisible();
   // Looked at again, it was none: it comes back into the locker, not onto the dog.
   await page.goto('/upkeep');

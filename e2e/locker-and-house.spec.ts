@@ -179,6 +179,7 @@ test('what a dog no longer wears is set aside, taken back with one press, and bo
   await expect(happened.getByText('Remote electronic Curlew is no longer worn.')).toBeVisible();
   await expect(happened.getByText('Remote electronic Curlew is worn again.')).toBeVisible();
   await page.reload();
+  await page.getByRole('tab', { name: 'What it wears' }).click();
   await expect(fits.getByRole('listitem')).toHaveCount(2);
 });
 

@@ -15,6 +15,7 @@ test('a dog is dressed and undressed: one tap each, alarms on every screen, undo
   await expect(heading(page)).toHaveText('Put on Hazel, then Curlew.');
   await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(heading(page)).toHaveText('Yarrow wears Hazel and Curlew.');
+  await page.getByRole('tab', { name: 'Watched' }).click();
   await page.getByRole('radio', { name: 'Playing' }).click();
   await expect(heading(page)).toHaveText(/^Hazel: A prong is worn only while supervised, and the dog is playing/);
   // The alarm stands on every screen, not on this one alone.
@@ -23,6 +24,7 @@ test('a dog is dressed and undressed: one tap each, alarms on every screen, undo
   await expect(page.getByRole('listitem').filter({ hasText: 'Yarrow, Hazel: A prong is worn only while supervised' })).toBeVisible();
   // At night the receiver has an alarm of its own beside it.
   await page.getByRole('link', { name: 'Fix' }).first().click();
+  await page.getByRole('tab', { name: 'Watched' }).click();
   await page.getByRole('radio', { name: 'Worked' }).click();
   await expect(page.getByRole('button', { name: /^\d+ alerts?/ })).toHaveCount(0);
   await page.getByRole('button', { name: /^Take off\s*: prong/ }).click();
@@ -52,7 +54,7 @@ test('the stack is moved by mouse on the map, by drag in the list and by keys, a
   await page.mouse.up();
   await expect(heading(page)).toHaveText(/^remote electronic Curlew lies above prong Hazel: the training collar belongs directly behind the ears/i);
   await expectOrder(page, ['Remote electronic Curlew', 'Prong Hazel']);
-  await page.getByRole('button', { name: 'Put them in order' }).click();
+  await page.getByRole('button', { name: 'Fix order' }).click();
   await expectOrder(page, ['Prong Hazel', 'Remote electronic Curlew']);
   // By keys.
   await page.getByRole('button', { name: /^Prong Hazel, number 1 from the ears/i }).focus();
@@ -147,6 +149,7 @@ test('a photo goes with a look; what is no photo is refused in words, and what w
   await expect(page.getByText('Picked up where you left off.')).toBeVisible();
   await expect(page.getByLabel(/^Note/)).toHaveValue('Under the left contact');
   await page.getByRole('button', { name: 'Save skin check' }).click();
+  await page.getByRole('tab', { name: 'Looks so far' }).click();
   await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toBeVisible();
   await expect(page.getByText('Under the left contact')).toBeVisible();
 });
@@ -177,6 +180,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(heading(page)).toHaveText(/^One backup/);
   // Whether a carabiner is made for load is asked once for that piece, in whichever rig it hangs.
+  await page.getByRole('tab', { name: 'Usual rigs' }).click();
   await page.getByRole('button', { name: /^Take\s*: Carabiner, dead ring to flat collar/ }).click();
   await rig.getByRole('button', { name: 'carabiner', exact: true }).click();
   await page.getByLabel('Which piece').selectOption({ label: 'Small steel' });
@@ -187,12 +191,14 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await expect(page.getByText('rated for load')).toBeVisible();
   await page.goto(`/dogs/${dogId}/neck/rig`);
   // A loop and a loose end are named, not refused.
+  await page.getByRole('tab', { name: 'Parts' }).click();
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page.getByLabel('Part', { exact: true }).selectOption({ label: 'snap' });
   await page.getByLabel('From', { exact: true }).selectOption({ label: 'hand' });
   await page.getByLabel('To', { exact: true }).selectOption({ label: 'hand' });
   await expect(page.getByText('A part from a joint back to itself holds nothing.')).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('tab', { name: 'Why' }).click();
   await expect(page.getByText(/leads nowhere and hold/)).toBeVisible();
 });
 
@@ -260,6 +266,7 @@ test('the stand-in refuses what a real device could not do, and tells what it do
   await expect(page.getByText('Tried at 1.')).toBeVisible();
   await expect(page.getByRole('img', { name: /on, paired, covers shut, battery 100 %/ })).toBeVisible();
   const routine = page.getByRole('region', { name: 'Morning routine of Curlew' });
+  await page.getByRole('tab', { name: 'Routine' }).click();
   await expect(routine.getByText('Done', { exact: true })).toHaveCount(5);
 });
 

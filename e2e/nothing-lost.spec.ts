@@ -185,6 +185,7 @@ test('two people change the same dog: the second is told, loses nothing, and can
   await other.goto(edit);
   await other.getByLabel('Owner').fill('Somebody else');
   await other.getByRole('button', { name: 'Save change' }).click();
+  await other.getByRole('tab', { name: 'Dog', exact: true }).click();
   await expect(other.getByText('Somebody else')).toBeVisible();
 
   await page.getByLabel('Notes').fill('My note');

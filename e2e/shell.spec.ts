@@ -79,7 +79,7 @@ test('what a dog wears is at hand on every screen of a phone: off in one tap, an
   await page.goto('/locker');
   const bar = page.getByRole('region', { name: 'On now' });
   await expect(bar).toContainText('Yarrow');
-  await expect(bar).toContainText('and 1 more');
+  await expect(bar).toContainText('+1');
   await expectAccessible(page);
   await bar.getByRole('button', { name: /^Yarrow/ }).click();
   const prong = bar.getByRole('listitem').filter({ hasText: 'Hazel' });

@@ -2,11 +2,13 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
+import { spelling } from './stores/spell.ts';
 import { useTheme } from './stores/theme.ts';
 import './style.css';
 
 const app = createApp(App);
 app.use(createPinia());
+app.use(spelling);
 useTheme();
 app.use(router).mount('#app');
 

@@ -1,6 +1,8 @@
+import { spelled } from '@banter/core';
 import { createRouter, createWebHistory } from 'vue-router';
 import { askEarly } from './api/early.ts';
 import { routes } from './routes.ts';
+import { useUnits } from './stores/units.ts';
 import { useSession } from './stores/session.ts';
 
 export const router = createRouter({
@@ -24,5 +26,5 @@ router.beforeEach(async (to, from) => {
 });
 
 router.afterEach((to) => {
-  document.title = to.meta.title === 'Banter' ? 'Banter' : `${to.meta.title} · Banter`;
+  document.title = to.meta.title === 'Banter' ? 'Banter' : `${spelled(String(to.meta.title), useUnits().length)} · Banter`;
 });

@@ -66,7 +66,7 @@ const PUT_ON: Record<CollarKindName, readonly HandPicture[]> = {
     },
     {
       on: 'behind',
-      lines: [line('steel', 'M110,18 a66,66 0 1 1 -0.1,0', 5), line('steel', circle(86, 8, 9), 4), line('hand', circle(134, 8, 9), 4)],
+      lines: [line('steel', 'M110,18 a66,66 0 1 1 -0.1,0', 5), line('steel', circle(90, 12, 8), 4), line('hand', circle(130, 12, 8), 4)],
       says: 'Live ring outside, dead ring on the dog’s side.',
     },
     {

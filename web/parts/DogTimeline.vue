@@ -77,7 +77,7 @@ watch(part, () => (listed.value = LISTED));
           <li v-for="entry in day.entries" :key="entry.id" class="relative py-1.5 pl-4">
             <details>
               <summary class="list-none rounded py-1 hover:bg-felt">
-                <VerdictMark class="text-sm" :tone="entry.tone" :word="entry.word" />
+                <VerdictMark class="text-sm" :tone="entry.tone" :word="$spell(entry.word)" />
                 <span class="mt-0.5 block" :class="entry.corrected && 'line-through decoration-2'">{{ entry.title }}</span>
                 <span class="text-sm text-soft">
                   {{ [time(entry.at), entry.by].filter(Boolean).join(' · ') }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Each part of a verdict: the measure, the limit it is held to, and the house rule that set the limit. */
-import { ruleWords, speakLimit, speakQuantity, type FitRow } from '@banter/core';
+import { HOUSE_RULES, ruleWords, speakLimit, speakQuantity, type FitRow } from '@banter/core';
 import { useUnits } from '../stores/units.ts';
 
 defineProps<{ rows: readonly FitRow[] }>();
@@ -28,7 +28,10 @@ const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
           <span class="sr-only">{{ toneWords[row.tone] }}:</span>
           <span aria-hidden="true">{{ signs[row.tone] }}&nbsp;</span>
           {{ speakLimit(row, units.speak) }}
-          <span class="block">{{ ruleWords(row) }}</span>
+          <RouterLink v-if="row.rule !== null && Object.hasOwn(HOUSE_RULES, row.rule)" :to="`/house#rule-${row.rule}`" class="block decoration-line">{{
+            ruleWords(row)
+          }}</RouterLink>
+          <span v-else class="block">{{ ruleWords(row) }}</span>
         </td>
       </tr>
     </tbody>

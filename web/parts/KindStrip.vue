@@ -8,7 +8,7 @@ defineProps<{ dogId: string; kind: CollarKindName }>();
 </script>
 
 <template>
-  <nav aria-label="Kinds of collar" class="-mt-2 mb-1 flex items-center gap-x-1 max-lg:-mx-4 max-lg:overflow-x-auto max-lg:px-4" tabindex="-1">
+  <nav aria-label="Kinds of collar" class="-mt-2 mb-1 flex items-center gap-x-1 overflow-x-auto max-lg:-mx-4 max-lg:px-4" tabindex="-1">
     <RouterLink :to="`/dogs/${dogId}/bench`" class="press press-quiet min-h-10 shrink-0">← All side by side</RouterLink>
     <RouterLink
       v-for="name in COLLAR_KIND_NAMES"

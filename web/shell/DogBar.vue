@@ -62,7 +62,7 @@ watch(
               class="flex items-center border-b-4 border-transparent px-2.5 whitespace-nowrap no-underline hover:border-line"
               :class="screen.isAt(route) && 'border-tape! font-semibold'"
               :aria-current="screen.isAt(route) ? 'page' : undefined"
-              >{{ screen.label }}</RouterLink
+              >{{ $spell(screen.label) }}</RouterLink
             >
           </div>
           <RouterLink

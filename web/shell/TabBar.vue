@@ -14,7 +14,7 @@ import { MORE_SCREENS, SCREENS } from './screens.ts';
       class="flex min-w-0 flex-1 items-center justify-center border-t-4 border-transparent px-1 whitespace-nowrap no-underline"
       active-class="border-tape! font-semibold"
     >
-      {{ screen.short ?? screen.label }}
+      {{ $spell(screen.short ?? screen.label) }}
     </RouterLink>
     <Menu as="div" class="relative flex">
       <MenuButton class="flex w-14 items-center justify-center border-t-4 border-transparent" aria-label="More screens">

@@ -129,7 +129,7 @@ useScreenKeys('Everywhere', [
                 :class="active && 'bg-ground'"
                 @click="units.switchOver()"
               >
-                {{ units.length === 'cm' ? 'Inches and pounds' : 'Centimetres and kilograms' }}
+                {{ units.length === 'cm' ? 'Inches and pounds' : $spell('Centimetres and kilograms') }}
               </button>
             </MenuItem>
             <MenuItem v-for="one in themes" :key="one.value" v-slot="{ active }">

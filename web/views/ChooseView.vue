@@ -16,11 +16,13 @@ import {
 } from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
 import LoadFrame from '../parts/LoadFrame.vue';
+import KindMark from '../neck/KindMark.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { toGet } from '../parts/missing.ts';
 import { useChosen } from '../stores/chosen.ts';
@@ -123,6 +125,11 @@ const rows = computed(() => {
     })
     .sort((a, b) => a.rank - b.rank || COLLAR_KIND_NAMES.indexOf(a.fit.kind) - COLLAR_KIND_NAMES.indexOf(b.fit.kind));
 });
+/** On a phone the best come first, and the others when they are wanted. */
+const desk = useMediaQuery('(min-width: 48rem)');
+const FIRST = 5;
+const all = ref(false);
+const shown = computed(() => (desk.value || all.value ? rows.value : rows.value.slice(0, FIRST)));
 const fitting = computed(() => rows.value.filter(({ fit, stopped }) => !stopped && (fit.tone === 'good' || fit.tone === 'mind')));
 const headline = computed(() => {
   const { name } = data.value!.dog;
@@ -155,11 +162,12 @@ const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], d
       <ChoiceRow v-model="purpose" class="mt-3" label="For" :answers="purposes" quiet />
       <ul class="mt-5 divide-y divide-line border-y border-line">
         <li
-          v-for="{ fit, decided, kind, told, advice, stopped, differ } in rows"
+          v-for="{ fit, decided, kind, told, advice, stopped, differ } in shown"
           :key="fit.kind"
           class="grid gap-x-6 gap-y-2 py-4 md:grid-cols-[11rem_minmax(0,1.35fr)_minmax(0,1fr)_auto]"
         >
           <div>
+            <KindMark :kind="fit.kind" class="mr-2 align-middle" />
             <RouterLink :to="`/dogs/${dogId}/bench/${fit.kind}`" class="font-display text-lg font-bold no-underline hover:underline">{{
               kind.name
             }}</RouterLink>
@@ -189,16 +197,18 @@ const onward = ({ missing, kind }: KindFit) => (missing[0] ? toGet(missing[0], d
               {{ one.word }}
             </p>
           </div>
-          <div class="min-w-0 text-[0.95rem] text-soft">
+          <details class="min-w-0 text-[0.95rem] text-soft" :open="desk">
+            <summary class="md:hidden">What it is for, and the schools</summary>
             <p>{{ kind.about }}</p>
             <p v-for="one in differ" :key="one" class="mt-1">{{ one }}</p>
-          </div>
+          </details>
           <RouterLink :to="onward(fit).to" class="press press-plain self-start md:min-w-28">
             {{ onward(fit).word }}
             <span class="sr-only">for {{ kind.name }}</span>
           </RouterLink>
         </li>
       </ul>
+      <button v-if="rows.length > shown.length" type="button" class="press press-quiet" @click="all = true">All {{ rows.length }} kinds</button>
       <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
     </template>
   </LoadFrame>

@@ -205,6 +205,11 @@ function factsOf(): DogFacts {
     weightG: weightKept.value,
   };
 }
+/** What bears on few dogs is a line until something of it is said. */
+const moreIsSaid = computed(() => {
+  const { acquaintance, manner, nickel, saltWater, placeId } = draft.value;
+  return [acquaintance, manner, nickel, saltWater].some((one) => one !== null) || (placeAnswers.value.length > 2 && placeId !== null);
+});
 async function keep() {
   tried.value = true;
   if (Object.keys(faults.value).length > 0) return;
@@ -300,49 +305,54 @@ function startAfresh() {
             { value: 'right', label: 'Right' },
           ]"
         />
-        <ChoiceRow
-          :model-value="draft.acquaintance ?? ''"
-          label="New to us, or known"
-          :answers="[
-            { value: '', label: 'Not noted' },
-            { value: 'new', label: 'New' },
-            { value: 'known', label: 'Known' },
-          ]"
-          @update:model-value="(now) => (draft.acquaintance = ACQUAINTANCES.find((one) => one === now) ?? null)"
-        />
-        <ChoiceRow
-          :model-value="draft.manner ?? ''"
-          label="With other dogs and people"
-          hint="Steers which collar comes first."
-          :answers="[{ value: '', label: 'Not noted' }, ...MANNERS.map((value) => ({ value, label: MANNER_WORDS[value] }))]"
-          @update:model-value="(now) => (draft.manner = MANNERS.find((one) => one === now) ?? null)"
-        />
-        <ChoiceRow
-          :model-value="said(draft.nickel)"
-          label="Reacts to nickel"
-          hint="Then no plated collar is proposed."
-          :answers="YES_NO"
-          @update:model-value="(now) => (draft.nickel = heard(now))"
-        />
-        <ChoiceRow
-          :model-value="said(draft.saltWater)"
-          label="Works in salt water"
-          hint="Then stainless comes first."
-          :answers="YES_NO"
-          @update:model-value="(now) => (draft.saltWater = heard(now))"
-        />
-        <ChoiceRow
-          v-if="placeAnswers.length > 1"
-          :model-value="draft.placeId ?? ''"
-          label="Works at"
-          hint="For the local law."
-          :answers="placeAnswers"
-          class="sm:col-span-2"
-          @update:model-value="(id) => (draft.placeId = id || null)"
-        />
         <TextField v-model="draft.owner" label="Owner" :error="early('owner')" />
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
+      <details class="sheet mt-4 py-1!" :open="moreIsSaid">
+        <summary class="flex min-h-12 cursor-pointer items-center font-display text-lg font-semibold">Manner, metal, place</summary>
+        <div class="grid gap-x-6 gap-y-5 pb-3 sm:grid-cols-2">
+          <ChoiceRow
+            :model-value="draft.acquaintance ?? ''"
+            label="New to us, or known"
+            :answers="[
+              { value: '', label: 'Not noted' },
+              { value: 'new', label: 'New' },
+              { value: 'known', label: 'Known' },
+            ]"
+            @update:model-value="(now) => (draft.acquaintance = ACQUAINTANCES.find((one) => one === now) ?? null)"
+          />
+          <ChoiceRow
+            :model-value="draft.manner ?? ''"
+            label="With other dogs and people"
+            hint="Steers which collar comes first."
+            :answers="[{ value: '', label: 'Not noted' }, ...MANNERS.map((value) => ({ value, label: MANNER_WORDS[value] }))]"
+            @update:model-value="(now) => (draft.manner = MANNERS.find((one) => one === now) ?? null)"
+          />
+          <ChoiceRow
+            :model-value="said(draft.nickel)"
+            label="Reacts to nickel"
+            hint="Then no plated collar is proposed."
+            :answers="YES_NO"
+            @update:model-value="(now) => (draft.nickel = heard(now))"
+          />
+          <ChoiceRow
+            :model-value="said(draft.saltWater)"
+            label="Works in salt water"
+            hint="Then stainless comes first."
+            :answers="YES_NO"
+            @update:model-value="(now) => (draft.saltWater = heard(now))"
+          />
+          <ChoiceRow
+            v-if="placeAnswers.length > 1"
+            :model-value="draft.placeId ?? ''"
+            label="Works at"
+            hint="For the local law."
+            :answers="placeAnswers"
+            class="sm:col-span-2"
+            @update:model-value="(id) => (draft.placeId = id || null)"
+          />
+        </div>
+      </details>
       <OwnHouse v-model="draft.house" :error="(path) => error(path)" class="mt-4" />
       <SaveBar class="mt-4" :keeping="keeping" :label="editing ? 'Save change' : 'Save and screen'" @newer="showTheirs">
         <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>

@@ -23,7 +23,7 @@ async function kept() {
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the programmes" @again="load">
     <p class="no-print"><RouterLink to="/programme" class="underline">To the calendar</RouterLink></p>
-    <h1>{{ heading }}</h1>
+    <h1>{{ $spell(heading) }}</h1>
     <TemplateEditor
       v-if="open"
       :key="`${open.id} ${open.basedOn} ${template?.version}`"

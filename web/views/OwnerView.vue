@@ -133,12 +133,12 @@ async function takePages() {
         </ul>
         <fieldset class="mt-3 border-t border-line pt-3">
           <legend class="font-semibold">Not right, or changed? Your trainer sees it.</legend>
-          <div class="mt-2 flex flex-wrap gap-2">
+          <div class="mt-1.5 grid grid-cols-3 gap-1.5 sm:flex sm:flex-wrap">
             <button
               v-for="one in OWNER_SAYS"
               :key="one"
               type="button"
-              class="press min-h-12"
+              class="press min-h-12 px-1.5! leading-tight max-sm:text-sm sm:px-4!"
               :class="said.has(one) ? 'border-mind! bg-mind-wash text-mind' : 'press-plain'"
               :aria-pressed="said.has(one)"
               @click="say(one)"
@@ -159,17 +159,17 @@ async function takePages() {
             >{{ index > 0 ? '; ' : '' }}{{ dayWords(one.day, page.timeZone) }} {{ one.items.length }} of {{ sheet!.daily.length }}</template
           >
         </p>
-        <div class="mt-3 flex flex-wrap items-center gap-3">
-          <button type="button" class="press press-plain" :disabled="taking" @click="takePages">{{ taking ? 'Making them …' : 'Take the pages (PDF)' }}</button>
-          <span class="text-sm text-soft">This link is yours alone. It holds until {{ dayWords(page.expiresAt, page.timeZone) }}.</span>
-        </div>
-        <p v-if="notTaken" role="alert" class="mt-2 text-stop">{{ notTaken }}</p>
       </section>
       <section class="no-print sheet mt-4" aria-label="What to do">
         <SheetDrawing v-if="sheet!.drawings.neck" class="mx-auto max-w-xl" :sheet="sheet!" which="neck" />
         <p class="mt-2 font-semibold">{{ sheet!.lead }}</p>
         <p v-if="page.handover.callWhom" class="mt-1">Call {{ page.handover.callWhom }}</p>
-        <HandoverLook class="mt-2" :sheet="sheet!" :note="page.handover.note" first="if" />
+        <HandoverLook class="mt-2" :sheet="sheet!" :note="page.handover.note" first="if" fold-others />
+        <div class="mt-3 flex flex-wrap items-center gap-3">
+          <button type="button" class="press press-plain" :disabled="taking" @click="takePages">{{ taking ? 'Making them …' : 'Take the pages (PDF)' }}</button>
+          <span class="text-sm text-soft">This link is yours alone. It holds until {{ dayWords(page.expiresAt, page.timeZone) }}.</span>
+        </div>
+        <p v-if="notTaken" role="alert" class="mt-2 text-stop">{{ notTaken }}</p>
       </section>
       <HandoverPaper
         class="hidden print:block"

@@ -78,14 +78,14 @@ async function changed() {
   <LoadFrame :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="latestGirths(data!.tapings)" :fits="fits" :kennel="kennel" />
     <VerdictMark v-if="programme" :tone="tone" :word="word" />
-    <h1 class="mt-1">{{ heading }}</h1>
+    <h1 class="mt-1">{{ $spell(heading) }}</h1>
     <ul v-if="programme && programme.state === 'running'" class="mt-1 text-lg">
       <li v-for="line in why" :key="line">{{ line }}</li>
     </ul>
     <div v-if="running.length > 0" class="mt-4 flex flex-wrap items-end gap-4">
       <ChoiceRow
         v-if="running.length > 1"
-        label="Programme"
+        :label="$spell('Programme')"
         :model-value="starting ? null : programme!.id"
         :answers="running.map(({ id, name }) => ({ value: id, label: name }))"
         @update:model-value="(id) => ((chosen = id), (starting = false))"

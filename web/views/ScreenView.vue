@@ -8,6 +8,8 @@ import { useRoute, useRouter } from 'vue-router';
 import { momentWords } from '../parts/age.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
+import FoldedOnPhone from '../parts/FoldedOnPhone.vue';
+import ActionBar from '../work/ActionBar.vue';
 import SaveBar from '../work/SaveBar.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import TextField from '../parts/TextField.vue';
@@ -127,15 +129,16 @@ async function lift(item: ScreenItemId, lifted: boolean) {
           </div>
         </section>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
-        <SaveBar :keeping="keeping" label="Save screening" :disabled="open.length > 0 || (latest !== null && !changed)">
-          <button v-if="passable.length > 0" type="button" class="press press-plain" @click="answerNone">
-            {{ risks.length > 0 ? 'None of the others' : 'None of these' }}
-          </button>
-        </SaveBar>
+        <ActionBar>
+          <SaveBar :keeping="keeping" label="Save screening" :disabled="open.length > 0 || (latest !== null && !changed)">
+            <button v-if="passable.length > 0" type="button" class="press press-plain" @click="answerNone">
+              {{ risks.length > 0 ? 'None of the others' : 'None of these' }}
+            </button>
+          </SaveBar>
+        </ActionBar>
       </form>
       <aside class="space-y-5 self-start">
-        <section class="sheet" aria-label="What it means">
-          <h2>What it means</h2>
+        <FoldedOnPhone name="What it means">
           <ul class="mt-2 divide-y divide-line">
             <li v-for="kind in kinds" :key="kind.name" class="py-2">
               <div class="flex items-center gap-3">
@@ -145,7 +148,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
               <p v-for="finding in kind.findings" :key="finding.id" class="text-sm text-soft">{{ finding.name }}{{ finding.lifted ? ', lifted' : '' }}</p>
             </li>
           </ul>
-        </section>
+        </FoldedOnPhone>
         <section v-if="liftable.length > 0" class="sheet" aria-label="Lifting">
           <h2>Lifting a stop</h2>
           <p class="text-sm text-soft">With a note that says why, in your name; it stays in the record.</p>

@@ -269,7 +269,10 @@ async function keep() {
         <template #drawing>
           <div class="grid grid-cols-2 items-center gap-2 lg:grid-cols-1">
             <HandPicture class="mx-auto max-w-64" :picture="tapePicture(atSite)" :ears="breedOf(data!.dog.breed)?.ears ?? 'drop'" />
-            <UnrolledNeck v-if="drawnTape" :tape="drawnTape" :name="data!.dog.name" :breed="data!.dog.breed" size="large" />
+            <template v-if="drawnTape">
+              <UnrolledNeck class="lg:hidden" :tape="drawnTape" :name="data!.dog.name" :breed="data!.dog.breed" size="small" />
+              <UnrolledNeck class="max-lg:hidden" :tape="drawnTape" :name="data!.dog.name" :breed="data!.dog.breed" size="large" />
+            </template>
             <p v-else class="text-center text-sm text-soft">The neck is drawn here to scale as you type.</p>
           </div>
         </template>

@@ -4,7 +4,8 @@
  * as a clear gap, the closed collar as a dashed ring with the bite between. Links can be clicked to take them out.
  */
 import { prongGirths, type LinkSplit, type ProngCollar } from '@banter/core/collars/prong';
-import { computed, useId } from 'vue';
+import { tryOnScopeDispose } from '@vueuse/core';
+import { computed, ref, useId } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 import { ringSector } from '../ring-shapes.ts';
 import { prongSection, type PlacedPiece } from './cross-section.ts';
@@ -40,6 +41,21 @@ const hours = computed(() => {
     { label: '6', x: 0, y: at },
     { label: '9', x: -at, y: 0 },
   ];
+});
+/** The live ring pulled home: the collar closes for a moment, as far as this one does, and opens again. */
+const PULLED_MS = 1100;
+const pulled = ref(false);
+let timer: ReturnType<typeof setTimeout> | undefined;
+function pull() {
+  clearTimeout(timer);
+  pulled.value = true;
+  timer = setTimeout(() => (pulled.value = false), PULLED_MS);
+}
+tryOnScopeDispose(() => clearTimeout(timer));
+const closing = computed(() => {
+  const { centre, restRadius, closedRadius } = section.value;
+  const share = closedRadius / restRadius;
+  return `translate(${-share * centre.x}px, ${-share * centre.y}px) scale(${share})`;
 });
 const ring = computed(() => section.value.pieces.find((piece) => piece.kind === 'chain')!);
 /** Where the two tips of a link stand, as a share of its length either side of its middle. */
@@ -88,68 +104,92 @@ const lastOfItsSide = (piece: PlacedPiece) => piece.kind === 'link' && (piece.si
       {{ hour.label }}
     </text>
 
-    <circle :cx="section.centre.x" :cy="section.centre.y" :r="section.restRadius" fill="none" stroke="var(--steel)" :stroke-width="text * 0.06" opacity="0.8" />
-    <TransitionGroup tag="g" name="link">
-      <g
-        v-for="piece in section.pieces"
-        :key="piece.kind === 'link' ? piece.side + piece.place : piece.kind"
-        :role="live && piece.kind === 'link' && piece.place === 1 ? 'button' : undefined"
-        :tabindex="live && piece.kind === 'link' && piece.place === 1 ? 0 : undefined"
-        :aria-label="live && piece.kind === 'link' && piece.place === 1 ? `Take out a link on the dog’s ${piece.side}` : undefined"
-        :class="live && piece.kind === 'link' && 'piece-link'"
-        @click="live && piece.kind === 'link' && emit('takeOut', piece.side)"
-        @keydown.enter.space.prevent="live && piece.kind === 'link' && emit('takeOut', piece.side)"
-      >
-        <template v-if="piece.kind === 'link'">
+    <g class="collar" :style="{ transform: pulled ? closing : undefined }">
+      <circle
+        :cx="section.centre.x"
+        :cy="section.centre.y"
+        :r="section.restRadius"
+        fill="none"
+        stroke="var(--steel)"
+        :stroke-width="text * 0.06"
+        opacity="0.8"
+      />
+      <TransitionGroup tag="g" name="link">
+        <g
+          v-for="piece in section.pieces"
+          :key="piece.kind === 'link' ? piece.side + piece.place : piece.kind"
+          :role="live && piece.kind === 'link' && piece.place === 1 ? 'button' : undefined"
+          :tabindex="live && piece.kind === 'link' && piece.place === 1 ? 0 : undefined"
+          :aria-label="live && piece.kind === 'link' && piece.place === 1 ? `Take out a link on the dog’s ${piece.side}` : undefined"
+          :class="live && piece.kind === 'link' && 'piece-link'"
+          @click="live && piece.kind === 'link' && emit('takeOut', piece.side)"
+          @keydown.enter.space.prevent="live && piece.kind === 'link' && emit('takeOut', piece.side)"
+        >
+          <template v-if="piece.kind === 'link'">
+            <path
+              v-if="!lastOfItsSide(piece)"
+              :d="joint(piece.from, piece.to)"
+              fill="none"
+              stroke="var(--steel)"
+              stroke-linecap="round"
+              :stroke-width="wire * 0.8"
+              opacity="0.7"
+            />
+            <path
+              :d="ringSector(section.centre, section.restRadius - 2, section.restRadius + reach + 2, piece.from, piece.to)"
+              class="hit"
+              fill="transparent"
+            />
+            <g
+              :transform="`translate(${piece.middle.x} ${piece.middle.y}) rotate(${piece.degrees})`"
+              fill="none"
+              stroke="var(--steel)"
+              stroke-linecap="round"
+              stroke-linejoin="round"
+              :stroke-width="wire"
+            >
+              <path :d="staple(piece.lengthMm)" />
+              <circle
+                v-for="side in [-1, 1]"
+                :key="side"
+                :cx="side * piece.lengthMm * TIP_AT"
+                :cy="-wire * 0.4"
+                :r="wire * 0.72"
+                fill="var(--steel)"
+                stroke="none"
+              />
+            </g>
+          </template>
           <path
-            v-if="!lastOfItsSide(piece)"
-            :d="joint(piece.from, piece.to)"
-            fill="none"
+            v-else-if="piece.kind === 'plate'"
+            :d="ringSector(section.centre, section.restRadius + wire, section.restRadius + wire * 2.6, piece.from, piece.to)"
+            fill="var(--steel-light)"
             stroke="var(--steel)"
-            stroke-linecap="round"
-            :stroke-width="wire * 0.8"
-            opacity="0.7"
+            :stroke-width="wire * 0.6"
           />
-          <path :d="ringSector(section.centre, section.restRadius - 2, section.restRadius + reach + 2, piece.from, piece.to)" class="hit" fill="transparent" />
-          <g
-            :transform="`translate(${piece.middle.x} ${piece.middle.y}) rotate(${piece.degrees})`"
-            fill="none"
-            stroke="var(--steel)"
-            stroke-linecap="round"
-            stroke-linejoin="round"
-            :stroke-width="wire"
-          >
-            <path :d="staple(piece.lengthMm)" />
-            <circle
-              v-for="side in [-1, 1]"
-              :key="side"
-              :cx="side * piece.lengthMm * TIP_AT"
-              :cy="-wire * 0.4"
-              :r="wire * 0.72"
-              fill="var(--steel)"
-              stroke="none"
+          <g v-else fill="none" stroke="var(--steel)">
+            <path
+              :d="`M${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.from)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.from)} L${section.centre.x + (section.restRadius + reach * 1.45) * Math.sin((piece.from + piece.to) / 2)},${section.centre.y - (section.restRadius + reach * 1.45) * Math.cos((piece.from + piece.to) / 2)} L${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.to)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.to)} Z`"
+              :stroke-width="wire"
+              :stroke-dasharray="`${wire * 1.3} ${wire}`"
             />
           </g>
-        </template>
-        <path
-          v-else-if="piece.kind === 'plate'"
-          :d="ringSector(section.centre, section.restRadius + wire, section.restRadius + wire * 2.6, piece.from, piece.to)"
-          fill="var(--steel-light)"
-          stroke="var(--steel)"
-          :stroke-width="wire * 0.6"
-        />
-        <g v-else fill="none" stroke="var(--steel)">
-          <path
-            :d="`M${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.from)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.from)} L${section.centre.x + (section.restRadius + reach * 1.45) * Math.sin((piece.from + piece.to) / 2)},${section.centre.y - (section.restRadius + reach * 1.45) * Math.cos((piece.from + piece.to) / 2)} L${section.centre.x + (section.restRadius + reach * 0.5) * Math.sin(piece.to)},${section.centre.y - (section.restRadius + reach * 0.5) * Math.cos(piece.to)} Z`"
-            :stroke-width="wire"
-            :stroke-dasharray="`${wire * 1.3} ${wire}`"
-          />
         </g>
+      </TransitionGroup>
+      <g
+        :transform="`translate(${section.centre.x} ${section.centre.y}) rotate(${ring.degrees})`"
+        fill="none"
+        :role="live ? 'button' : undefined"
+        :tabindex="live ? 0 : undefined"
+        :aria-label="live ? 'Pull the live ring' : undefined"
+        :class="live && 'live-ring'"
+        @click="live && pull()"
+        @keydown.enter.space.prevent="live && pull()"
+      >
+        <circle v-if="live" cx="0" :cy="-(section.restRadius + reach * 1.75)" :r="reach" class="hit" fill="transparent" />
+        <circle cx="0" :cy="-(section.restRadius + reach * 1.75)" :r="reach * 0.34" stroke="var(--ink)" :stroke-width="wire" />
+        <circle cx="0" :cy="-(section.restRadius + reach * 0.5)" :r="reach * 0.24" stroke="var(--steel)" :stroke-width="wire" />
       </g>
-    </TransitionGroup>
-    <g :transform="`translate(${section.centre.x} ${section.centre.y}) rotate(${ring.degrees})`" fill="none">
-      <circle cx="0" :cy="-(section.restRadius + reach * 1.75)" :r="reach * 0.34" stroke="var(--ink)" :stroke-width="wire" />
-      <circle cx="0" :cy="-(section.restRadius + reach * 0.5)" :r="reach * 0.24" stroke="var(--steel)" :stroke-width="wire" />
     </g>
 
     <g :font-size="text" fill="var(--ink)">
@@ -186,16 +226,37 @@ const lastOfItsSide = (piece: PlacedPiece) => piece.kind === 'link' && (piece.si
   stroke: var(--focus);
   stroke-width: 2;
 }
+.collar {
+  transition: transform 260ms ease-in-out;
+}
+.live-ring {
+  cursor: pointer;
+}
+.live-ring:hover .hit,
+.live-ring:focus-visible .hit {
+  fill: color-mix(in srgb, var(--tape), transparent 45%);
+}
+.live-ring:focus-visible {
+  outline: none;
+}
+.live-ring:focus-visible .hit {
+  stroke: var(--focus);
+  stroke-width: 2;
+}
+/* A link goes out of the round as the hand takes it, and comes back the same way. */
 .link-leave-active {
-  transition: opacity 260ms ease-in;
+  transition:
+    opacity 300ms ease-in,
+    transform 300ms ease-in;
 }
-.link-leave-to {
-  opacity: 0;
-}
-.link-enter-active {
-  transition: opacity 200ms ease-out;
-}
+.link-leave-to,
 .link-enter-from {
   opacity: 0;
+  transform: scale(1.3);
+}
+.link-enter-active {
+  transition:
+    opacity 220ms ease-out,
+    transform 220ms ease-out;
 }
 </style>

@@ -164,7 +164,7 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
 
 <template>
   <div>
-    <h1>{{ heading }}</h1>
+    <h1>{{ $spell(heading) }}</h1>
     <p v-if="subline" class="mt-1 text-lg text-soft">{{ subline }}</p>
     <p v-if="board.orphans.value.length > 0" class="no-print mt-2">
       <button
@@ -186,7 +186,7 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
       </button>
       <button type="button" class="press press-plain" @click="open = open === 'add' ? null : 'add'">One more</button>
       <button type="button" class="press press-plain" @click="open = open === 'hours' ? null : 'hours'">Hours</button>
-      <RouterLink to="/programme/own" class="press press-quiet">Own programmes</RouterLink>
+      <RouterLink to="/programme/own" class="press press-quiet">{{ $spell('Own programmes') }}</RouterLink>
       <RouterLink to="/house?show=calendars" class="press press-quiet">Elsewhere</RouterLink>
       <RouterLink to="/programme/drill" class="press press-quiet">Handling drill</RouterLink>
       <span class="grow"></span>

@@ -83,11 +83,11 @@ function leave() {
   <section class="sheet" aria-labelledby="plan-sessions">
     <h2 id="plan-sessions">Plan sessions</h2>
     <p v-if="programmes.length === 0" class="mt-1">
-      No programme runs yet: one is begun on a dog’s own page. <RouterLink to="/dogs" class="underline">To the dogs</RouterLink>
+      No {{ $spell('programme') }} runs yet: one is begun on a dog’s own page. <RouterLink to="/dogs" class="underline">To the dogs</RouterLink>
     </p>
     <form v-else class="mt-2 grid gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" @submit.prevent="plan">
       <fieldset>
-        <legend class="text-sm font-semibold">Of which programmes</legend>
+        <legend class="text-sm font-semibold">{{ $spell('Of which programmes') }}</legend>
         <label
           v-for="one in programmes"
           :key="one.programme.id"

@@ -48,7 +48,9 @@ const GOOD_TEM_MM = 2;
     <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
       <form class="sheet space-y-4 self-start" novalidate @submit.prevent="keep">
         <h2>Your finger, measured once</h2>
-        <p class="text-soft">People check slack with fingers, so Banter turns them into millimetres. Lay one finger flat on a ruler, at the middle joint.</p>
+        <p class="text-soft">
+          People check slack with fingers, so Banter turns them into {{ $spell('millimetres') }}. Lay one finger flat on a ruler, at the middle joint.
+        </p>
         <MeasureField
           v-model="thick"
           label="Thick, nail to pad"

@@ -158,7 +158,7 @@ const {
             :aria-current="one.id === section && wanted === '' ? 'true' : undefined"
             @click="go(one.id)"
           >
-            {{ one.title }} <span v-if="one.own > 0" class="text-sm text-soft">{{ one.own }} changed</span>
+            {{ $spell(one.title) }} <span v-if="one.own > 0" class="text-sm text-soft">{{ one.own }} changed</span>
           </button>
         </li>
       </ul>
@@ -198,13 +198,13 @@ const {
           :key="name"
           :model-value="form.schools[name] as string"
           :label="HOUSE_SCHOOL_WORDS[name].title"
-          :hint="saysOf(name)"
+          :hint="$spell(saysOf(name))"
           :answers="schoolAnswers(name)"
           @update:model-value="(value) => setSchool(name, value)"
         />
       </section>
       <section v-for="{ group, rows } in groupsShown" :key="group" class="sheet" :aria-label="groupNames[group]">
-        <h2>{{ groupNames[group] }}</h2>
+        <h2>{{ $spell(groupNames[group] ?? group) }}</h2>
         <div class="mt-1">
           <RuleField
             v-for="[name, row] in rows"

@@ -136,8 +136,9 @@ function move(event: KeyboardEvent) {
   else if (event.key === '-') done(() => (span.value = settle([from - width / 2, to + width / 2])));
   else if (event.key === 'PageUp' || event.key === 'PageDown')
     done(() => (span.value = settle(event.key === 'PageUp' ? [from - width / 2, to - width / 2] : [from + width / 2, to + width / 2])));
-  else if (event.key === 'ArrowLeft') done(() => (read.value = Math.max(0, (read.value ?? last + 1) - 1)));
-  else if (event.key === 'ArrowRight') done(() => (read.value = Math.min(last, (read.value ?? -1) + 1)));
+  // Nothing is read out before it is here.
+  else if (last >= 0 && event.key === 'ArrowLeft') done(() => (read.value = Math.max(0, (read.value ?? last + 1) - 1)));
+  else if (last >= 0 && event.key === 'ArrowRight') done(() => (read.value = Math.min(last, (read.value ?? -1) + 1)));
   else if (event.key === 'Escape') done(() => (span.value = null));
 }
 
@@ -180,7 +181,9 @@ const stripMarks = computed(() => (overview.value ? pressMarks(overview.value, x
       class="mt-2 block h-auto w-full cursor-grab touch-pan-y active:cursor-grabbing"
       role="group"
       tabindex="0"
-      aria-label="Presses over time: arrow keys read them out, plus and minus narrow and widen the span, page keys move it"
+      :aria-label="
+        data ? 'Presses over time: arrow keys read them out, plus and minus narrow and widen the span, page keys move it' : 'Presses are on their way'
+      "
       @pointerdown="grab"
       @pointermove="drag"
       @pointerup="dragged = null"
@@ -214,7 +217,9 @@ const stripMarks = computed(() => (overview.value ? pressMarks(overview.value, x
       <g ref="strip" class="span-brush" />
     </svg>
     <p class="min-h-6 text-sm" aria-live="polite">{{ says }}</p>
-    <p class="text-sm text-soft">Dark: noticed. Grey: no sign, or no answer logged. Red: too much. Bars span the levels where many presses stand together.</p>
+    <p class="text-sm text-soft">
+      Dark: noticed. {{ $spell('Grey') }}: no sign, or no answer logged. Red: too much. Bars span the levels where many presses stand together.
+    </p>
   </section>
 </template>
 

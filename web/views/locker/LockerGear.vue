@@ -100,7 +100,7 @@ const sizeOf = (one: Gear) =>
       <ChoiceRow v-model="form.what" label="What it is" :answers="GEAR.map((value) => ({ value, label: value }))" quiet />
       <div class="grid gap-4 sm:grid-cols-2">
         <TextField v-model="form.name" label="Name" :error="keeping.errorAt('name') || (form.name ? nameFault : '')" />
-        <TextField v-model="form.colour" label="Colour" hint="Orange is hard for dogs to see, blue and yellow easy." />
+        <TextField v-model="form.colour" :label="$spell('Colour')" hint="Orange is hard for dogs to see, blue and yellow easy." />
         <MeasureField
           v-model="form.length"
           label="Length"

@@ -99,7 +99,10 @@ const best = computed(() => {
   const usual = templates.value[0]?.template;
   if (parts.value.length === 0) return usual ? { does: 'Take usual rig', says: usual.name, rig: rigOfTemplate(usual, catalogue.value) } : null;
   const [mend] = proposals.value;
-  return mend && !judged.value?.sound ? { does: 'Mend it', says: mend.says, rig: [...parts.value, ...mend.parts] } : null;
+  // What loads too early or holds nothing is put right at the part itself, not by one more.
+  return mend && judged.value !== null && !judged.value.sound && judged.value.tone !== 'stop'
+    ? { does: 'Mend it', says: mend.says, rig: [...parts.value, ...mend.parts] }
+    : null;
 });
 function change(part: FittedRigPart) {
   relay(parts.value.map((one) => (one.id === part.id ? part : one)));

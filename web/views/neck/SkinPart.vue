@@ -122,6 +122,10 @@ async function keep() {
  */
 const clearing = ref<{ id: string; clock: number; at: string }[]>([]);
 const mayClearAll = computed(() => props.neck.dressed.skin.flags.every(({ grade: one }) => one < 2));
+/** Nothing is picked out yet: one press says that all of it is clear. */
+const clearsAll = computed(
+  () => mayClearAll.value && clock.value === null && grade.value === null && draft.value.photoId === null && draft.value.note.trim() === '',
+);
 async function clearAll() {
   const contactsAt = props.neck.dressed.contacts.flatMap(({ at }) => (at === null ? [] : [at]));
   const resting = props.neck.dressed.skin.flags.map(({ clock: one }) => one);
@@ -167,7 +171,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
 </script>
 
 <template>
-  <form novalidate @submit.prevent="keep">
+  <form novalidate @submit.prevent="clearsAll ? clearAll() : keep()">
     <WorkScreen drawing="Where on the neck" style="--beside-drawing: 34rem">
       <template #decision>
         <VerdictMark :tone="said.tone" :word="said.word" />
@@ -278,17 +282,13 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
       <template #action>
         <ActionBar>
           <SaidBar :telling="neck.telling" />
-          <SaveBar :keeping="keeping" label="Save skin check" :disabled="clock === null || grade === null || sending">
-            <button
-              v-if="mayClearAll && clock === null"
-              type="button"
-              class="press press-plain"
-              :disabled="keeping.state.value === 'sending'"
-              @click="clearAll"
-            >
-              Log neck clear
-            </button>
-            <span v-if="clock === null" class="text-soft max-sm:hidden">Or tap a place on the clock.</span>
+          <SaveBar
+            :keeping="keeping"
+            :label="clearsAll ? 'Log neck clear' : 'Save skin check'"
+            :disabled="sending || (!clearsAll && (clock === null || grade === null))"
+          >
+            <span v-if="clearsAll" class="text-soft max-sm:hidden">Or tap a place on the clock.</span>
+            <span v-else-if="clock === null" class="text-soft">Tap a place.</span>
           </SaveBar>
         </ActionBar>
       </template>

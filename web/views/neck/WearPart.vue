@@ -118,33 +118,38 @@ const eventsOf = ({ wear }: DressedWear) =>
     </ul>
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
       <div class="space-y-5 self-start">
-        <section v-for="{ day, words, wears } in days.slice(0, shownDays)" :key="day" class="sheet" :aria-label="words">
-          <h2>{{ words }}</h2>
-          <ul class="mt-1 divide-y divide-line">
-            <li v-for="one in wears" :key="one.wear.id" class="py-2.5">
-              <div class="flex flex-wrap items-baseline gap-x-4">
-                <span class="font-semibold">{{ nameOf(one) }}</span>
-                <span>{{ time(one.wear.from) }} – {{ endWords(one) }}</span>
-                <span class="text-soft">{{ speakHours(((one.wear.to ?? neck.now) - one.wear.from) / HOUR_MS) }}</span>
-                <button type="button" class="ml-auto text-sm text-soft underline" @click="neck.telling.takeBack(eventsOf(one), 'This wear is deleted.')">
-                  Delete entry<span class="sr-only">: {{ nameOf(one) }}, {{ time(one.wear.from) }}</span>
-                </button>
-              </div>
-              <p class="text-sm text-soft">
-                {{ one.wear.states.map((span) => `${WEAR_STATE_WORDS[span.value].name} from ${time(span.from)}`).join(', ')
-                }}<template v-if="one.wear.places.length > 0"
-                  >; {{ one.wear.places.map((span) => `at ${clockWords(span.value)} from ${time(span.from)}`).join(', ') }}</template
-                >. Told by {{ whoOf(one.wear.id)?.personName ?? 'somebody' }}{{ whoOf(one.wear.id)?.source === 'bridge' ? ' (bridge)' : '' }}.
-              </p>
-              <p v-for="mark in marksOf(one)" :key="mark.key" class="mt-1 text-[0.95rem]">
-                <VerdictMark class="text-sm" :tone="mark.tone" :word="mark.when" />
-                {{ mark.text }}
-              </p>
-              <p v-for="odd in one.wear.oddities" :key="odd.eventId" class="mt-1 text-sm text-mind">{{ time(odd.at) }}: {{ ODD[odd.code] }}</p>
-            </li>
-          </ul>
-          <RoutineDay :neck="neck" :day="day" />
-        </section>
+        <details v-for="({ day, words, wears }, index) in days.slice(0, shownDays)" :key="day" class="sheet py-1!" :open="index === 0">
+          <summary class="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-3 py-2">
+            <span class="font-display text-lg font-semibold">{{ words }}</span>
+            <span class="text-sm text-soft">{{ [...new Set(wears.map(({ collar }) => collar?.name ?? 'a collar'))].join(', ') }}</span>
+          </summary>
+          <section :aria-label="words">
+            <ul class="mt-1 divide-y divide-line">
+              <li v-for="one in wears" :key="one.wear.id" class="py-2.5">
+                <div class="flex flex-wrap items-baseline gap-x-4">
+                  <span class="font-semibold">{{ nameOf(one) }}</span>
+                  <span>{{ time(one.wear.from) }} – {{ endWords(one) }}</span>
+                  <span class="text-soft">{{ speakHours(((one.wear.to ?? neck.now) - one.wear.from) / HOUR_MS) }}</span>
+                  <button type="button" class="ml-auto text-sm text-soft underline" @click="neck.telling.takeBack(eventsOf(one), 'This wear is deleted.')">
+                    Delete entry<span class="sr-only">: {{ nameOf(one) }}, {{ time(one.wear.from) }}</span>
+                  </button>
+                </div>
+                <p class="text-sm text-soft">
+                  {{ one.wear.states.map((span) => `${WEAR_STATE_WORDS[span.value].name} from ${time(span.from)}`).join(', ')
+                  }}<template v-if="one.wear.places.length > 0"
+                    >; {{ one.wear.places.map((span) => `at ${clockWords(span.value)} from ${time(span.from)}`).join(', ') }}</template
+                  >. Told by {{ whoOf(one.wear.id)?.personName ?? 'somebody' }}{{ whoOf(one.wear.id)?.source === 'bridge' ? ' (bridge)' : '' }}.
+                </p>
+                <p v-for="mark in marksOf(one)" :key="mark.key" class="mt-1 text-[0.95rem]">
+                  <VerdictMark class="text-sm" :tone="mark.tone" :word="mark.when" />
+                  {{ mark.text }}
+                </p>
+                <p v-for="odd in one.wear.oddities" :key="odd.eventId" class="mt-1 text-sm text-mind">{{ time(odd.at) }}: {{ ODD[odd.code] }}</p>
+              </li>
+            </ul>
+            <RoutineDay :neck="neck" :day="day" />
+          </section>
+        </details>
         <button v-if="days.length > shownDays" type="button" class="press press-plain" @click="shownDays += 14">Show earlier days</button>
         <p v-if="days.length === 0" class="sheet text-soft">
           Put on and taken off under Stack, or said here afterwards, it stands in this record with its marks.

@@ -23,7 +23,7 @@ async function put(state: ProgrammeFacts['state']) {
 
 <template>
   <div class="flex flex-wrap gap-2">
-    <button v-if="finished" type="button" :disabled="busy" class="press press-main" @click="put('done')">The programme is done</button>
+    <button v-if="finished" type="button" :disabled="busy" class="press press-main" @click="put('done')">{{ $spell('The programme is done') }}</button>
     <button v-if="programme.state === 'running'" type="button" :disabled="busy" class="press press-plain" @click="put('paused')">Pause it</button>
     <button v-else type="button" :disabled="busy" class="press press-main" @click="put('running')">Go on with it</button>
     <button v-if="!finished" type="button" :disabled="busy" class="press press-quiet" @click="put('left')">Leave it</button>

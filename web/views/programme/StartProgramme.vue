@@ -37,6 +37,8 @@ const id = uuidv7();
 const own = computed(() =>
   props.own.filter((one) => !one.retired && (all.value || props.kinds.length === 0 || one.kinds.some((kind) => props.kinds.includes(kind)))),
 );
+/** Those that come first; the others when they are wanted. */
+const listed = ref(6);
 /** The kinds of collar that a programme is worked with, in words. */
 const kindsFor = (id: ProgrammeId) =>
   listWords(
@@ -64,7 +66,7 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
       <input v-model="startsOn" type="date" class="field" required />
     </label>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold text-stop" role="alert">{{ keeping.sentence.value }}</p>
-    <p v-if="kinds.length === 0" class="mt-3 text-mind">No collar is fitted yet; what a programme needs is fitted at the bench.</p>
+    <p v-if="kinds.length === 0" class="mt-3 text-mind">No collar is fitted yet; what a {{ $spell('programme') }} needs is fitted at the bench.</p>
     <ul v-if="own.length > 0" class="mt-4 divide-y divide-line border-t border-line" aria-label="The kennel’s own">
       <li v-for="one in own" :key="one.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
@@ -84,13 +86,15 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
       </li>
     </ul>
     <ul class="divide-y divide-line border-y border-line" :class="own.length === 0 && 'mt-4'">
-      <li v-for="{ template, school, other, fits, runs } in offered" :key="template.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
+      <li
+        v-for="{ template, school, other, fits, runs } in offered.slice(0, listed)"
+        :key="template.id"
+        class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]"
+      >
         <div>
           <h2>{{ template.name }}</h2>
           <p>{{ template.about }}</p>
-          <p class="mt-1 text-sm text-soft">
-            {{ template.stages.map(({ name }) => name).join(' → ') }}
-          </p>
+          <p class="mt-1 text-sm text-soft max-sm:hidden">{{ template.stages.map(({ name }) => name).join(' → ') }}</p>
           <p v-if="school" class="mt-1 text-sm" :class="other ? 'text-mind' : 'text-soft'">
             School «{{ school.name }}»{{ other ? ', which is not this house’s' : '' }}: {{ school.says }}
           </p>
@@ -98,7 +102,7 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
         </div>
         <button
           type="button"
-          class="press self-center"
+          class="press self-center max-sm:justify-self-start"
           :class="fits && !other ? 'press-main' : 'press-plain'"
           :disabled="runs || startsOn === '' || keeping.state.value === 'sending'"
           @click="start(template)"
@@ -107,9 +111,12 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
         </button>
       </li>
     </ul>
-    <RouterLink to="/programme/own" class="press press-quiet mt-2">Programmes of our own</RouterLink>
+    <button v-if="offered.length > listed" type="button" class="press press-quiet mt-2" @click="listed = offered.length">
+      {{ offered.length - listed }} more
+    </button>
+    <RouterLink to="/programme/own" class="press press-quiet mt-2">{{ $spell('Programmes of our own') }}</RouterLink>
     <button v-if="kinds.length > 0" type="button" class="press press-quiet mt-2" @click="all = !all">
-      {{ all ? 'Only those for what it wears' : 'All programmes' }}
+      {{ all ? 'Only those for what it wears' : $spell('All programmes') }}
     </button>
   </div>
 </template>

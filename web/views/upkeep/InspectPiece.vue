@@ -127,7 +127,7 @@ function allGood() {
       <textarea v-model="note" class="field mt-1 h-16 font-normal" maxlength="1000" />
     </label>
     <p v-if="keeping.sentence.value" role="alert" class="mt-2 text-stop">{{ keeping.sentence.value }}</p>
-    <p class="mt-3 text-sm text-soft">{{ inspection.storing }}</p>
+    <p class="mt-3 text-sm text-soft">{{ $spell(inspection.storing) }}</p>
     <ActionBar>
       <div class="flex flex-wrap items-center gap-3">
         <button v-if="untouched" type="button" class="press press-main" :disabled="keeping.state.value === 'sending'" @click="(allGood(), keep())">
