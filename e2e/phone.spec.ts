@@ -114,6 +114,6 @@ test('a finger draws a band of the stack by its grip on the map, and scrolls the
   await draw(await middleOf('[data-grip-of="remote"]'), 40);
   await expect(order).toContainText(['remote', 'prong', 'flat']);
   // As it was, for whoever comes next.
-  await page.getByRole('button', { name: 'Put them in order' }).tap();
+  await page.getByRole('button', { name: 'Fix order' }).tap();
   await expect(order).toContainText(['prong', 'remote', 'flat']);
 });

@@ -5,7 +5,7 @@ import { MEASURED, WAYS } from './ways.ts';
 
 const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const;
 /** Screens that hold their decision, their whole drawing and their action on the first screen, and how long each may be at a desk, px. */
-const WHOLE = { bench: 1600, check: 1600, tape: 1600 } as const;
+const WHOLE = { bench: 1600, check: 1600, tape: 1600, neck: 1600, door: 1600, 'field log': 1600, levels: 1600, handover: 1600 } as const;
 const LONGEST_ON_A_PHONE = 2400;
 
 /** A kennel of its own with all that the demo has, for ways that change what is on which dog. */

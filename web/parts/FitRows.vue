@@ -1,9 +1,18 @@
 <script setup lang="ts">
 /** Each part of a verdict: the measure, the limit it is held to, and the house rule that set the limit. */
 import { HOUSE_RULES, ruleWords, speakLimit, speakQuantity, type FitRow } from '@banter/core';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { useUnits } from '../stores/units.ts';
 
-defineProps<{ rows: readonly FitRow[] }>();
+const props = defineProps<{ rows: readonly FitRow[] }>();
+/** On a phone the first that decide, and every one that is not as it should be; the others when they are wanted. */
+const MOST = 5;
+const phone = useMediaQuery('(max-width: 39.99rem)');
+const all = ref(false);
+const shown = computed(() =>
+  phone.value && !all.value ? props.rows.filter(({ tone }, index) => index < MOST || tone === 'stop' || tone === 'mind') : props.rows,
+);
 const units = useUnits();
 const toneWords = { good: 'within', mind: 'to be minded', stop: 'outside', open: 'not known' } as const;
 const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
@@ -19,7 +28,7 @@ const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
       </tr>
     </thead>
     <tbody>
-      <tr v-for="row in rows" :key="row.what" class="border-t border-line align-baseline first:border-t-0">
+      <tr v-for="row in shown" :key="row.what" class="border-t border-line align-baseline first:border-t-0">
         <th scope="row" class="py-1.5 pr-3 font-normal">{{ row.what }}</th>
         <td class="py-1.5 pr-3 text-right font-semibold whitespace-nowrap" :class="{ 'text-stop': row.tone === 'stop', 'text-mind': row.tone === 'mind' }">
           {{ row.measure ? speakQuantity(row.measure, units.speak) : '' }}
@@ -36,4 +45,5 @@ const signs = { good: '✓', mind: '◆', stop: '■', open: '○' } as const;
       </tr>
     </tbody>
   </table>
+  <button v-if="shown.length < rows.length" type="button" class="press press-quiet" @click="all = true">{{ rows.length - shown.length }} more measures</button>
 </template>

@@ -231,8 +231,11 @@ async function keep() {
         </WorkLeaves>
         <template #action>
           <ActionBar>
-            <SaveBar :keeping="keeping" label="Save check" :disabled="!complete">
-              <RouterLink v-if="settled" :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">To {{ data!.dog.name }}’s record</RouterLink>
+            <div v-if="settled" class="flex flex-wrap items-center gap-3">
+              <RouterLink :to="`/dogs/${dogId}/neck`" class="press press-main">Put it on</RouterLink>
+              <RouterLink :to="`/dogs/${dogId}`" class="press press-plain">Record</RouterLink>
+            </div>
+            <SaveBar v-else :keeping="keeping" label="Save check" :disabled="!complete">
               <span v-if="!complete" class="shrink-0 text-soft">{{ answered }} of {{ required.length }} answered</span>
             </SaveBar>
           </ActionBar>

@@ -3,6 +3,7 @@
 import { birthDateFault, Dog, DogFacts, PlacesPage, RecordId, z } from '@banter/contract';
 import { BREEDS, breedOf, guessedWeightKg, unusualWeight, ACQUAINTANCES, MANNER_WORDS, MANNERS, NOTHING_NOTED } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { send } from '../api/request.ts';
@@ -206,6 +207,7 @@ function factsOf(): DogFacts {
   };
 }
 /** What bears on few dogs is a line until something of it is said. */
+const desk = useMediaQuery('(min-width: 40rem)');
 const moreIsSaid = computed(() => {
   const { acquaintance, manner, nickel, saltWater, placeId } = draft.value;
   return [acquaintance, manner, nickel, saltWater].some((one) => one !== null) || (placeAnswers.value.length > 2 && placeId !== null);
@@ -308,7 +310,7 @@ function startAfresh() {
         <TextField v-model="draft.owner" label="Owner" :error="early('owner')" />
         <TextField v-model="draft.notes" label="Notes" :rows="3" :error="early('notes')" />
       </div>
-      <details class="sheet mt-4 py-1!" :open="moreIsSaid">
+      <details class="sheet mt-4 py-1!" :open="desk && moreIsSaid">
         <summary class="flex min-h-12 cursor-pointer items-center font-display text-lg font-semibold">Manner, metal, place</summary>
         <div class="grid gap-x-6 gap-y-5 pb-3 sm:grid-cols-2">
           <ChoiceRow

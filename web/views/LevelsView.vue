@@ -130,17 +130,23 @@ const lastChecked = computed(() => {
         <RouterLink :to="`/dogs/${dogId}/bench`" class="underline">Fit one at the bench</RouterLink>
       </p>
     </template>
-    <WorkScreen v-else :drawing="`Ladder on ${device.collar.name}`" style="--beside-drawing-desk: 27rem; --beside-drawing: 37rem">
+    <WorkScreen v-else :drawing="`Ladder on ${device.collar.name}`" style="--beside-drawing-desk: 27rem; --beside-drawing: 39rem">
       <template #decision>
         <h1>{{ heading }}</h1>
         <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
           <VerdictMark :tone="tone" :word="word" />
-          <span v-if="says" class="max-w-[52rem]">{{ says }}</span>
+          <span v-if="says" class="max-w-[52rem] max-sm:hidden">{{ says }}</span>
         </div>
       </template>
       <template #notes>
         <div v-if="look" role="status">
-          <p v-if="look.next" class="max-w-[46rem]">{{ MORE_STEPS[look.next].how }}</p>
+          <p v-if="look.next" class="max-w-[46rem]">
+            {{ MORE_STEPS[look.next].how }}
+            <template v-if="look.next === 'skin'">
+              <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="underline">Check skin</RouterLink> ·
+              <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="underline">Check place</RouterLink>
+            </template>
+          </p>
           <p v-else-if="look.found === 'contact'" class="font-semibold text-stop">Strap, hair and posts first; then feel again. Never a higher level.</p>
           <p v-else-if="look.found">Fix that, and stay at the level it knows.</p>
           <p v-else>Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.</p>
@@ -153,6 +159,7 @@ const lastChecked = computed(() => {
       </template>
       <template #drawing>
         <LadderChart :device="device" :chosen="setting?.id ?? ''" @choose="(id) => (chosenSetting = id)" />
+        <p v-if="says" class="mt-2 text-sm sm:hidden">{{ says }}</p>
         <template v-if="setting">
           <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2 text-sm">
             {{ wordReason(WORKING_LEVEL_REASON_WORDS, reason, units.speak).text }}
@@ -226,10 +233,6 @@ const lastChecked = computed(() => {
             <template v-if="look?.next">
               <button type="button" class="press press-main" @click="answer(look.next, false)">{{ MORE_STEPS[look.next].good }}</button>
               <button type="button" class="press press-plain" @click="answer(look.next, true)">{{ MORE_STEPS[look.next].bad }}</button>
-              <template v-if="look.next === 'skin'">
-                <RouterLink :to="`/dogs/${dogId}/neck/skin`" class="press press-quiet">Check skin</RouterLink>
-                <RouterLink :to="`/dogs/${dogId}/neck/contacts`" class="press press-quiet">Check place</RouterLink>
-              </template>
             </template>
             <button v-else-if="look?.found === 'contact'" type="button" class="press press-main" @click="answer('contact', false)">
               {{ MORE_STEPS.contact.good }}

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { DogHeader } from '../shell/dog-header.ts';
+import FoldedOnPhone from '../parts/FoldedOnPhone.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useLoad } from '../stores/load.ts';
@@ -145,8 +146,7 @@ async function changed() {
         @kept="((adapting = false), changed())"
       />
       <PlannedDays class="mt-5" :page="data!" :programme="programme" :stage-id="standing.stage.id" :kennel="kennel" :now="now" />
-      <section v-if="told.moves.length > 0" class="sheet mt-5" aria-labelledby="moves">
-        <h2 id="moves">What was decided</h2>
+      <FoldedOnPhone v-if="told.moves.length > 0" class="mt-5" name="What was decided">
         <ol class="mt-2 divide-y divide-line">
           <li v-for="move in [...told.moves].reverse()" :key="move.id" class="py-2">
             <p>
@@ -160,7 +160,7 @@ async function changed() {
             </p>
           </li>
         </ol>
-      </section>
+      </FoldedOnPhone>
     </template>
     <StartProgramme
       v-else

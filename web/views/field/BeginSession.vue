@@ -123,7 +123,7 @@ function follow(one: FieldSession) {
   <div>
     <h1>Who works?</h1>
 
-    <ul v-if="running.length > 0 || log.openElsewhere.length > 0" class="mt-4 grid gap-2" aria-label="Sessions that run">
+    <ul v-if="running.length > 0" class="mt-3 grid gap-2" aria-label="Sessions that run">
       <li v-for="one in running" :key="one.sessionId" class="sheet flex flex-wrap items-center gap-x-4 gap-y-2 py-3!">
         <p class="grow">
           <span class="font-semibold">{{ log.dogOf(one.dogId)?.name }}</span> since {{ clock(one.begunAt) }}
@@ -138,13 +138,6 @@ function follow(one: FieldSession) {
           It ended then
         </button>
         <button type="button" class="press press-main" @click="emit('enter', one.sessionId)">Go on</button>
-      </li>
-      <li v-for="one in log.openElsewhere" :key="one.id" class="sheet flex flex-wrap items-center gap-x-4 gap-y-2 py-3!">
-        <p class="grow">
-          <span class="font-semibold">{{ log.dogOf(one.dogId)?.name }}</span> since {{ clock(Date.parse(one.begunAt)) }}, by {{ one.handlerName }}
-          <span class="block text-sm text-soft">Begun on another phone.</span>
-        </p>
-        <button type="button" class="press press-plain" @click="follow(one)">Log on it, too</button>
       </li>
     </ul>
 
@@ -214,6 +207,18 @@ function follow(one: FieldSession) {
         />
       </div>
     </div>
+    <details v-if="log.openElsewhere.length > 0" class="mt-3" :open="log.openElsewhere.length < 3">
+      <summary class="min-h-11 font-semibold">Running on other phones ({{ log.openElsewhere.length }})</summary>
+      <ul class="grid gap-2" aria-label="Sessions on other phones">
+        <li v-for="one in log.openElsewhere" :key="one.id" class="sheet flex flex-wrap items-center gap-x-4 gap-y-2 py-3!">
+          <p class="grow">
+            <span class="font-semibold">{{ log.dogOf(one.dogId)?.name }}</span> since {{ clock(Date.parse(one.begunAt)) }}, by {{ one.handlerName }}
+            <span class="block text-sm text-soft">Begun on another phone.</span>
+          </p>
+          <button type="button" class="press press-plain" @click="follow(one)">Log on it, too</button>
+        </li>
+      </ul>
+    </details>
     <ActionBar v-if="page.dogs.length > 0 || page.here > 0">
       <button type="button" class="press press-main min-h-14 w-full text-lg sm:w-auto sm:px-10" :disabled="!dog" @click="begin">
         {{ dog ? `Begin with ${dog.name}` : 'Choose a dog' }}

@@ -143,15 +143,10 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
             </button>
             <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">{{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>
           </template>
-          <button
-            v-if="onNow.length > 0"
-            type="button"
-            class="press"
-            :class="wrongOrder || offNow.length > 0 ? 'press-plain' : 'press-main'"
-            @click="takeAllOff"
+          <RouterLink v-if="onNow.length > 0 && offNow.length === 0 && !wrongOrder" :to="`/dogs/${dog.id}/door`" class="press press-main"
+            >To the door</RouterLink
           >
-            Take all off
-          </button>
+          <button v-if="onNow.length > 0" type="button" class="press press-plain" @click="takeAllOff">Take all off</button>
         </div>
       </ActionBar>
     </template>

@@ -4,6 +4,7 @@ import type { Kennel, ProgrammesPage, PlannedSession, Programme } from '@banter/
 import { heldSessions, timeOfDay, MINUTE_MS } from '@banter/core';
 import { DateTime } from 'luxon';
 import { computed } from 'vue';
+import FoldedOnPhone from '../../parts/FoldedOnPhone.vue';
 
 const props = defineProps<{ page: ProgrammesPage; programme: Programme | null; stageId: string | null; kennel: Kennel; now: number }>();
 const zone = computed(() => props.kennel.timeZone);
@@ -42,13 +43,12 @@ const stale = computed(() => ahead.value.filter(({ other }) => other).length);
 </script>
 
 <template>
-  <section class="sheet" aria-labelledby="planned">
-    <div class="flex flex-wrap items-baseline gap-x-4">
-      <h2 id="planned">Planned</h2>
+  <FoldedOnPhone name="Planned">
+    <p>
       <RouterLink class="no-print underline" :to="{ path: '/programme', query: { dog: page.dog.id } }">
         {{ ahead.length === 0 ? 'Plan its sessions on the kennel’s calendar' : 'On the kennel’s calendar' }}
       </RouterLink>
-    </div>
+    </p>
     <p v-if="stale > 0" class="mt-1 font-semibold text-mind">{{ stale }} of them are of another stage than it is in: plan them anew.</p>
     <ol class="mt-3 grid grid-cols-2 gap-x-2 gap-y-3 sm:grid-cols-7">
       <li v-for="one in days" :key="one.iso" class="border-t-2 pt-1" :class="one.today ? 'border-tape' : 'border-line'">
@@ -65,5 +65,5 @@ const stale = computed(() => ahead.value.filter(({ other }) => other).length);
         </ul>
       </li>
     </ol>
-  </section>
+  </FoldedOnPhone>
 </template>
