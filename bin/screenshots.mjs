@@ -77,6 +77,7 @@ async function asTheOwner(page) {
   await toIda(page);
   await page.getByRole('button', { name: 'Save handover' }).click();
   await page.getByRole('link', { name: 'The pages (PDF)' }).waitFor();
+  await page.getByRole('tab', { name: 'Owner’s link' }).click();
   await page.getByLabel('Whose').fill('Ida’s phone');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByText(/\/owner#[0-9a-f]{64}/).innerText();
