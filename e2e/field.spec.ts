@@ -101,7 +101,7 @@ test('guards stand above the press in words; a ceiling bars it, and nothing prop
   await expect(guards.getByText('Not logged as on the dog.')).toBeVisible();
   await expect(guards.getByText('Contact has not been felt since it went on: feel it first.')).toBeVisible();
   await expect(guards.getByText('It has not been tried at the lowest level today.')).toBeVisible();
-  await tap(page, 'They do not touch');
+  await tap(page, 'No contact');
   await expect(guards.getByText('The contacts did not touch when last felt: strap, hair and posts first.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Press / })).toHaveCount(0);
   await tap(page, 'Contact good');

@@ -94,9 +94,9 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await page.getByRole('button', { name: 'End', exact: true }).click();
   // The first question has its buttons where the alarm is shown; answered, the next one follows.
   await page.goto(`/dogs/${dogId}/levels`);
-  await page.getByRole('button', { name: 'They do not' }).click();
+  await page.getByRole('button', { name: 'No contact' }).click();
   await expect(page.getByText('Strap, hair and posts first; then feel again. Never a higher level.')).toBeVisible();
-  await page.getByRole('button', { name: 'Both contacts touch' }).click();
+  await page.getByRole('button', { name: 'Contact good', exact: true }).click();
   await expect(heading(page)).toHaveText('Check skin and place: Yarrow needs 6.5 more in yard.');
   await expect(page.getByRole('link', { name: 'Check skin' })).toBeVisible();
   await page.getByRole('button', { name: 'Skin and place good' }).click();

@@ -76,6 +76,8 @@ async function drag(page: Page, from: Locator, to: Locator) {
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
   await page.mouse.down();
   await page.mouse.move(a.x + a.width / 2, a.y - 8, { steps: 4 });
+  // It hangs on the pointer before it is carried on.
+  await expect(page.locator('.sortable-ghost')).toBeVisible();
   await page.mouse.move(b.x + b.width / 2, b.y + 4, { steps: 10 });
   await page.mouse.up();
 }

@@ -93,3 +93,32 @@ test('what a dog wears is at hand on every screen of a phone: off in one tap, an
   const [{ wearing }] = [(await (await page.request.get('/api/wearing')).json()) as { wearing: { collarName: string }[] }];
   expect(wearing.map(({ collarName }) => collarName).sort()).toEqual(['Curlew', 'Hazel']);
 });
+
+test('at hand on a phone: moved to the place that is free, contact good, and pink that is undone has never been', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const dogId = await dressedDog(page);
+  await page.goto(`/dogs/${dogId}/neck/contacts`);
+  await page.getByRole('button', { name: 'Put on at 3', exact: true }).click();
+  const bar = page.getByRole('region', { name: 'On now' });
+  await expect(bar).toContainText('at 3');
+  await page.goto('/locker');
+  // The place is the one that the contacts’ own screen names.
+  await bar.getByRole('button', { name: 'Moved to 9: Curlew on Yarrow' }).click();
+  await expect(bar.getByRole('status')).toContainText('Curlew on Yarrow: moved to 9 o’clock.');
+  await expect(bar).toContainText('at 9');
+  await bar.getByRole('button', { name: 'Contact good: Curlew on Yarrow' }).click();
+  await expect(bar.getByRole('status')).toContainText('contact good.');
+  const flags = async () => {
+    const { skinLooks } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { skinLooks: { clock: number; grade: number }[] };
+    return skinLooks.filter(({ grade }) => grade === 1).map(({ clock }) => clock);
+  };
+  // Tapped by mistake, and undone while it can be.
+  await bar.getByRole('button', { name: 'Pink: Curlew on Yarrow' }).click();
+  await expect(bar.getByRole('status')).toContainText('Pink at 9 o’clock on Yarrow: that place rests.');
+  await bar.getByRole('button', { name: 'Undo' }).click();
+  await expect(bar.getByRole('status')).toContainText('Undone.');
+  // Meant: it is a look at the skin like any other, and the place rests, whatever screen is open meanwhile.
+  await bar.getByRole('button', { name: 'Pink: Curlew on Yarrow' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect.poll(flags, { timeout: 20_000 }).toEqual([9]);
+});

@@ -135,8 +135,8 @@ export function pressGuards(level: number, facts: PressFacts, rules: Pick<HouseR
 export const MORE_STEPS = {
   contact: {
     does: 'Check the contact',
-    good: 'Both contacts touch',
-    bad: 'They do not',
+    good: 'Contact good',
+    bad: 'No contact',
     asks: 'Do both contacts touch the skin?',
     how: 'Push the receiver: the skin moves with it, and two fingers still go under. Part the hair, wiggle it past the last hairs.',
     found: 'Contact was the cause',

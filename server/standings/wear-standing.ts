@@ -32,8 +32,6 @@ import type { StandingKind, Stands } from './standing-kind.ts';
 
 /** What a device told bears on its battery and on a press so long after it, days. From memory. */
 export const DEVICE_EVENT_DAYS = 4;
-/** Where contacts have been says where they go next: so much before is read with a wear. */
-const BEFORE_MS = SHOWN_DAYS * DAY_MS;
 
 /** What is on a dog, by the day of the kennel that it is worked out for. */
 export type DogWear = { dogName: string; worn: WornThen[] };
@@ -53,7 +51,9 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
       ({ dogId }) => dogId,
     );
     const collarIds = [...new Set([...putOns.values(), ...fitted.values()].flat().map(({ collarId }) => collarId))];
-    const since = new Date(Math.min(from - DEVICE_EVENT_DAYS * DAY_MS, ...[...putOns.values()].flat().map(({ at }) => at.getTime() - BEFORE_MS)));
+    // Where contacts have been says where they go next: as much is read as the screen of the neck shows.
+    const shownFrom = from - SHOWN_DAYS * DAY_MS;
+    const since = new Date(Math.min(from - DEVICE_EVENT_DAYS * DAY_MS, ...[...putOns.values()].flat().map(({ at }) => Math.min(at.getTime(), shownFrom))));
     const [events, looks, tapings, later] = await Promise.all([
       collarIds.length === 0
         ? []
@@ -95,7 +95,7 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
         const by = { skin, girthMm: neck.skinGirthMm ?? neck.hairGirthMm, house, timeZone: kennel.timeZone, now: now.getTime(), contacts };
         const own = putOns.get(dog.id) ?? [];
         // Whoever it is worked out with: of each dog the events that bear on it, and no others.
-        const onSince = Math.min(...own.map(({ at }) => at.getTime())) - BEFORE_MS;
+        const onSince = Math.min(shownFrom, ...own.map(({ at }) => at.getTime()));
         const toldSince = (ms: number) => told.filter(({ at }) => Date.parse(at) >= ms);
         const worn = own.length > 0 ? wornThen(dog.id, toldSince(onSince), collars, by, day) : [];
         const devices = dog.archivedAt === null ? [...new Set([...(fitted.get(dog.id) ?? []), ...worn].map(({ collarId }) => collarId))] : [];

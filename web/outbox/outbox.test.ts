@@ -132,6 +132,21 @@ describe('what a phone sends', () => {
     ]);
   });
 
+  it('not before its time what can still be taken back, and nothing waits for it; let go of, it has never been', async () => {
+    const [pink, mistaken] = [weighing(1), weighing(2)].map((one): OutboxEntry => ({ ...one, notBefore: '2026-03-02T09:00:06.000Z' })) as [
+      OutboxEntry,
+      OutboxEntry,
+    ];
+    const [moved] = boxed([cue()]) as [OutboxEntry];
+    await box.put([pink, mistaken, { ...moved, seq: 3 }]);
+    const { post, kept } = server(keepsAll);
+    expect(await sendOutbox(box, post, by)).toEqual({ is: 'done' });
+    expect(kept).toEqual([moved.id]);
+    await box.remove([mistaken.id]);
+    await sendOutbox(box, post, { ...by, now: () => Date.parse(AT) + 6000 });
+    expect(kept).toEqual([moved.id, pink.id]);
+  });
+
   it('what is kept whole or not at all goes in one batch and is named; what waits for another goes again', async () => {
     const wear = [cue(), cue()];
     const late = cue();

@@ -231,7 +231,7 @@ async function keep() {
         </WorkLeaves>
         <template #action>
           <ActionBar>
-            <div v-if="settled" class="flex flex-wrap items-center gap-3">
+            <div v-if="settled && keeping.state.value === 'still'" class="flex flex-wrap items-center gap-3">
               <RouterLink :to="`/dogs/${dogId}/neck`" class="press press-main">Put it on</RouterLink>
               <RouterLink :to="`/dogs/${dogId}`" class="press press-plain">Record</RouterLink>
             </div>

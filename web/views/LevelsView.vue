@@ -2,6 +2,7 @@
 /** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
 import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
 import { levelWords, MORE_STEPS, type MoreCause, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -61,6 +62,8 @@ const shown = computed(() => {
   return span.value ? all.filter(({ begunAt }) => Date.parse(begunAt) >= span.value![0] && Date.parse(begunAt) <= span.value![1]) : all;
 });
 const checks = computed(() => (data.value?.contactChecks ?? []).filter(({ collarId }) => collarId === device.value?.collar.id));
+/** On a phone it stands under the drawing, which comes first there. */
+const wide = useMediaQuery('(min-width: 40rem)');
 const says = computed(() => (setting.value ? wordReason(NEEDED_REASON_WORDS, setting.value.reason, units.speak).text : ''));
 const heading = computed(() => {
   if (!data.value) return '';
@@ -135,7 +138,7 @@ const lastChecked = computed(() => {
         <h1>{{ heading }}</h1>
         <div class="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1">
           <VerdictMark :tone="tone" :word="word" />
-          <span v-if="says" class="max-w-[52rem] max-sm:hidden">{{ says }}</span>
+          <span v-if="says && wide" class="max-w-[52rem]">{{ says }}</span>
         </div>
       </template>
       <template #notes>
@@ -159,7 +162,7 @@ const lastChecked = computed(() => {
       </template>
       <template #drawing>
         <LadderChart :device="device" :chosen="setting?.id ?? ''" @choose="(id) => (chosenSetting = id)" />
-        <p v-if="says" class="mt-2 text-sm sm:hidden">{{ says }}</p>
+        <p v-if="says && !wide" class="mt-2 text-sm">{{ says }}</p>
         <template v-if="setting">
           <p v-for="reason in setting.working.reasons" :key="reason.code" class="mt-2 text-sm">
             {{ wordReason(WORKING_LEVEL_REASON_WORDS, reason, units.speak).text }}

@@ -161,7 +161,7 @@ async function takePages() {
         </p>
       </section>
       <section class="no-print sheet mt-4" aria-label="What to do">
-        <SheetDrawing v-if="sheet!.drawings.neck" class="mx-auto max-w-xl" :sheet="sheet!" which="neck" />
+        <SheetDrawing v-if="sheet!.drawings.neck" class="mx-auto max-w-64 sm:max-w-xl" :sheet="sheet!" which="neck" />
         <p class="mt-2 font-semibold">{{ sheet!.lead }}</p>
         <p v-if="page.handover.callWhom" class="mt-1">Call {{ page.handover.callWhom }}</p>
         <HandoverLook class="mt-2" :sheet="sheet!" :note="page.handover.note" first="if" fold-others />

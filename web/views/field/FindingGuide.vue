@@ -111,9 +111,9 @@ function respond(response: DogResponse) {
     <LevelLine v-if="answered.length === 0" class="mt-2" :scale="device.scale" :at="stairs.next" :needs="null" :cap="facts.cap" :ceiling="facts.ceiling" />
     <StairDrawing v-else class="mt-3" :trials="trials" :reversals="stairs.reversals.length" :next="stairs.next" :scale="device.scale" />
     <GuardLines :guards="guards" @contact="(made) => tell({ event: 'contact', collarId: device.collarId, made })" />
-    <Teleport defer to="#pad-action">
-      <ResponseRow v-if="open" :press="open" @respond="respond" />
-      <button v-else-if="stairs.next !== null && !barred" type="button" class="press press-main min-h-14 w-full text-xl" @click="press">
+    <Teleport v-if="open" defer to="#pad-answers"><ResponseRow class="mb-2" :press="open" @respond="respond" /></Teleport>
+    <Teleport v-else defer to="#pad-action">
+      <button v-if="stairs.next !== null && !barred" type="button" class="press press-main min-h-14 w-full text-xl" @click="press">
         Press {{ levelWords(stairs.next) }}
       </button>
     </Teleport>

@@ -23,7 +23,7 @@ const lines = computed(() =>
       {{ line.text }}
       <span v-if="line.code === 'contact-unknown' || line.code === 'contact-lost'" class="mt-1.5 flex flex-wrap gap-2">
         <button type="button" class="press press-plain" @click="$emit('contact', true)">Contact good</button>
-        <button v-if="line.code === 'contact-unknown'" type="button" class="press press-plain" @click="$emit('contact', false)">They do not touch</button>
+        <button v-if="line.code === 'contact-unknown'" type="button" class="press press-plain" @click="$emit('contact', false)">No contact</button>
       </span>
       <span v-if="line.code === 'more-than-usual'" class="mt-1.5 block">
         <button type="button" class="press press-plain" @click="$emit('more')">Look why it needs more</button>

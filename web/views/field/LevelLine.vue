@@ -21,7 +21,7 @@ const end = computed(() => {
   const marks = [props.at, props.needs?.level, props.cap, props.ceiling].flatMap((one) => one ?? []);
   return marks.length === 0 ? props.scale.max : Math.min(props.scale.max, Math.max(props.scale.min + 5 * props.scale.step, Math.max(...marks) * 1.33));
 });
-const x = computed(() => scaleLinear([props.scale.min, end.value], [10, W - 26]).clamp(true));
+const x = computed(() => scaleLinear([props.scale.min, end.value], [10, W - 38]).clamp(true));
 const says = computed(() =>
   [
     `Scale from ${levelWords(props.scale.min)} to ${levelWords(props.scale.max)}`,
@@ -42,13 +42,13 @@ const says = computed(() =>
         <line x1="0" y1="0" x2="0" y2="6" stroke="var(--stop)" stroke-width="1.6" />
       </pattern>
     </defs>
-    <line :x1="x(scale.min)" :x2="W - 26" :y1="AXIS" :y2="AXIS" stroke="var(--steel)" stroke-width="4" stroke-linecap="round" />
+    <line :x1="x(scale.min)" :x2="W - 38" :y1="AXIS" :y2="AXIS" stroke="var(--steel)" stroke-width="4" stroke-linecap="round" />
     <text x="10" :y="AXIS + 22" font-size="12" fill="var(--soft)" text-anchor="middle">{{ levelWords(scale.min) }}</text>
     <text :x="W - 2" :y="AXIS + 4" font-size="12" fill="var(--soft)" text-anchor="end">
       {{ end < scale.max ? `…${levelWords(scale.max)}` : levelWords(scale.max) }}
     </text>
     <template v-if="ceiling !== null">
-      <rect :x="x(ceiling)" :y="AXIS - 10" :width="W - 26 - x(ceiling)" height="20" :fill="`url(#${id}-h)`" />
+      <rect :x="x(ceiling)" :y="AXIS - 10" :width="W - 38 - x(ceiling)" height="20" :fill="`url(#${id}-h)`" />
       <line :x1="x(ceiling)" :x2="x(ceiling)" :y1="AXIS - 13" :y2="AXIS + 11" stroke="var(--stop)" stroke-width="2.5" />
       <text :x="x(ceiling)" :y="AXIS + 24" font-size="12" fill="var(--stop)" text-anchor="middle">{{ levelWords(ceiling) }}</text>
     </template>

@@ -152,8 +152,8 @@ function respond(response: DogResponse) {
         {{ one }}
       </button>
     </div>
+    <Teleport v-if="last" defer to="#pad-answers"><ResponseRow class="mb-2" :press="last" @respond="respond" /></Teleport>
     <Teleport defer to="#pad-action">
-      <ResponseRow v-if="last" class="mb-2" :press="last" @respond="respond" />
       <button v-if="!barred" type="button" class="press min-h-14 w-full text-xl" :class="asked ? 'press-plain' : 'press-main'" @click="press">
         Press {{ silent ? mode : levelWords(level) }}{{ asked ? ' anyway' : '' }}
       </button>

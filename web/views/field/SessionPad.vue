@@ -165,6 +165,7 @@ useScreenKeys('Field log', [
     <template v-if="story.endedAt === null">
       <button type="button" class="press press-quiet mt-3" @click="emit('leave')">Another dog meanwhile</button>
       <ActionBar>
+        <div id="pad-answers"></div>
         <div class="flex items-end gap-2">
           <div id="pad-action" class="min-w-0 grow"></div>
           <button type="button" class="press press-plain min-h-14 px-3!" :disabled="lastTap === null" @click="undo">Undo</button>

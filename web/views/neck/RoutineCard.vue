@@ -71,7 +71,7 @@ const AGAIN = new Set<RoutineStep['state']>(['open', 'failed', 'skipped']);
           <button type="button" class="press press-plain" @click="tick(step.id)">
             {{ step.id === 'contact' ? 'Contact good' : 'Done' }}<span class="sr-only">: {{ step.name }}</span>
           </button>
-          <button v-if="step.id === 'contact'" type="button" class="press press-quiet" @click="tick(step.id, false)">They do not</button>
+          <button v-if="step.id === 'contact'" type="button" class="press press-quiet" @click="tick(step.id, false)">No contact</button>
         </span>
         <span v-if="step.id === 'contact' && contacts.wear && step.state === 'done'" class="flex flex-wrap gap-1">
           <button v-for="one in DISTURBED" :key="one.button" type="button" class="press press-quiet" @click="disturbed(one.told)">{{ one.button }}</button>

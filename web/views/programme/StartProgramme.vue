@@ -57,6 +57,8 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
   });
   if (kept) emit('started');
 }
+/** What is asked for is there whole. */
+const shown = computed(() => (all.value ? offered.value : offered.value.slice(0, listed.value)));
 </script>
 
 <template>
@@ -86,11 +88,7 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
       </li>
     </ul>
     <ul class="divide-y divide-line border-y border-line" :class="own.length === 0 && 'mt-4'">
-      <li
-        v-for="{ template, school, other, fits, runs } in offered.slice(0, listed)"
-        :key="template.id"
-        class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]"
-      >
+      <li v-for="{ template, school, other, fits, runs } in shown" :key="template.id" class="grid gap-x-6 gap-y-2 py-4 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2>{{ template.name }}</h2>
           <p>{{ template.about }}</p>
@@ -111,8 +109,8 @@ async function start({ id: templateId, name, stages }: Pick<ProgrammeTemplate, '
         </button>
       </li>
     </ul>
-    <button v-if="offered.length > listed" type="button" class="press press-quiet mt-2" @click="listed = offered.length">
-      {{ offered.length - listed }} more
+    <button v-if="offered.length > shown.length" type="button" class="press press-quiet mt-2" @click="listed = offered.length">
+      {{ offered.length - shown.length }} more
     </button>
     <RouterLink to="/programme/own" class="press press-quiet mt-2">{{ $spell('Programmes of our own') }}</RouterLink>
     <button v-if="kinds.length > 0" type="button" class="press press-quiet mt-2" @click="all = !all">
