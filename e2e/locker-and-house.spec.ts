@@ -60,6 +60,11 @@ test('house rules show what a change would mean for which dogs before it is kept
   await page.getByLabel('Most slack of a prong at rest').fill('a lot');
   await expect(page.getByText('This cannot be read as a number yet.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save rules' })).toBeDisabled();
+  // From another section it is told what keeps the rules from being saved, and what was typed is still there.
+  await page.getByRole('navigation', { name: 'Sections' }).getByRole('button', { name: 'Wearing' }).click();
+  await expect(page.getByLabel('Most slack of a prong at rest')).toBeHidden();
+  await page.getByRole('button', { name: 'Most slack of a prong at rest: not a number yet.' }).click();
+  await expect(page.getByLabel('Most slack of a prong at rest')).toHaveValue('a lot');
   await page.getByLabel('Most slack of a prong at rest').fill('15');
   await expect(change.getByRole('listitem').filter({ hasText: 'Bramble, prong, worn now' })).toBeVisible();
 });

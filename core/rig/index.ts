@@ -29,4 +29,14 @@ export {
   type RigOnDog,
   type RigReason,
 } from './rig-rules.ts';
-export { RING_PLACES, ringAndSide, ringClock, WORKING_SIDES, type RingAndSide, type RingHow, type RingPlace, type WorkingSide } from './ring-and-side.ts';
+export {
+  leashSideOf,
+  RING_PLACES,
+  ringAndSide,
+  ringClock,
+  WORKING_SIDES,
+  type RingAndSide,
+  type RingHow,
+  type RingPlace,
+  type WorkingSide,
+} from './ring-and-side.ts';

@@ -20,6 +20,9 @@ export function ringClock(place: RingPlace, worksOn: WorkingSide): number {
 /** How a collar is held: which of its rings the leash is on where it has two, where the ring sits, and on which side the dog works. */
 export type RingHow = { ring: 'live' | 'both'; ringPlace: RingPlace; worksOn: WorkingSide; rules: Pick<HouseRules, 'liveTravelMm' | 'bothTravelMm'> };
 
+/** The dog's own side on which the leash runs: the one next to the handler on whose left or right it works. Geometry. */
+export const leashSideOf = (worksOn: WorkingSide): WorkingSide => (worksOn === 'left' ? 'right' : 'left');
+
 /** How a training collar is turned and held: where its ring sits, on which side the leash runs, and what to see to. */
 export type RingAndSide = {
   /** Clock place of the ring, 12 the nape. */
@@ -38,7 +41,7 @@ export type RingAndSide = {
 
 /** Ring and side as they are for any collar, with what its kind has of its own. A dog on the handler's left has the leash on its own right side. Common practice. */
 export function ringAndSide({ ringPlace, worksOn }: RingHow, own: Partial<RingAndSide>): RingAndSide {
-  const leashSide: WorkingSide = worksOn === 'left' ? 'right' : 'left';
+  const leashSide = leashSideOf(worksOn);
   return {
     clock: ringClock(ringPlace, worksOn),
     leashSide,

@@ -122,7 +122,7 @@ async function takePages() {
     <template v-else>
       <section class="no-print sheet" aria-labelledby="daily">
         <h1 id="daily">{{ left === 0 ? `All checked today` : `${sheet!.dogName}: ${left} to check today` }}</h1>
-        <button v-if="left > 1" type="button" class="press press-main mt-2 min-h-12 w-full sm:w-auto" @click="tickAll">All good</button>
+        <button v-if="left > 1 && said.size === 0" type="button" class="press press-main mt-2 min-h-12 w-full sm:w-auto" @click="tickAll">All good</button>
         <ul class="mt-1 divide-y divide-line">
           <li v-for="line in sheet!.daily" :key="line.key">
             <label class="flex min-h-12 cursor-pointer items-center gap-4 py-1 leading-snug">

@@ -16,7 +16,8 @@ const signs = { stop: '■', mind: '◆' } as const;
 </script>
 
 <template>
-  <TabGroup :selected-index="index" manual @change="(at: number) => (open = leaves[at]!.id)">
+  <!-- A leaf is opened by its name: while others come or go, a place in the row may mean another one. -->
+  <TabGroup :selected-index="index" manual>
     <div class="sheet pt-2!">
       <TabList class="-mx-2 flex overflow-x-auto border-b border-line" :aria-label="label">
         <Tab v-for="leaf in leaves" :key="leaf.id" v-slot="{ selected }" as="template">
@@ -24,6 +25,8 @@ const signs = { stop: '■', mind: '◆' } as const;
             type="button"
             class="relative min-h-12 shrink-0 px-2.5 whitespace-nowrap sm:px-3"
             :class="selected ? 'font-semibold shadow-[inset_0_-3px_var(--tape)]' : 'text-soft hover:text-ink'"
+            @click="open = leaf.id"
+            @keydown.enter.space="open = leaf.id"
           >
             {{ leaf.name
             }}<span v-if="leaf.mark" class="ml-1 text-sm" :class="leaf.mark === 'stop' ? 'text-stop' : 'text-mind'"

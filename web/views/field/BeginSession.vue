@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Who works, where, and who handles: three taps and it runs. What was chosen last is chosen again. */
 import { FieldDogsFound, type FieldDog, type FieldSession } from '@banter/contract';
-import { askWhetherEnded, houseRules, levelWords, type SessionPurpose } from '@banter/core';
+import { askWhetherEnded, houseRules, leashSideOf, levelWords, type SessionPurpose } from '@banter/core';
 import { z } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { refDebounced } from '@vueuse/core';
@@ -34,7 +34,6 @@ const route = useRoute();
 if (typeof route.query.dog === 'string') last.value.dogId = route.query.dog;
 if (last.value.dogId !== null) void log.want(last.value.dogId);
 if (typeof route.query.hand === 'string') last.value.handlerId = route.query.hand;
-if (typeof route.query.where === 'string') last.value.setting = route.query.where;
 const dog = computed(() => log.dogOf(last.value.dogId));
 const handlerId = computed(() => {
   const me = session.me?.person.id;
@@ -93,8 +92,7 @@ const pictured = computed(() => {
   const known = needs.value === null ? 'no level known here' : `${needs.value.words} ${levelWords(needs.value.level)} here`;
   return `${device.value.name}: ${known}.`;
 });
-/** The leash runs on the dog's side that is next to the handler. */
-const besides = computed(() => ({ clock: 12, leashSide: dog.value!.worksOn === 'left' ? ('right' as const) : ('left' as const) }));
+const besides = computed(() => ({ clock: 12, leashSide: leashSideOf(dog.value!.worksOn) }));
 
 function choose(one: FieldDog) {
   void log.want(one);

@@ -12,7 +12,7 @@ import {
   type HouseSchoolName,
 } from '@banter/core';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { useRoute } from 'vue-router';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import { useHouseImpact } from './house-impact-of.ts';
 import ActionBar from '../../work/ActionBar.vue';
@@ -27,7 +27,6 @@ import { todayIn } from '../../parts/age.ts';
 import WorkSettings from './WorkSettings.vue';
 
 const route = useRoute();
-const router = useRouter();
 const session = useSession();
 const units = useUnits();
 const { form, saved, changed, restored, discard, keeping, keep, showTheirs } = useKennelForm('rules');
@@ -81,12 +80,13 @@ const sectionOfRule = (hash: string) => {
   const name = hash.startsWith('#rule-') ? (hash.slice('#rule-'.length) as HouseRuleName) : null;
   return name !== null && name in HOUSE_RULES ? HOUSE_RULES[name].group : null;
 };
-const section = computed(
-  () => sectionOfRule(route.hash) ?? (sections.value.some(({ id }) => id === route.query.section) ? String(route.query.section) : 'schools'),
-);
+const begun = sectionOfRule(route.hash) ?? String(route.query.section ?? 'schools');
+const chosen = ref(begun);
+const section = computed(() => (sections.value.some(({ id }) => id === chosen.value) ? chosen.value : 'schools'));
+/** Without an address of its own: what was typed into a field stays while another section is looked at. */
 function go(id: string) {
   search.value = '';
-  void router.replace({ path: '/house', query: { section: id } });
+  chosen.value = id;
 }
 const ownOf = (rows: readonly [HouseRuleName, HouseRule][]) => rows.filter(([name]) => form.value.rules[name] !== undefined).length;
 const sections = computed(() => [
@@ -95,16 +95,27 @@ const sections = computed(() => [
   ...groups.map(({ group, title, rows }) => ({ id: group, title, own: ownOf(rows) })),
 ]);
 const has = (...texts: string[]) => texts.some((text) => text.toLowerCase().includes(wanted.value));
-const found = computed(() => groups.flatMap(({ group, rows }) => rows.filter(([name, row]) => has(name, row.title, row.why, groupNames[group] ?? group))));
+const found = computed(
+  () => new Set(groups.flatMap(({ group, rows }) => rows.flatMap(([name, row]) => (has(name, row.title, row.why, groupNames[group] ?? group) ? [name] : [])))),
+);
 const shows = (id: string) => wanted.value === '' && section.value === id;
 const schoolsShown = computed(() =>
   wanted.value === '' ? (section.value === 'schools' ? HOUSE_SCHOOL_NAMES : []) : HOUSE_SCHOOL_NAMES.filter((name) => has(HOUSE_SCHOOL_WORDS[name].title)),
 );
-const groupsShown = computed(() =>
-  wanted.value === ''
-    ? groups.filter(({ group }) => group === section.value)
-    : groups.map((one) => ({ ...one, rows: one.rows.filter((row) => found.value.includes(row)) })).filter(({ rows }) => rows.length > 0),
+/** Every field stays where it was typed into, also while another section is looked at. */
+const groupsShown = computed(
+  () =>
+    new Set(
+      groups.flatMap(({ group, rows }) => ((wanted.value === '' ? group === section.value : rows.some(([name]) => found.value.has(name))) ? [group] : [])),
+    ),
 );
+/** What keeps the rules from being saved, wherever it stands. */
+const wrong = computed(() => {
+  if (nameFault.value) return { section: 'kennel', says: nameFault.value };
+  if (namelessSetting.value) return { section: 'kennel', says: 'A setting needs a name.' };
+  const [name] = unread;
+  return name === undefined ? null : { section: HOUSE_RULES[name].group, says: `${HOUSE_RULES[name].title}: not a number yet.` };
+});
 
 /** Somebody who was looking for a rule finds it in sight, and its value under the keys. */
 watch(
@@ -136,15 +147,11 @@ const {
 </script>
 
 <template>
-  <form
-    class="grid gap-x-6 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]"
-    novalidate
-    @submit.prevent="!nameFault && !namelessSetting && unread.size === 0 && keep()"
-  >
+  <form class="grid gap-x-6 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]" novalidate @submit.prevent="!wrong && keep()">
     <nav aria-label="Sections" class="self-start lg:sticky lg:top-4">
       <label class="block">
         <span class="sr-only">Find a rule</span>
-        <input v-model="search" type="search" class="field" placeholder="Find a rule" />
+        <input v-model="search" type="search" class="field" placeholder="Find a rule" @keydown.enter.prevent />
       </label>
       <select class="field mt-2 lg:hidden" aria-label="Section" :value="section" @change="go(($event.target as HTMLSelectElement).value)">
         <option v-for="one in sections" :key="one.id" :value="one.id">{{ one.title }}{{ one.own > 0 ? ` (${one.own} changed)` : '' }}</option>
@@ -185,7 +192,7 @@ const {
           Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
         </p>
       </section>
-      <p v-if="wanted !== '' && found.length === 0" role="status">No rule has «{{ search.trim() }}» in its name or reason.</p>
+      <p v-if="wanted !== '' && found.size + schoolsShown.length === 0" role="status">No rule has «{{ search.trim() }}» in its name or reason.</p>
       <section v-if="shows('kennel')" class="sheet space-y-5" aria-label="Kennel">
         <TextField v-model="form.name" label="Kennel" :error="nameFault || keeping.errorAt('name')" />
         <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />
@@ -203,11 +210,12 @@ const {
           @update:model-value="(value) => setSchool(name, value)"
         />
       </section>
-      <section v-for="{ group, rows } in groupsShown" :key="group" class="sheet" :aria-label="groupNames[group]">
+      <section v-for="{ group, rows } in groups" v-show="groupsShown.has(group)" :key="group" class="sheet" :aria-label="groupNames[group]">
         <h2>{{ $spell(groupNames[group] ?? group) }}</h2>
         <div class="mt-1">
           <RuleField
             v-for="[name, row] in rows"
+            v-show="wanted === '' || found.has(name)"
             :key="name"
             :name="name"
             :row="row"
@@ -218,14 +226,9 @@ const {
         </div>
       </section>
       <ActionBar>
-        <SaveBar
-          by="lead"
-          :keeping="keeping"
-          label="Save rules"
-          :disabled="!changed || unread.size > 0 || nameFault !== '' || namelessSetting"
-          @newer="showTheirs"
-        >
-          <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
+        <SaveBar by="lead" :keeping="keeping" label="Save rules" :disabled="!changed || wrong !== null" @newer="showTheirs">
+          <button v-if="wrong" type="button" class="text-left text-stop underline" @click="go(wrong.section)">{{ wrong.says }}</button>
+          <span v-else-if="saved && !changed" class="text-good" role="status">✓ Saved</span>
         </SaveBar>
       </ActionBar>
     </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Skin: looked at by clock place, graded, with a photo; what it forbids and until when; rub or metal; how it healed. */
 import { momentOn, SKIN_UNDER, SkinLook, z, type NewSkinLook, collarKind } from '@banter/contract';
-import { clockWords, SKIN_GRADE_WORDS, SKIN_GRADES, SORE_WORDS, soreStep, type SkinGrade, type SoreCase } from '@banter/core';
+import { speakHours, clockWords, SKIN_GRADE_WORDS, SKIN_GRADES, SORE_WORDS, soreStep, type SkinGrade, type SoreCase } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { failureSentence } from '../../api/failure.ts';
@@ -274,8 +274,8 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
         </template>
         <template #means>
           <p>
-            Pink rests that place 48 hours, with what overlaps it, or until a look there is clear. Red, hairless or broken takes the collar off and asks a vet,
-            until a look there says clear or pink. Banter does not diagnose.
+            Pink rests that place {{ speakHours(neck.dressed.house.rules.restHours) }}, with what overlaps it, or until a look there is clear. Red, hairless or
+            broken takes the collar off and asks a vet, until a look there says clear or pink. Banter does not diagnose.
           </p>
         </template>
       </WorkLeaves>
