@@ -45,7 +45,7 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText(/Yarrow, \d+ times: .* Less rest, or fewer a day, would free it\./)).toBeVisible();
   await expect(page.getByText(/the kennel is closed\. Open it, or begin a day later\./).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
 
   await page.getByRole('button', { name: 'Hours' }).click();
   for (const weekday of ['Saturday', 'Sunday']) await page.getByRole('checkbox', { name: weekday }).check();

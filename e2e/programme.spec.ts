@@ -20,7 +20,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await expect(page.getByText('No session of this stage yet.')).toBeVisible();
 
   // One session in a row is enough for this dog.
-  await page.getByRole('button', { name: 'Adapt this stage to the dog' }).click();
+  await page.getByRole('button', { name: 'Adapt this stage' }).click();
   await page.getByLabel('Tries that go well').fill('12');
   await page.getByRole('button', { name: 'Save for this dog' }).click();
   await expect(page.getByText('More cannot go well than are tried.')).toBeVisible();
@@ -82,7 +82,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Go on with it' }).click();
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Leave programme' }).click();
   await expect(heading(page)).toHaveText('Begin a programme with Yarrow.');
   await expect(page.getByRole('region', { name: 'Over' }).getByText('left')).toBeVisible();
 });

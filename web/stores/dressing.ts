@@ -20,35 +20,40 @@ export function useDressing(dogId: string, page: Ref<NeckPage | null>, stackNow:
     },
     { immediate: true },
   );
+  /** Which change of this screen is the newest: two that look alike are still two. */
+  let newest = 0;
   const current = computed<DressingFacts>(() => unkept.value ?? { stack: page.value?.dressing?.stack ?? stackNow(), rig: page.value?.dressing?.rig ?? [] });
 
   async function send() {
     const sent = unkept.value;
+    const own = newest;
     if (!sent || keeping.state.value === 'sending' || keeping.state.value === 'waiting') return;
     const kept = await keeping.keep(`/api/dressings/${dogId}`, Dressing, sent, version.value);
     if (!kept) return;
     version.value = kept.version;
     // Changed again while it was on its way: that goes next.
-    const again = JSON.stringify(unkept.value) !== JSON.stringify(sent);
-    if (again) {
+    if (own !== newest) {
       await send();
       return;
     }
     // Shown as changed until what is kept has come back, so that nothing jumps.
     await reload();
-    if (JSON.stringify(unkept.value) === JSON.stringify(sent)) settle(null);
+    if (own === newest) settle(null);
+  }
+  function lay(next: DressingFacts) {
+    newest += 1;
+    unkept.value = next;
+    void send();
   }
   function change(next: DressingFacts) {
     before.value = [...before.value, current.value].slice(-30);
-    unkept.value = next;
-    void send();
+    lay(next);
   }
   function undo() {
     const last = before.value.at(-1);
     if (!last) return;
     before.value = before.value.slice(0, -1);
-    unkept.value = last;
-    void send();
+    lay(last);
   }
   async function theirs() {
     settle(null);

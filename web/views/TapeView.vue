@@ -375,7 +375,7 @@ async function keep() {
               @newer="load"
             >
               <button v-if="pad" type="button" class="press press-plain shrink-0" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
-              <RouterLink v-else :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">Leave it</RouterLink>
+              <RouterLink v-else :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">Cancel</RouterLink>
               <span v-if="ready.length === 0" class="text-soft max-sm:hidden">One reading can be saved; three are better.</span>
               <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">One reading cannot be read yet.</span>
             </SaveBar>

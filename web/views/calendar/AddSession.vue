@@ -79,7 +79,7 @@ function leave() {
       <button type="submit" class="press press-main" :disabled="dogId === '' || board.cannot.value.length > 0">
         {{ board.trial.value ? 'Save' : 'Try it' }}
       </button>
-      <button type="button" class="press press-quiet" @click="leave">{{ board.trial.value ? 'Leave it' : 'Close' }}</button>
+      <button type="button" class="press press-quiet" @click="leave">{{ board.trial.value ? 'Cancel' : 'Close' }}</button>
     </div>
   </form>
 </template>

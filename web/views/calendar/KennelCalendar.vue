@@ -2,7 +2,7 @@
 /** The calendar once it is here: the weeks at a glance, the days of one of them as strips, and what is chosen. */
 import type { CalendarPage, Kennel } from '@banter/contract';
 import { isHardFault, timeOfDay, type PlacedSession } from '@banter/core';
-import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { useEventListener, useMediaQuery, useSwipe } from '@vueuse/core';
 import { DateTime } from 'luxon';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import { useNow } from '../../stores/now.ts';
@@ -16,6 +16,7 @@ import PlanSessions from './PlanSessions.vue';
 import SpanOfDays from './SpanOfDays.vue';
 import { stripSpan, tagNames } from './strip-geometry.ts';
 import TagRead from './TagRead.vue';
+import WeekDays from './WeekDays.vue';
 
 const props = defineProps<{ page: CalendarPage; loads: number; kennel: Kennel; today: string; dogId: string }>();
 const emit = defineEmits<{ again: [] }>();
@@ -30,8 +31,15 @@ watch(
   },
 );
 const todayIndex = computed(() => board.days.value.indexOf(props.today));
-const week = ref(Math.floor(todayIndex.value / 7));
+/** The day that a phone shows, and whose week the desk does. */
+const day = ref(todayIndex.value);
+const week = computed({
+  get: () => Math.floor(day.value / 7),
+  set: (to) => (day.value = to === Math.floor(todayIndex.value / 7) ? todayIndex.value : to * 7),
+});
 const open = ref<'plan' | 'add' | 'hours' | null>(null);
+/** On a phone, what is seldom wanted is folded. */
+const more = ref(props.dogId !== '');
 const wide = useMediaQuery('(min-width: 48rem)');
 const only = ref(props.dogId);
 const minute = computed(() => board.around.value.notBefore.minute);
@@ -68,6 +76,21 @@ const span = computed(() =>
   ),
 );
 const lanesOf = (day: number) => board.around.value.hands.map(({ id, name, hours }) => ({ id, name, there: hours[day] ?? null }));
+const daysOfWeek = computed(() =>
+  weekDays.value.map((index) => {
+    const date = DateTime.fromISO(board.days.value[index]!);
+    const { planned, closed } = counts.value[index]!;
+    return { index, closed, planned, weekday: date.toFormat('ccc'), date: date.toFormat('d'), says: `${dayTitle(index)}: ${closed ? 'closed' : planned}` };
+  }),
+);
+const shownDays = ref<HTMLElement | null>(null);
+const { direction } = useSwipe(shownDays, {
+  threshold: 60,
+  onSwipeEnd: () => {
+    if (wide.value || !/^(?:left|right)$/.test(direction.value)) return;
+    day.value = Math.min(Math.max(0, day.value + (direction.value === 'left' ? 1 : -1)), board.days.value.length - 1);
+  },
+});
 const counts = computed(() =>
   board.days.value.map((_day, index) => {
     const lie = tags.value.filter(({ day }) => day === index);
@@ -105,7 +128,7 @@ function choose(id: string) {
 }
 async function follow(id: string) {
   const one = board.shown.value.find((other) => other.id === id);
-  if (one) week.value = Math.floor(one.day / 7);
+  if (one) day.value = one.day;
   await nextTick();
   document.querySelector<HTMLElement>(`[data-tag="${id}"]`)?.focus();
 }
@@ -160,6 +183,11 @@ useScreenKeys('Programme', [
   { key: ']', does: 'The week after', run: () => (week.value = Math.min(board.days.value.length / 7 - 1, week.value + 1)) },
 ]);
 const selectedOne = computed(() => board.shown.value.find(({ id }) => id === board.selected.value) ?? null);
+// Moved to another day, it is shown there.
+watch(
+  () => selectedOne.value?.day,
+  (to) => to !== undefined && (day.value = to),
+);
 </script>
 
 <template>
@@ -185,22 +213,25 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
         Plan sessions
       </button>
       <button type="button" class="press press-plain" @click="open = open === 'add' ? null : 'add'">One more</button>
-      <button type="button" class="press press-plain" @click="open = open === 'hours' ? null : 'hours'">Hours</button>
-      <RouterLink to="/programme/own" class="press press-quiet">{{ $spell('Own programmes') }}</RouterLink>
-      <RouterLink to="/house?show=calendars" class="press press-quiet">Elsewhere</RouterLink>
-      <RouterLink to="/programme/drill" class="press press-quiet">Handling drill</RouterLink>
-      <span class="grow"></span>
-      <label class="flex items-center gap-2">
-        <span class="text-sm text-soft">Show</span>
-        <select v-model="only" class="field w-auto!">
-          <option value="">all dogs</option>
-          <option v-for="dog in page.dogs" :key="dog.id" :value="dog.id">{{ dog.name }}</option>
-        </select>
-      </label>
+      <button v-if="!wide" type="button" class="press press-quiet" :aria-expanded="more" @click="more = !more">More</button>
+      <template v-if="wide || more">
+        <button type="button" class="press press-plain" @click="open = open === 'hours' ? null : 'hours'">Hours</button>
+        <RouterLink to="/programme/own" class="press press-quiet">{{ $spell('Own programmes') }}</RouterLink>
+        <RouterLink to="/house?show=calendars" class="press press-quiet">Calendar links</RouterLink>
+        <RouterLink to="/programme/drill" class="press press-quiet">Handling drill</RouterLink>
+        <span class="grow"></span>
+        <label class="flex items-center gap-2">
+          <span class="text-sm text-soft">Show</span>
+          <select v-model="only" class="field w-auto!">
+            <option value="">all dogs</option>
+            <option v-for="dog in page.dogs" :key="dog.id" :value="dog.id">{{ dog.name }}</option>
+          </select>
+        </label>
+      </template>
       <button v-if="board.done.value.length > 0" type="button" class="press press-plain" @click="board.undo()">
         Undo: {{ board.done.value.at(-1)!.title }}
       </button>
-      <button v-if="board.undone.value.length > 0" type="button" class="press press-quiet" @click="board.redo()">Do it again</button>
+      <button v-if="board.undone.value.length > 0" type="button" class="press press-quiet" @click="board.redo()">Redo</button>
     </div>
     <div v-if="board.keeping.sentence.value" class="mt-2 rounded bg-stop-wash p-3 font-semibold text-stop" role="alert">
       {{
@@ -208,7 +239,7 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
           ? board.keeping.sentence.value
           : `Not saved. ${board.keeping.errors.value[0]?.message ?? board.keeping.sentence.value}`
       }}
-      <button type="button" class="underline" @click="emit('again')">Fetch the calendar as it is now</button>
+      <button type="button" class="underline" @click="emit('again')">Load it as it is now</button>
     </div>
     <PlanSessions v-if="open === 'plan'" class="mt-4" :board="board" :today="today" @done="open = null" />
     <AddSession v-else-if="open === 'add'" class="mt-4" :board="board" :today="today" @done="open = null" />
@@ -224,20 +255,21 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
     />
 
     <SpanOfDays class="mt-4" :days="board.days.value" :counts="counts" :week="week" :today="today" @week="(index) => (week = index)" />
-    <div class="mt-3" :class="wide ? '' : 'sheet px-3!'">
+    <WeekDays v-if="!wide" v-model="day" class="mt-1" :days="daysOfWeek" :today="todayIndex" />
+    <div ref="shownDays" class="mt-3" :class="wide ? '' : 'sheet px-3!'">
       <template v-if="wide">
         <DayStrip
-          v-for="day in weekDays"
-          :key="day"
-          :title="dayTitle(day)"
-          :day="day"
-          :today="day === todayIndex"
-          :open="board.around.value.days[day]!.open"
-          :lanes="lanesOf(day)"
+          v-for="index in weekDays"
+          :key="index"
+          :title="dayTitle(index)"
+          :day="index"
+          :today="index === todayIndex"
+          :open="board.around.value.days[index]!.open"
+          :lanes="lanesOf(index)"
           :span="span"
-          :tags="tags.filter((tag) => tag.day === day)"
+          :tags="tags.filter((tag) => tag.day === index)"
           :selected="board.selected.value"
-          :minute="day === todayIndex && minute >= span[0] && minute <= span[1] ? minute : null"
+          :minute="index === todayIndex && minute >= span[0] && minute <= span[1] ? minute : null"
           @choose="choose"
           @drag="(id, to) => ((board.selected.value = id), board.tryMove(id, to))"
           @drop="dropped"
@@ -246,20 +278,20 @@ const selectedOne = computed(() => board.shown.value.find(({ id }) => id === boa
       </template>
       <template v-else>
         <DayList
-          v-for="day in weekDays"
-          :key="day"
-          :title="dayTitle(day)"
-          :today="day === todayIndex"
-          :closed="board.around.value.days[day]!.open === null"
-          :tags="tags.filter((tag) => tag.day === day).sort((a, b) => a.from - b.from)"
+          v-for="index in weekDays"
+          :key="index"
+          :class="index !== day && 'hidden print:block'"
+          :title="dayTitle(index)"
+          :today="index === todayIndex"
+          :closed="board.around.value.days[index]!.open === null"
+          :tags="tags.filter((tag) => tag.day === index).sort((a, b) => a.from - b.from)"
           :selected="board.selected.value"
           @choose="choose"
         />
       </template>
     </div>
     <p v-if="wide" class="no-print mt-3 text-sm text-soft">
-      A tag hangs at its time, as long as its session; dark ones were held, dashed ones were not logged, yellow ones are tried. Drag a tag, or move it with
-      shift and the arrows, enter to keep it and escape to leave it.
+      Dark: held. Dashed: not logged. Yellow: not saved yet. Drag a tag, or move it with Shift and the arrows; Enter saves, Esc cancels.
     </p>
     <TagRead v-if="selectedOne" :board="board" :past="isPast(selectedOne)" @close="board.selected.value = null" />
   </div>

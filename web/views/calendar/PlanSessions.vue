@@ -157,7 +157,7 @@ function leave() {
         >
           Save {{ tried.changed.size === 1 ? 'this session' : `these ${tried.changed.size}` }}
         </button>
-        <button type="button" class="press press-quiet" @click="leave">Leave it</button>
+        <button type="button" class="press press-quiet" @click="leave">Cancel</button>
       </div>
     </div>
   </section>

@@ -43,8 +43,8 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
           }}<template v-if="one.aroundMinutes > 0">; collars on {{ one.aroundMinutes }} minutes before and after</template>.
           <span v-if="moving && was" class="text-soft">It was {{ DateTime.fromISO(was.day).toFormat('ccc d LLL') }}, {{ timeOfDay(was.from) }}.</span>
         </p>
-        <p v-if="held" class="text-good">Held, as the field log tells.</p>
-        <p v-else-if="past" class="text-soft">Nothing was logged for it.</p>
+        <p v-if="held" class="text-good">Held, says the field log.</p>
+        <p v-else-if="past" class="text-soft">Not logged.</p>
         <ul v-else-if="faults.length > 0">
           <li v-for="fault in faults" :key="fault.code" class="font-semibold" :class="isHardFault(fault) ? 'text-stop' : 'text-mind'">
             {{ wordReason(SESSION_FAULT_WORDS, fault, contractSpeaker).text }}
@@ -75,7 +75,7 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
           >
             Save there
           </button>
-          <button type="button" class="press press-quiet" @click="board.giveUp()">Leave it</button>
+          <button type="button" class="press press-quiet" @click="board.giveUp()">Cancel</button>
         </template>
         <template v-else>
           <RouterLink v-if="!past && !held" class="press press-main" :to="{ path: '/field', query: { dog: one.dogId, hand: one.handId } }">Log it</RouterLink>

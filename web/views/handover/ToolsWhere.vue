@@ -51,7 +51,7 @@ const reset = () => settle(known());
         </div>
       </div>
       <SaveBar :keeping="keeping" label="Save tools" :disabled="!isChanged" @newer="emit('changed')">
-        <button v-if="isChanged" type="button" class="press press-quiet" @click="reset">Leave it</button>
+        <button v-if="isChanged" type="button" class="press press-quiet" @click="reset">Cancel</button>
       </SaveBar>
     </form>
   </section>

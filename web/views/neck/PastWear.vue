@@ -107,7 +107,7 @@ async function keep() {
       <p v-if="fault" role="alert" class="font-semibold text-stop">{{ fault }}</p>
       <div class="flex gap-2">
         <button type="submit" class="press press-plain">Save</button>
-        <button type="button" class="press press-quiet" @click="open = false">Leave it</button>
+        <button type="button" class="press press-quiet" @click="open = false">Cancel</button>
       </div>
     </form>
   </section>

@@ -216,7 +216,7 @@ function remove(id: string) {
           <p v-if="from === to" class="text-mind sm:col-span-3">A part from a joint back to itself holds nothing.</p>
           <div class="flex gap-2 sm:col-span-3">
             <button type="submit" class="press press-plain">Add it</button>
-            <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+            <button type="button" class="press press-quiet" @click="adding = false">Cancel</button>
           </div>
         </form>
       </template>

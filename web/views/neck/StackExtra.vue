@@ -80,7 +80,7 @@ function add() {
     </template>
     <div class="flex gap-2">
       <button type="submit" class="press press-plain" :disabled="widthMm === null">Add it</button>
-      <button type="button" class="press press-quiet" @click="leave">Leave it</button>
+      <button type="button" class="press press-quiet" @click="leave">Cancel</button>
     </div>
   </form>
 </template>

@@ -76,7 +76,17 @@ function toggle(item: DressedItem) {
 
 <template>
   <div ref="box">
-    <VueDraggable v-model="items" tag="ol" handle="[data-grip]" :animation="120" class="divide-y divide-line" aria-label="From the ears down">
+    <!-- Mouse and finger drag by the same means, looked at as long as they hold: the browser’s own dragging is heard only while it moves. -->
+    <VueDraggable
+      v-model="items"
+      tag="ol"
+      handle="[data-grip]"
+      :animation="120"
+      :force-fallback="true"
+      :fallback-on-body="true"
+      class="divide-y divide-line"
+      aria-label="From the ears down"
+    >
       <li v-for="(item, index) in items" :key="item.id" :data-item="item.id" class="bg-felt py-2">
         <div class="flex flex-wrap items-center gap-x-1">
           <button

@@ -96,7 +96,7 @@ async function keep() {
     </div>
     <label class="flex min-h-11 items-center gap-2"><input v-model="facts.retired" type="checkbox" class="size-5" /> No longer offered</label>
     <SaveBar :keeping="keeping" :label="$spell('Save programme')" @newer="emit('newer')">
-      <button type="button" class="press press-quiet" @click="(discard(), emit('close'))">Leave it as it was</button>
+      <button type="button" class="press press-quiet" @click="(discard(), emit('close'))">Cancel</button>
     </SaveBar>
   </form>
 </template>

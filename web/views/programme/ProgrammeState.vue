@@ -26,7 +26,7 @@ async function put(state: ProgrammeFacts['state']) {
     <button v-if="finished" type="button" :disabled="busy" class="press press-main" @click="put('done')">{{ $spell('The programme is done') }}</button>
     <button v-if="programme.state === 'running'" type="button" :disabled="busy" class="press press-plain" @click="put('paused')">Pause it</button>
     <button v-else type="button" :disabled="busy" class="press press-main" @click="put('running')">Go on with it</button>
-    <button v-if="!finished" type="button" :disabled="busy" class="press press-quiet" @click="put('left')">Leave it</button>
+    <button v-if="!finished" type="button" :disabled="busy" class="press press-quiet" @click="put('left')">Leave {{ $spell('programme') }}</button>
     <p v-if="keeping.sentence.value" class="w-full font-semibold text-stop" role="alert">{{ keeping.sentence.value }}</p>
   </div>
 </template>

@@ -83,7 +83,7 @@ async function keep() {
       </li>
     </ol>
     <button type="button" class="press press-quiet mt-3" @click="adapting = !adapting">
-      {{ adapting ? 'Leave it as it is' : 'Adapt this stage to the dog' }}
+      {{ adapting ? 'Cancel' : 'Adapt this stage' }}
     </button>
     <form v-if="adapting" class="mt-1" @submit.prevent="keep">
       <div class="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
