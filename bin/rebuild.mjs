@@ -15,4 +15,4 @@ await run(async () => {
   } finally {
     await database.stop();
   }
-}, 'What stands cannot be worked out anew');
+}, 'What stands cannot be worked out again');

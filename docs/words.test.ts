@@ -20,6 +20,12 @@ const NOT_SAID: readonly (readonly [RegExp, string])[] = [
   [/\bnobody has said\b/i, 'not logged'],
   [/\bit ends at about\b/i, 'adult weight about 31 kg'],
   [/\bboth touch\b/i, 'contact good'],
+  [/\banew\b/i, 'again'],
+  [/\blook(ed|s|ing)? (it )?(up|through)\b/i, 'check'],
+  [/\bfetch/i, 'load'],
+  [/\bspeaks? against\b/i, 'anything against'],
+  [/^Leave it$|\bafresh\b/, 'cancel, start over'],
+  [/\bstands? otherwise\b|\bis everybody’s\b/i, 'differs, is shared'],
   [/(?<!between )\b(two|three|four|five|six|seven|eight|nine|ten|eleven|twelve) (links|stages|pieces|sessions of today)\b/i, 'a figure: 2 links'],
 ];
 /** Where a rule does not hold, and why. */
@@ -34,6 +40,11 @@ const WEB = join(import.meta.dirname, '../web');
 const templates = readdirSync(WEB, { recursive: true, encoding: 'utf8' })
   .filter((name) => name.endsWith('.vue'))
   .map((name) => ({ name, template: /<template>(.*)<\/template>/s.exec(readFileSync(join(WEB, name), 'utf8'))?.[1] ?? '' }));
+const sources = ['core', 'contract', 'web'].flatMap((part) =>
+  readdirSync(join(WEB, '..', part), { recursive: true, encoding: 'utf8' })
+    .filter((name) => /\.(vue|ts)$/.test(name) && !name.endsWith('.test.ts'))
+    .map((name) => ({ name: `${part}/${name}`, text: readFileSync(join(WEB, '..', part, name), 'utf8') })),
+);
 const plain = (html: string) =>
   html
     .replaceAll(/\{\{.*?\}\}/gs, '…')
@@ -60,6 +71,19 @@ describe('the words of the trade', () => {
   it('cheers nobody on', () => {
     const found = said.filter(({ text }) => /[a-z]{2}!["”»)]?$/.test(text) && !/[a-z]-[a-z]/.test(text)).map(({ at, text }) => `${at}: ${text}`);
     expect(found).toEqual([]);
+  });
+
+  it('has hints of at most twelve words, and sentences of at most twenty', () => {
+    const words = (text: string) => text.split(/\s+/).filter((word) => /\w/.test(word)).length;
+    const hints = sources.flatMap(({ name, text }) => [...text.matchAll(/(?<!:)\bhint(?:=|:\s*)(["'])(.*?)\1/g)].map(([, , hint]) => `${name}: ${hint}`));
+    expect(hints.length).toBeGreaterThan(40);
+    expect(hints.filter((one) => words(one.slice(one.indexOf(': ') + 2)) > 12)).toEqual([]);
+    // A list of what a file or an address is, for who reads it at a desk, may go on.
+    const long = said
+      .filter(({ at }) => /^(core|contract|web)/.test(at) && !/breed-table|endpoints\/|\/calc\//.test(at))
+      .flatMap(({ at, text }) => text.split(/(?<=[.:;?!])\s+/).map((one) => ({ at, one })))
+      .filter(({ one }) => words(one) > 20 && /^[^-[\]/]*$/.test(one.replaceAll(/\w-\w/g, '')));
+    expect(long.map(({ at, one }) => `${at}: ${one}`)).toEqual([]);
   });
 
   it('has headings of at most sixty signs, and a main button of at most three words', () => {

@@ -113,7 +113,7 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
   // A stage moved on: the calendar says that what is planned is of another stage.
   await put(page, `/api/stage-moves/${uuidv7()}`, { programmeId: id, toStage: 'yield', note: 'She knows it.', at: new Date().toISOString() });
   await page.goto('/programme');
-  await expect(heading(page)).toHaveText('Yarrow moved to another stage: plan its sessions anew.');
+  await expect(heading(page)).toHaveText('Yarrow moved to another stage: plan its sessions again.');
 
   // A programme that is left: what was planned of it is dropped with one tap.
   const { version, id: _id, ...facts } = await (await page.request.get(`/api/programmes/${sedgeIn.id}`)).json();

@@ -170,7 +170,7 @@ test('my account: a phone that was left signed in is signed out from the desk, a
   await page.getByRole('button', { name: /^End it/ }).click();
   await expect(page.getByText('That sign-in is over.')).toBeVisible();
   expect((await phone.request.get(`${base}/api/dogs`)).status()).toBe(401);
-  await page.getByLabel('The one that holds now').fill(password);
+  await page.getByLabel('The current one').fill(password);
   await page.getByLabel('The new one').fill('bracken and broom');
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByText(/^The new password holds\./)).toBeVisible();

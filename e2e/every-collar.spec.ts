@@ -246,14 +246,14 @@ test('the law of a place: what is not allowed there cannot be planned, and an ol
   await expect(page.getByText('Not allowed at Hill huts, over the border: it cannot be planned there.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save fit' })).toBeDisabled();
   await page.getByRole('radio', { name: 'Market town' }).click();
-  await expect(page.getByText('Nobody has looked up whether a remote electronic collar is allowed at Market town.')).toBeVisible();
+  await expect(page.getByText('Local law at Market town not checked for a remote electronic collar.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save fit' })).toBeEnabled();
   await page.getByRole('radio', { name: 'Cranberry bogs' }).click();
   await expect(page.getByText(/^Allowed at Cranberry bogs, as Wenna Sedge found on/)).toBeVisible();
   await openBench(page, 'Hale', 'Prong');
-  await expect(page.getByText('Local law not looked up for over a year.')).toBeVisible();
+  await expect(page.getByText('Local law not checked for over a year.')).toBeVisible();
   await page.getByRole('button', { name: 'Say where it will be worn' }).click();
   await expect(page.getByText(/that is over a year ago/)).toBeVisible();
   await page.goto('/house?show=law');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Market town' }).getByText('not looked up').first()).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Market town' }).getByText('not checked').first()).toBeVisible();
 });

@@ -148,13 +148,13 @@ test('it needs more than usual: contact, skin and place, battery, distraction, i
   await expect(page.getByLabel('Level')).toHaveValue('9');
   await tap(page, 'A step up');
   await expect(page.getByText(/^9 is what this dog needs here\. Needs it more today\? First the contact, then skin and place, then the battery/)).toBeVisible();
-  await tap(page, 'Look why it needs more');
+  await tap(page, 'Check why it needs more');
   for (const asked of ['Do both contacts touch the skin?', 'Are skin and place good?', 'Is it charged, and does it answer?']) {
     await expect(page.getByRole('heading', { name: asked })).toBeVisible();
     if (asked !== 'Is it charged, and does it answer?') await tap(page, 'Yes: next');
   }
   await tap(page, 'The battery was the cause');
-  await expect(page.getByText('Looked why it needs more: it was the battery')).toBeVisible();
+  await expect(page.getByText('Checked why it needs more: it was the battery')).toBeVisible();
   // In another setting it starts low; carried to where it needs more, it rises by a tap and not by itself.
   await tap(page, 'End');
   await beginWith(page, 'Yarrow', 'home');
@@ -201,7 +201,7 @@ test('a phone whose clock is an hour off is asked about', async ({ page, expectF
   await tap(page, /^Reward/);
   await expect(page.getByRole('heading', { name: 'Which clock is right?' })).toBeVisible();
   await expect(page.getByText(/the phone is 1 h ahead of it/)).toBeVisible();
-  await tap(page, 'Banter’s: put the phone’s times right');
+  await tap(page, 'Banter’s: correct the phone’s times');
   await kept(page);
   const { sessions } = await levels(page, dogId);
   expect(sessions[0]!.tally.rewards).toBe(1);

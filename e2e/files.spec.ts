@@ -22,12 +22,12 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   await other.goto('/house?show=files');
   const pick = other.getByLabel('A kennel’s file, or a table', { exact: true }).last();
   await pick.setInputFiles(path);
-  await other.getByRole('button', { name: 'Look it through' }).click();
+  await other.getByRole('button', { name: 'Check the file' }).click();
   await expect(other.getByRole('status').filter({ hasText: /records are new here/ })).toBeVisible();
   await expect(other.getByRole('row', { name: /tapings/i })).toContainText('7');
   await expectAccessible(other);
   await other.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(other.getByText('It is in. All of it was saved.')).toBeVisible();
+  await expect(other.getByText('Done. All of it was saved.')).toBeVisible();
   await other.goto('/dogs');
   await expect(other.getByRole('link', { name: /Teasel/ }).first()).toBeVisible();
 
@@ -35,8 +35,8 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   writeFileSync(path, readFileSync(path, 'utf8').replaceAll('"Teasel"', '"Thistle"'));
   await other.goto('/house?show=files');
   await pick.setInputFiles(path);
-  await other.getByRole('button', { name: 'Look it through' }).click();
-  await expect(other.getByRole('list', { name: 'What stands otherwise here' })).toContainText('Teasel');
+  await other.getByRole('button', { name: 'Check the file' }).click();
+  await expect(other.getByRole('list', { name: 'What differs here' })).toContainText('Teasel');
   await other.getByRole('radio', { name: 'Take the file’s' }).click();
   await other.getByRole('button', { name: 'Bring it in' }).click();
   await expect(other.getByText('It is in.')).toBeVisible();
@@ -46,12 +46,12 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   writeFileSync(csv, 'Call name,Weight (kg),Toy\nRush,heavy,ball\n');
   await pick.setInputFiles(csv);
   await other.getByRole('radio', { name: 'dogs' }).click();
-  await other.getByRole('button', { name: 'Look it through' }).click();
+  await other.getByRole('button', { name: 'Check the file' }).click();
   await expect(other.getByRole('list', { name: 'What is wrong' })).toContainText('row 2 «heavy» is no weight that can be read');
   await other.getByRole('button', { name: 'Another file' }).click();
   writeFileSync(csv, 'Call name,Weight (kg),Toy\nRush,28,ball\n');
   await pick.setInputFiles(csv);
-  await other.getByRole('button', { name: 'Look it through' }).click();
+  await other.getByRole('button', { name: 'Check the file' }).click();
   await expect(other.getByText('Nothing is taken from: Toy.')).toBeVisible();
   await other.getByRole('button', { name: 'Bring it in' }).click();
   await expect(other.getByText('It is in.')).toBeVisible();

@@ -64,7 +64,7 @@ test('what speaks against a collar by breed and age stands beside it before anyt
   await page.goto('/fit');
   await expect(page.getByLabel('Reading 1')).toHaveValue('28 cm');
   await page.getByRole('button', { name: /^Units: in and lb/ }).click();
-  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(dog).toHaveValue('');
 });
 
@@ -85,5 +85,5 @@ test('a dog that is here already is fitted at its own bench; something of the sc
     .or(page.getByRole('button', { name: 'None: save fit' }))
     .waitFor();
   await page.getByRole('button', { name: 'Some: screen first' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'What speaks against a collar on Teasel?' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Anything against a collar on Teasel?' })).toBeVisible();
 });

@@ -82,7 +82,7 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await page.goto('/today');
   await expect(page.getByText('Yarrow: it slid down, says Ida’s phone.').first()).toBeVisible();
   await page.goto(`/dogs/${dogId}/handover`);
-  const [file] = await Promise.all([owner.waitForEvent('download'), owner.getByRole('button', { name: 'Take the pages (PDF)' }).click()]);
+  const [file] = await Promise.all([owner.waitForEvent('download'), owner.getByRole('button', { name: 'Get the PDF' }).click()]);
   expect(file.suggestedFilename()).toBe('Yarrow handover.pdf');
   // The owner reaches nothing else.
   await owner.goto(`/dogs/${dogId}`);
@@ -106,9 +106,9 @@ test('a dog goes home: its pages, the owner’s link with ticks that survive a l
   await expect(page.getByText(/Ida’s phone ticked: /)).toBeVisible();
 
   await page.getByRole('button', { name: /Withdraw.*Ida’s phone/ }).click();
-  await expect(page.getByText('No longer holding (1)')).toBeVisible();
+  await expect(page.getByText('Ended (1)')).toBeVisible();
   await owner.goto(link);
   await owner.reload();
-  await expect(owner.getByRole('alert')).toContainText('Nothing opens by this link');
+  await expect(owner.getByRole('alert')).toContainText('This link does not work');
   await theirs.close();
 });

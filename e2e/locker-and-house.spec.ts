@@ -241,7 +241,7 @@ test('a dog has a school of its own where it needs one, with the reason; the oth
   await openDog(page, 'Fern');
   await page.getByRole('tab', { name: 'Dog', exact: true }).click();
   await page.getByRole('link', { name: 'Change', exact: true }).click();
-  await page.getByText('Otherwise than the house, for this dog').click();
+  await page.getByText('Other rules for this dog').click();
   await page.getByRole('radiogroup', { name: 'Prong between two sizes' }).getByRole('radio', { name: 'snug' }).click();
   await page.getByRole('button', { name: 'Save change' }).click();
   await expect(page.getByText('Not saved yet: something above needs another look.')).toBeVisible();

@@ -196,7 +196,7 @@ test('a photo goes with a look; what is no photo is refused in words, and what w
   await expect(page.getByText('Picked up where you left off.')).toBeVisible();
   await expect(page.getByLabel(/^Note/)).toHaveValue('Under the left contact');
   await page.getByRole('button', { name: 'Save skin check' }).click();
-  await page.getByRole('tab', { name: 'Looks so far' }).click();
+  await page.getByRole('tab', { name: 'Checks so far' }).click();
   await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toBeVisible();
   await expect(page.getByText('Under the left contact')).toBeVisible();
 });
@@ -377,7 +377,7 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   const dogId = await dressedDog(page);
   await page.goto(`/dogs/${dogId}/neck/wear`);
   await expect(heading(page)).toHaveText('Nothing has been worn by Yarrow yet.');
-  await page.getByRole('button', { name: 'Say a wear of earlier' }).click();
+  await page.getByRole('button', { name: 'Log an earlier wear' }).click();
   const [on, off] = [page.getByLabel('Put on', { exact: true }), page.getByLabel('Taken off', { exact: true })];
   const day = new Date(Date.now() - 5 * 86_400_000).toISOString().slice(0, 10);
   await on.fill(`${day}T10:00`);
@@ -399,7 +399,7 @@ test('a wear said afterwards, and one that nobody ended: bad times are refused i
   await expect(told).toContainText('worked from 10:00');
   await expect(told).toContainText(/9 o’clock/);
   // The same again would overlap.
-  await page.getByRole('button', { name: 'Say a wear of earlier' }).click();
+  await page.getByRole('button', { name: 'Log an earlier wear' }).click();
   await page.getByRole('radio', { name: /remote/i }).click();
   await on.fill(`${day}T11:00`);
   await off.fill(`${day}T12:00`);

@@ -64,7 +64,7 @@ test('a reload and a closed tab: what was typed is picked up again', async ({ pa
   const again = await context.newPage();
   await again.goto(address);
   await expect(again.getByRole('group', { name: 'High girth' }).getByLabel('Reading 2')).toHaveValue('15 5/8');
-  await again.getByRole('button', { name: 'Start afresh' }).click();
+  await again.getByRole('button', { name: 'Start over' }).click();
   await expect(again.getByRole('group', { name: 'High girth' }).getByLabel('Reading 1')).toHaveValue('');
 });
 
@@ -76,7 +76,7 @@ test('a bench made up by hand and its note are there after a reload, and go when
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Take out one link, on the dog’s left.');
   await expect(page.getByLabel(/Why save it anyway/)).toHaveValue('He is clipped tomorrow');
-  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Leave it as it is: 11 links.');
   await page.getByRole('tab', { name: /^Place, note/ }).click();
   await expect(page.getByLabel(/Note/)).toHaveValue('');
@@ -171,7 +171,7 @@ test('a sign-in that has ended: what was typed is still there after signing in a
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Clover');
   await page.getByRole('button', { name: 'Save and screen' }).click();
-  await expect(page.getByRole('heading', { name: 'What speaks against a collar on Clover?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Anything against a collar on Clover?' })).toBeVisible();
 });
 
 test('two people change the same dog: the second is told, loses nothing, and can see the other’s', async ({ page, context, expectFaults }) => {
@@ -211,7 +211,7 @@ test('bad input gets a plain sentence at its field, and nothing is kept', async 
   await expect(page.getByText(/A dog weighs between/)).toBeVisible();
   await page.getByLabel('Weight', { exact: true }).fill('62 lb');
   await page.getByRole('button', { name: 'Save and screen' }).click();
-  await expect(page.getByRole('heading', { name: 'What speaks against a collar on <img src=x onerror=alert(1)>?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Anything against a collar on <img src=x onerror=alert(1)>?' })).toBeVisible();
   await dogScreen(page, 'Fit', 'Tape');
   await expect(page.getByRole('heading', { name: 'Tape <img src=x onerror=alert(1)>’s neck, high girth first.' })).toBeVisible();
 

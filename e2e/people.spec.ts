@@ -31,7 +31,7 @@ test('a colleague comes by a link, reads, is let work, and is out at once when t
   await other.goto('/house');
   await expect(other.getByText('Only a lead of the kennel does this.').first()).toBeVisible();
   await other.goto('/field');
-  await expect(other.getByText('You read in this kennel')).toBeVisible();
+  await expect(other.getByText('You can only read here')).toBeVisible();
   await other.goto(link.replace(/^https?:\/\/[^/]+/, ''));
   await other.reload();
   await expect(other.getByRole('alert')).toContainText('No way in by this link');
@@ -42,7 +42,7 @@ test('a colleague comes by a link, reads, is let work, and is out at once when t
   await expect(page.getByText('Bryony Reed is assistant from their next sign-in on.')).toBeVisible();
   await other.goto('/dogs');
   await openAlerts(other);
-  await expect(other.getByText('You are assistant now. Sign out and in again to work as one.')).toBeVisible();
+  await expect(other.getByText('Your role is assistant now. Sign out and in again to use it.')).toBeVisible();
   // What that page still asks for under the old sign-in must not come in between.
   await other.goto('about:blank');
   expect((await other.request.post('/api/sign-in', { data: { email: theirEmail, password: theirPassword } })).ok()).toBe(true);

@@ -42,7 +42,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
 
   // Nothing is filled in: a result that nobody gave is asked for.
   await page.getByRole('button', { name: 'Save result' }).click();
-  await expect(page.getByText('Say how many went well; none is an answer, too.')).toBeVisible();
+  await expect(page.getByText('Say how many went well; 0 counts.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('6');
   await page.getByRole('button', { name: 'Went well: one less' }).click();
   await page.getByLabel('Note').fill('Wind.');

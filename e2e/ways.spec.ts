@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { v7 as uuidv7 } from 'uuid';
 import { enterDemo, expect, newKennel, test } from './bench-hand.ts';
 import { beginWay, costOf, partsOf, seen, take } from './walk.ts';
 import { MEASURED, WAYS } from './ways.ts';
@@ -8,12 +9,17 @@ const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height:
 const WHOLE = { bench: 1600, check: 1600, tape: 1600, neck: 1600, door: 1600, 'field log': 1600, levels: 1600, handover: 1600 } as const;
 const LONGEST_ON_A_PHONE = 2400;
 
-/** A kennel of its own with all that the demo has, for ways that change what is on which dog. */
+/** So many dogs are in the kennel in which the ways are walked. */
+const DOGS = 504;
+/** A kennel of its own with all that the demo has, for ways that change what is on which dog, among many other dogs. */
 async function likeTheDemo(page: Page): Promise<void> {
   await page.request.post('/api/sign-in/demo');
-  const file = await (await page.request.get('/api/kennel.json')).text();
+  const file = (await (await page.request.get('/api/kennel.json')).json()) as { dogs: { id: string; name: string }[] };
+  const [like, own] = [file.dogs[0]!, file.dogs.length];
+  // Some have the letters of the one that is looked for within their names.
+  for (let dog = own; dog < DOGS; dog += 1) file.dogs.push({ ...like, id: uuidv7(), name: `${dog % 20 === 0 ? 'Cobra' : 'Teal'} ${dog}` });
   await newKennel(page, 'Fen End');
-  const taken = (await (await page.request.post('/api/imports', { data: file, headers: { 'Content-Type': 'application/json' } })).json()) as { id: string };
+  const taken = (await (await page.request.post('/api/imports', { data: file })).json()) as { id: string };
   const stateOf = async () => ((await (await page.request.get(`/api/imports/${taken.id}`)).json()) as { state: string }).state;
   await expect.poll(stateOf, { timeout: 60_000 }).toBe('ready');
   await page.request.post(`/api/imports/${taken.id}/keep`, { data: { conflicts: 'ours' } });

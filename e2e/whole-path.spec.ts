@@ -37,7 +37,7 @@ test('a new kennel: a dog is taped, sized, checked until good, and all of it is 
   await expect(page.getByText('Typical numbers: nobody has measured this collar.')).toBeVisible();
   await expect(page.getByRole('button', { name: /buy/ })).toHaveCount(2);
   // That nobody has looked up the law is a caution and no lock.
-  await expect(page.getByText('Local law not looked up.')).toBeVisible();
+  await expect(page.getByText('Local law not checked.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save fit' })).toBeEnabled();
   await allowHere(page);
   await page.getByRole('button', { name: 'Save fit' }).click();

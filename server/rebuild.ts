@@ -24,7 +24,7 @@ try {
     for (const { kind, subjectId } of rebuilt.differ) differ.push(`${kennel.name}, ${kind} of ${subjectId}`);
   }
   console.log(
-    `${totals.looked} kept standings of ${totals.kennels} kennels were worked out anew: ${differ.length === 0 ? 'none differed' : `${differ.length} differed`}.`,
+    `${totals.looked} kept standings of ${totals.kennels} kennels were worked out again: ${differ.length === 0 ? 'none differed' : `${differ.length} differed`}.`,
   );
   for (const one of differ) console.log(`  ${one}`);
   if (differ.length > 0) process.exitCode = 1;

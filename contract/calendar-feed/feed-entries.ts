@@ -97,8 +97,8 @@ export function feedEntries(facts: FeedFacts): FeedEntry[] {
       allDay(
         `law-${id}-${checkedOn}`,
         new Date(Date.parse(checkedOn!) + rules.lawCheckDays * DAY_MS).toISOString().slice(0, 10),
-        `Ask what the law says at ${place}`,
-        `Last looked on ${checkedOn}.`,
+        `Check the law at ${place}`,
+        `Last checked on ${checkedOn}.`,
       ),
     );
   return [...sessions, ...moves, ...skin, ...checks, ...grown, ...law];

@@ -35,7 +35,7 @@ export const DOORWAY_ENDPOINTS: readonly Endpoint[] = [
   {
     method: 'post',
     path: '/api/imports',
-    summary: 'Takes a kennel’s file, up to 1 GB, or one table of it as CSV, and begins to look it through; nothing is changed by it. A lead’s.',
+    summary: 'Takes a kennel’s file, up to 1 GB, or one table of it as CSV, and begins to check it; nothing is changed by it. A lead’s.',
     signIn: true,
     request: z.unknown(),
     takes: 'file',

@@ -19,7 +19,7 @@ export const RECORD_ENDPOINTS: readonly Endpoint[] = [
   {
     method: 'put',
     path: '/api/photos/{id}',
-    summary: 'Keeps a photo, once: JPEG, PNG or WebP, up to 15 MB. It is made anew, without what the camera wrote into it.',
+    summary: 'Keeps a photo, once: JPEG, PNG or WebP, up to 15 MB. It is re-made, without what the camera wrote into it.',
     signIn: true,
     request: z.string(),
     takes: 'image',

@@ -258,7 +258,7 @@ export function levelLines(levels: readonly DeviceLevels[], worn: ReadonlySet<st
         {
           key: `level first ${collar.id}`,
           label: 'It does not answer?',
-          text: 'Look whether both contacts touch, then the skin, the place, the battery, and what distracts it. A higher level is not the answer: call us.',
+          text: 'Check that both contacts touch, then the skin, the place, the battery and what distracts it. A higher level is not the answer: call us.',
         },
       ];
     });

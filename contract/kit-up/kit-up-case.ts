@@ -89,7 +89,7 @@ function speaksAgainst(card: DogCard, name: CollarKindName, facts: FittingDog, k
   const kind = collarKind(name);
   const house = houseOf(kennel, card.dog);
   const screen = screenKind(kind.hazards, screeningOf(card.screenings, card.lifts, facts, house.rules), kennel.screen);
-  if (screen.notScreened) return 'Screen it first: what speaks against such a collar?';
+  if (screen.notScreened) return 'Screen it first: anything against such a collar?';
   if (screen.blocked) return `Not for this dog: ${screen.findings.find(({ lifted }) => !lifted)!.name.toLowerCase()}.`;
   return kind.missing(facts)[0]?.says ?? null;
 }

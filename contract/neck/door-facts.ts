@@ -141,7 +141,7 @@ export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 
   if (names('skipped').length > 0) return { tone: 'mind', says: `${of}skipped: ${listWords(names('skipped'))}.` };
   if (names('open').length > 0) return { tone: 'open', says: `${of}to do: ${listWords(names('open'))}.` };
   if (names('late').length > 0) return { tone: 'mind', says: `${of}only after it was on: ${listWords(names('late'))}.` };
-  return { tone: 'good', says: `${of}all five steps done.` };
+  return { tone: 'good', says: `${of}all 5 steps done.` };
 }
 
 function skinLine(

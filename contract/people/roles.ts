@@ -8,7 +8,7 @@ export type Role = z.infer<typeof Role>;
 export const ROLE_WORDS: Record<Role, { name: string; does: string }> = {
   lead: {
     name: 'Lead',
-    does: 'decides: house rules and law, lifting a stop, what a dog has of its own, taking a dog off the list, people, and the whole kennel as a file',
+    does: 'decides: house rules, law, lifting a stop, one dog’s own rules, taking a dog off, people, the kennel as a file',
   },
   assistant: { name: 'Assistant', does: 'does the day’s work: tapes, fits, checks, sessions, plans, upkeep' },
   reader: { name: 'Reader', does: 'sees everything and changes nothing' },
@@ -19,4 +19,4 @@ export const atLeast = (role: Role, needed: Role): boolean => ROLES.indexOf(role
 
 /** What is said to somebody whose role is too small. */
 export const needsRoleWords = (needed: Role): string =>
-  needed === 'lead' ? 'Only a lead of the kennel does this.' : 'You read in this kennel; a lead or an assistant changes it.';
+  needed === 'lead' ? 'Only a lead of the kennel does this.' : 'You can only read here; a lead or an assistant changes it.';

@@ -42,7 +42,7 @@ export const PlannedSessionFacts = z
     state: z.enum(PLANNED_STATES),
     note: line(200),
   })
-  .refine(({ from, minutes }) => from + minutes <= DAY_MINUTES, { path: ['minutes'], message: 'It would last past midnight.' });
+  .refine(({ from, minutes }) => from + minutes <= DAY_MINUTES, { path: ['minutes'], message: 'It would go past midnight.' });
 export type PlannedSessionFacts = z.infer<typeof PlannedSessionFacts>;
 export const PlannedSession = z.object({ ...PlannedSessionFacts.shape, id: RecordId, version: z.number().int() });
 export type PlannedSession = z.infer<typeof PlannedSession>;

@@ -89,6 +89,8 @@ export const FieldPage = z.object({
   here: z.number().int().default(0),
   handlers: z.array(z.object({ id: RecordId, name: z.string() })),
   settings: z.array(z.object({ id: z.string(), name: z.string() })),
+  /** Where dogs worked last, by their ids: a session of theirs begins there. */
+  lastSettings: z.record(z.string(), z.string()).default({}),
   /** Sessions that nobody has ended, of the last two weeks. */
   open: z.array(FieldSession),
   /** Sessions of the last half day, ended or not: one that was begun twice is seen by them. */

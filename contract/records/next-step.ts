@@ -38,7 +38,7 @@ const PRESSING = { stop: 0, mind: 1, open: 2, good: 3 } as const;
 export function nextStep(card: DogCard, today: NextStepToday, speak: Speaker): NextStep {
   const { dog, girths, fits, screenings } = card;
   const latest = latestGirths(girths);
-  if (screenings.length === 0 && fits.length === 0) return { sentence: 'Screen first: what speaks against a collar?', goTo: 'screen', tone: 'open' };
+  if (screenings.length === 0 && fits.length === 0) return { sentence: 'Screen first: anything against a collar?', goTo: 'screen', tone: 'open' };
   if (!latest.high) return { sentence: 'Tape the high girth.', goTo: 'tape', tone: 'open' };
   if (latest.high.reasons.some((reason) => reason.code === 'taken-lower')) {
     return { sentence: 'Tape again: the high girth may have been taken lower down.', goTo: 'tape', tone: 'mind' };

@@ -15,7 +15,7 @@ export const PlaceFacts = z
   })
   .check(({ value, issues }) => {
     if (value.checkedOn !== null && value.checkedBy.trim() === '')
-      issues.push({ code: 'custom', path: ['checkedBy'], input: value.checkedBy, message: 'Say who has looked it up.' });
+      issues.push({ code: 'custom', path: ['checkedBy'], input: value.checkedBy, message: 'Say who has checked it.' });
   });
 export type PlaceFacts = z.infer<typeof PlaceFacts>;
 export const Place = z.object({ ...PlaceFacts.shape, id: RecordId, version: z.number().int() });

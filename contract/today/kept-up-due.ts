@@ -158,7 +158,7 @@ export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayF
       ...noDog,
       code: 'law',
       tone: 'open',
-      title: `Ask what the law says at ${name}.`,
+      title: `Check the law at ${name}.`,
       why: checkedOn === null ? 'Not inspected yet.' : `Last looked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
       to: '/house',
       does: 'See it',

@@ -29,7 +29,7 @@ export type RotationPlace = {
 export type RotationFound = {
   places: RotationPlace[];
   next: number | null;
-  /** What speaks against the place where it sits now, whole or half hour; null when nothing does or it is off. */
+  /** Anything against the place where it sits now, whole or half hour; null when nothing does or it is off. */
   presentBar: PlaceBar;
   /** When the present wear has to move, ms. */
   moveBy: number | null;

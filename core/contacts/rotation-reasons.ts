@@ -30,13 +30,13 @@ export const ROTATION_REASON_WORDS: ReasonWords<RotationReason> = {
   'skin-off': (r) =>
     `The skin at ${clockWords(r.clock)} is ${SKIN_GRADE_WORDS[r.grade]} (grade ${r.grade}; from grade 2 the collar stays off): ask a vet, and look again there before it goes back on.`,
   'skin-rests': (r) =>
-    `${clockWords(r.clock)} was pink: it and what overlaps it rest ${hours(r.restHours)}, another ${hours(r.hoursLeft)}, or until a look there is clear.`,
+    `${clockWords(r.clock)} was pink: it and what overlaps it rest ${hours(r.restHours)}, another ${hours(r.hoursLeft)}, or until a check there is clear.`,
   'next-never-worn': (r) => `Next is ${clockWords(r.clock)}: allowed, and never worn.`,
   'next-rested': (r) => `Next is ${clockWords(r.clock)}: of the allowed places it has rested longest, ${hours(r.restedHours)}.`,
   'no-place': (r) =>
     r.school === 'upper-half'
       ? 'No place is left: the upper half (9 over 12 to 3) is resting, flagged, or shares skin with the present place.'
-      : 'No place is left: what is clear of the throat (all but 5 to 7) is resting, flagged, or shares skin with the present place.',
+      : 'No place is left: all that is clear of the throat (5 to 7) rests, is flagged, or shares skin with this place.',
   'move-due': (r) => `It has sat at ${clockWords(r.clock)} for ${hours(r.hours)}; after ${hours(r.moveByHours)} it is moved.`,
   'move-in': (r) => `It has sat at ${clockWords(r.clock)} for ${hours(r.hours)} of at most ${hours(r.moveByHours)}.`,
   'distinct-places': (r) =>

@@ -44,7 +44,7 @@ describe('which places are allowed', () => {
     expect(allowed({ footprintMm: 160 })).toContain(3);
     expect(allowed({ footprintMm: 161 })).not.toContain(3);
   });
-  it('a pink place rests 48 h with what overlaps it, to the millisecond, or until a look there is clear', () => {
+  it('a pink place rests 48 h with what overlaps it, to the millisecond, or until a check there is clear', () => {
     // 60 mm on 480 mm: an hour is 40 mm, so the neighbours overlap.
     expect(allowed({ skin: [look(3, 1, 10)] })).toEqual([1, 9, 10, 11, 12]);
     expect(allowed({ skin: [look(3, 1, 48)] })).toContain(3);

@@ -37,7 +37,7 @@ export type PressFacts = {
   unpressedStage: string | null;
 };
 
-/** What speaks against a press, before it is logged. */
+/** Anything against a press, before it is logged. */
 export type PressGuard =
   | { code: 'off-scale'; level: number; scale: LevelScale }
   | { code: 'at-ceiling'; level: number; ceiling: number }
@@ -101,7 +101,7 @@ export const PRESS_GUARD_WORDS: ReasonWords<PressGuard> = {
 };
 
 /**
- * What speaks against pressing a level now, the gravest first; nothing where all is known and well. It says what to look at,
+ * Anything against pressing a level now, the gravest first; nothing where all is known and well. It says what to look at,
  * never to go higher: more than usual is answered with contact, skin and place, battery, distraction, in that order.
  * Common practice: a loose collar is the commonest fault. Steps within rounding of the scale are on it.
  */

@@ -18,6 +18,6 @@ export type OwnerWords = {
 export const rubsWords = ({ restHours }: Pick<HouseRules, 'restHours'>): string =>
   `Take it off and leave it off there. Pink rests ${speakHours(restHours)}. Red, bald or broken skin: a vet first, and then us.`;
 /** What to do when a buckle opens. Common practice. */
-export const BUCKLE_OPENS = 'Stay calm, do not chase, put it on anew in the hole we marked; a buckle that opened once is replaced.';
+export const BUCKLE_OPENS = 'Stay calm, do not chase, put it on again in the hole we marked; a buckle that opened once is replaced.';
 /** How a loose dog is caught. Common practice. */
 export const CATCH_BY_LEASH = 'Stay calm, do not chase; the leash run through its own handle makes a loop to catch the dog with.';

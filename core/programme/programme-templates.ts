@@ -56,7 +56,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
   {
     id: 'wear-first',
     name: 'Wear first',
-    about: 'Three days worn at home without a leash, then pressure and release, then walks.',
+    about: '3 days worn at home without a leash, then pressure and release, then walks.',
     school: { name: 'startSchool', side: 'start-fitted' },
     stages: [
       stage(
@@ -280,7 +280,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
         'more',
         'Then more',
         'The same with distractions.',
-        ['Yard, street, strong distraction, one after the other.', 'Find its level anew in each setting.'],
+        ['Yard, street, strong distraction, one after the other.', 'Find its level again in each setting.'],
         {
           minutes: 12,
           pass: { what: 'does the cue', inRow: 3 },
@@ -336,7 +336,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
         'heel-line',
         'Heel line',
         'Every handler keeps the same line.',
-        ['Look up the heel line of this dog.', 'Walk it straight, turning into the dog, and at changed pace.'],
+        ['Check the heel line of this dog.', 'Walk it straight, turning into the dog, and at changed pace.'],
         {
           minutes: 10,
           pass: { what: 'stretches of 20 steps on the heel line' },

@@ -1,7 +1,7 @@
 import type { ReasonWords } from '../reasons/reason.ts';
 import { sessionClash, somebodyThere, type PlacedSession, type ScheduleCase } from './schedule.ts';
 
-/** What speaks against a session where it lies. */
+/** Anything against a session where it lies. */
 export type SessionFault =
   | { code: 'closed' }
   | { code: 'outside-hours' }

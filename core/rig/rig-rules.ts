@@ -93,7 +93,7 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
     r.other
       ? 'The backup hangs on the electronic collar’s strap, and there is another collar to hold it: use that one.'
       : 'The backup hangs on the electronic collar’s strap: only because there is nothing else; it is not made to hold a dog.',
-  'part-not-counted': (r) => `The collar has a ${r.name}, which can fail like every part and is not in this rig: lay the collar in anew.`,
+  'part-not-counted': (r) => `The collar has a ${r.name}, which can fail like every part and is not in this rig: add the collar again.`,
   'not-load-rated': () => 'The carabiner is not rated for load: a key-ring one opens when it is needed.',
   'load-rating-unknown': () => 'Carabiner’s load rating not logged: look for the rating stamped on it.',
   'clip-too-heavy': (r, speak) =>

@@ -67,7 +67,7 @@ export const HOUSE_SCHOOL_WORDS: { [Name in HouseSchoolName]: { title: string; o
     options: {
       'one-backup': {
         name: 'one backup',
-        says: 'A rated connection from the dead ring, or a slip below, is enough; what it does not cover is looked at in upkeep.',
+        says: 'A rated connection from the dead ring, or a slip below, is enough; what it does not cover is inspected in upkeep.',
       },
       'two-routes': { name: 'two routes', says: 'Nothing may hang on a single part.' },
     },

@@ -62,7 +62,7 @@ export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   'electronic-above-training': (r) =>
     `${r.upper} lies above ${r.lower}: the training collar belongs directly behind the ears, and would slide down onto the receiver and knock its contacts.`,
   'holding-above-training': (r) =>
-    `${r.upper} lies above ${r.lower}: it holds the training collar down where the neck is wider, so that it slides, and can be backed out of.`,
+    `${r.upper} lies above ${r.lower}: it keeps the training collar low, where the neck is wider: it slides, and the dog can back out.`,
   'holding-above-electronic': (r) => `${r.upper} lies above ${r.lower}: pulled, it rides on the receiver and shifts its contacts.`,
   'other-above': (r) => `${r.upper} lies above ${r.lower}: what does no work goes lowest.`,
   'right-order': () => 'From the ears down: training, electronic, flat, the rest.',

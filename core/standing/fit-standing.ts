@@ -56,8 +56,8 @@ export function fitStanding(felt: NeckFelt | null, now: NeckNow, rules: Pick<Hou
 
 /** Why a fit is to be checked again, in words. */
 export const REOPENED_WORDS: Record<Reopened, string> = {
-  taped: 'taped anew since the last check',
+  taped: 'taped again since the last check',
   weighed: 'the weight has changed since the last check',
   coat: 'the coat has changed since the last check',
-  collar: 'the collar has been measured anew since the last check',
+  collar: 'the collar was measured again since the last check',
 };

@@ -26,7 +26,7 @@ export const scrapFind = (label: string, does: string, value = 'worse') => ({ va
 export const inspectionItem = (id: string, ask: string, how: string, picture: InspectionPicture | null, ...finds: InspectionItem['finds']): InspectionItem => ({ id, ask, how, picture, copy: false, finds }); // prettier-ignore
 
 export const EDGES = inspectionItem('edges', 'Are the edges whole?', 'Run a thumb along both.', 'edge', goodFind('Whole'), mendFind('Frayed', 'Seal or bind the edge.'), scrapFind('Worn into the weave', 'It tears next: scrap it.')); // prettier-ignore
-export const STITCHING = inspectionItem('stitching', 'Does the stitching hold?', 'Pull beside it, look for loose threads.', 'stitching', goodFind('All there'), mendFind('A few threads gone', 'Sew it anew before it carries a dog.'), scrapFind('Running out', 'Scrap it.')); // prettier-ignore
+export const STITCHING = inspectionItem('stitching', 'Does the stitching hold?', 'Pull beside it, look for loose threads.', 'stitching', goodFind('All there'), mendFind('A few threads gone', 'Sew it before it carries a dog.'), scrapFind('Running out', 'Scrap it.')); // prettier-ignore
 export const HARDWARE = inspectionItem('hardware', 'Is the hardware straight?', 'Rings round, tongue and slides not bent.', 'hardware', goodFind('Straight and unbent'), mendFind('Bent, and straightens', 'Straighten it; look again after the next walk.'), scrapFind('Bent again, or cracked', 'Scrap it.')); // prettier-ignore
 const CLICK = inspectionItem('click', 'Does the snap close with a click?', 'Let it go: the spring shuts it by itself.', 'snap', goodFind('With a click'), mendFind('Slow, gritty', 'Clean and oil it; then it must click.'), scrapFind('Stays open, or gapes', 'Change the snap.')); // prettier-ignore
 

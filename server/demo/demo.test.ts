@@ -37,7 +37,7 @@ describe('the demo, which is everybody’s', () => {
       await visitor.post('/api/my-password').send({ old: 'x', password: 'a long password' }),
       await visitor.post('/api/my-leaving').send({}),
     ];
-    for (const { status, body } of tried) expect([status, body.code, body.title]).toEqual([403, 'not-in-the-demo', 'Not in the demo: it is everybody’s. Make a kennel of your own.']); // prettier-ignore
+    for (const { status, body } of tried) expect([status, body.code, body.title]).toEqual([403, 'not-in-the-demo', 'Not in the demo, which is shared. Make a kennel of your own.']); // prettier-ignore
     expect((await visitor.get('/api/people')).body.people.map(({ role }: { role: string }) => role)).toEqual(people.map(({ role }) => role));
     // What a visitor comes for still works.
     expect((await visitor.put(`/api/dogs/${uuidv7()}`).send({ ...someDog, name: 'Visitor’s' })).status).toBe(201);

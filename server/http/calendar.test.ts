@@ -88,7 +88,7 @@ describe('the kennel’s calendar', () => {
     expect((await page()).sessions).toHaveLength(1);
   });
   it.each([
-    [{ from: 1430 }, 'minutes', 'It would last past midnight.'],
+    [{ from: 1430 }, 'minutes', 'It would go past midnight.'],
     [{ day: '2026-02-30' }, 'day', ''],
     [{ minutes: 0 }, 'minutes', ''],
   ])('%j is refused at its field', async (more, path, message) => {

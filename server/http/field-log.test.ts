@@ -330,6 +330,8 @@ describe('what is shown of it', () => {
       worn: null,
     });
     expect(field.open).toMatchObject([{ id: sessionId, endedAt: null }]);
+    // Where it worked last is where its next session begins, whoever begins it on whichever phone.
+    expect(field.lastSettings).toEqual({ [dog]: 'yard' });
     expect(field.handlers).toEqual([{ id: me, name: 'Tester' }]);
   });
   it('presses of a span: each for itself while they are few, else put together, with nothing lost', async () => {

@@ -123,7 +123,7 @@ describe('roles', () => {
     expect((await agent.get('/api/dog-cards')).body.rows.length).toBeGreaterThan(0);
     const refused = await agent.put(`/api/tapings/${uuidv7()}`).send(taping(dogId));
     expect(refused.status).toBe(403);
-    expect(refused.body.detail).toMatch(/You read in this kennel/);
+    expect(refused.body.detail).toMatch(/You can only read here/);
     // Every address that changes something, but one's own affairs.
     const own = /^\/api\/(sign-|me$|my-|invitation$|join$|owner(\/|$)|calc\/|fits$)/;
     for (const { method, path } of ENDPOINTS.filter((one) => one.method !== 'get' && !own.test(one.path))) {

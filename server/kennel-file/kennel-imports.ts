@@ -109,7 +109,7 @@ export class KennelImports {
       if (rowsOf) job.view.faults = job.view.faults.map(({ where, message }) => ({ where: rowWords(where, rowsOf), message }));
       job.view.state = job.view.faultCount > 0 ? 'refused' : 'ready';
     } catch (error) {
-      this.log.error({ error }, 'a file could not be looked through');
+      this.log.error({ error }, 'a file could not be checked');
       job.view.state = 'failed';
     }
   }

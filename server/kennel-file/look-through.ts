@@ -126,7 +126,7 @@ export async function lookThrough(scope: KennelScope, file: string, job: KennelI
       known = { ...known, version: true };
       if (!READABLE_KENNEL_FILES.includes(value))
         throw new UnreadableFile(
-          `It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads versions up to ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file anew.`,
+          `It is of version ${JSON.stringify(value)?.slice(0, 40)}; this Banter reads versions up to ${KENNEL_FILE_VERSION}. Bring Banter up to date, or take the file again.`,
         );
     } else if (name === 'exportedAt') {
       if (typeof value === 'string' && !Number.isNaN(Date.parse(value))) job.exportedAt = new Date(value).toISOString();

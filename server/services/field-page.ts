@@ -26,7 +26,7 @@ const MOST_OFFERED = 40;
 const LAST_SESSIONS = 120;
 
 /** Whom the field log offers: those planned today, those that wear something, those that worked last, the others by name; and whoever is wanted. */
-async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: readonly string[]): Promise<{ ids: string[]; here: number }> {
+async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: readonly string[]) {
   const named = await scope.raw<{ id: string }>(
     `SELECT id FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id LIMIT ${MOST_OFFERED}`,
   );
@@ -39,10 +39,14 @@ async function offered(scope: KennelScope, now: Date, kennel: Kennel, wanted: re
     scope.raw<{ dogId: string }>(
       "SELECT subjectId AS dogId FROM standings WHERE kennelId = :kennelId AND kind = 'wear' AND `rank` = 0 ORDER BY sortAt, subjectId",
     ),
-    scope.raw<{ dogId: string }>(`SELECT dogId FROM field_sessions WHERE kennelId = :kennelId ORDER BY begunAt DESC LIMIT ${LAST_SESSIONS}`),
+    scope.raw<{ dogId: string; setting: string | null }>(
+      `SELECT dogId, JSON_VALUE(settings, '$[last]') AS setting FROM field_sessions WHERE kennelId = :kennelId ORDER BY begunAt DESC LIMIT ${LAST_SESSIONS}`,
+    ),
   ]);
   const first = [...new Set([...[...planned, ...worn, ...worked].map(({ dogId }) => dogId), ...named.map(({ id }) => id)])].slice(0, MOST_OFFERED);
-  return { ids: [...new Set([...first, ...wanted])], here: Number(count!.here) };
+  // The latest comes first, and is the one that stands.
+  const lastSettings = Object.fromEntries(worked.flatMap(({ dogId, setting }) => (setting === null ? [] : [[dogId, setting] as const])).toReversed());
+  return { ids: [...new Set([...first, ...wanted])], here: Number(count!.here), lastSettings };
 }
 
 /** All that a phone needs to log in the field: dogs with their devices and what is known of these, people, settings, open sessions. */
@@ -54,7 +58,7 @@ export async function fieldPage(scope: KennelScope, now: Date, wanted: readonly 
     scope.all(FieldSessionEntity, { lastAt: MoreThanOrEqual(new Date(now.getTime() - RECENT_HOURS * HOUR_MS)) }, { begunAt: 'ASC' }),
   ]);
   // Whoever is at work is there, however many others are.
-  const { ids, here } = await offered(scope, now, kennel, [...new Set([...open.map(({ dogId }) => dogId), ...wanted])]);
+  const { ids, here, lastSettings } = await offered(scope, now, kennel, [...new Set([...open.map(({ dogId }) => dogId), ...wanted])]);
   return {
     kennelId: kennel.id,
     asOf: now.toISOString(),
@@ -62,6 +66,7 @@ export async function fieldPage(scope: KennelScope, now: Date, wanted: readonly 
     here,
     handlers: people.map(({ id, name }) => ({ id, name })),
     settings: settingsOf(kennel).map(({ id, name }) => ({ id, name })),
+    lastSettings,
     open: await sessionAnswers(scope, open),
     recent: await sessionAnswers(scope, recent),
   };

@@ -34,7 +34,7 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
   const plan = broughtUp('plans', await scope.hold(PlanEntity, sent.planId));
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
-  if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit anew.');
+  if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit again.');
   const kind = collarKind(sent.kind);
   const [kennel, dog] = [await kennelOf(scope), await scope.get(DogEntity, plan.dogId)];
   const { rules } = houseOf(kennel, dog);

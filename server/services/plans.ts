@@ -52,7 +52,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, { dogId: dog.id }, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, { dogId: dog.id }, byTime));
   const screen = screenKind(kind.hazards, screeningOf(screenings, lifts, facts, house.rules), kennel.screen);
-  if (screen.notScreened) throw badField('dogId', 'Screen the dog first: what speaks against such a collar?');
+  if (screen.notScreened) throw badField('dogId', 'Screen the dog first: anything against such a collar?');
   if (screen.blocked) {
     const stop = screen.findings.find((finding) => !finding.lifted)!;
     throw badField('kind', `${capital(SCREEN_LEVEL_WORDS[stop.level])}: ${stop.name}? ${stop.why} It can be lifted with a note.`);

@@ -29,9 +29,9 @@ export function eventSentence(event: NewHappening, page: Pick<FieldPage, 'settin
       return `Corrected ${DIRECTION_WORDS[event.direction].name}`;
     case 'contact':
       if (event.made === null) return 'Contact to be checked again';
-      return event.made ? 'Contact good' : 'Contact felt: they do not touch';
+      return event.made ? 'Contact good' : 'Contact checked: no contact';
     case 'looked-through':
-      return `Looked why it needs more: ${CAUSE_WORDS[event.found]}`;
+      return `Checked why it needs more: ${CAUSE_WORDS[event.found]}`;
     case 'note':
       return event.text;
     case 'result':

@@ -24,7 +24,7 @@ const by = computed(() => `${speakHours(Math.round(Math.abs(props.off.aheadMs) /
       This phone says {{ time(off.phoneAt) }}, Banter says {{ time(off.serverAt) }}: the phone is {{ by }} it. Nothing has been sent yet; both times stay.
     </p>
     <div class="mt-3 flex flex-wrap gap-2">
-      <button type="button" class="press press-main" @click="$emit('decide', true)">Banter’s: put the phone’s times right</button>
+      <button type="button" class="press press-main" @click="$emit('decide', true)">Banter’s: correct the phone’s times</button>
       <button type="button" class="press press-plain" @click="$emit('decide', false)">The phone’s: keep its times</button>
     </div>
   </section>

@@ -49,7 +49,7 @@ async function want(what: string, says: string) {
   <section class="sheet" aria-label="Kit">
     <h2>Kit for {{ page.dog.name }}</h2>
     <p v-if="grown.guess && grown.kg" class="text-sm text-soft">
-      Beds for the grown dog, reckoned at {{ units.weight(grown.kg * 1000) }}: a guess until it is grown.
+      Beds for the grown dog, at about {{ units.weight(grown.kg * 1000) }}: a guess until it is grown.
     </p>
     <dl class="mt-2 divide-y divide-line">
       <div v-for="{ piece, sizes, owned } in pieces" :key="piece.what" class="grid gap-x-4 py-2 sm:grid-cols-[6.5rem_minmax(0,1fr)]">

@@ -59,7 +59,7 @@ watch(part, () => (listed.value = LISTED));
         <PathSteps
           class="md:grid-cols-1!"
           :steps="[
-            { label: 'Screen', says: 'What speaks against a collar?', done: false, to: `/dogs/${dogId}/screen` },
+            { label: 'Screen', says: 'Anything against a collar?', done: false, to: `/dogs/${dogId}/screen` },
             { label: 'Tape', says: 'High girth first: behind the ears and the jaw.', done: false, to: `/dogs/${dogId}/tape` },
             { label: 'Bench', says: 'Which collar, and how it is set.', done: false },
             { label: 'Check', says: 'With hands and eyes on the dog.', done: false },
@@ -113,7 +113,7 @@ watch(part, () => (listed.value = LISTED));
       <p v-if="record.moreFailed.value" role="alert" class="mt-3 text-stop">{{ record.moreFailed.value }}</p>
       <p v-if="goesOn || days.length > listed" class="mt-3">
         <button type="button" class="press press-plain" :disabled="record.fetching.value" @click="older">
-          {{ record.fetching.value ? 'Fetching …' : 'Show older' }}
+          {{ record.fetching.value ? 'Loading …' : 'Show older' }}
         </button>
       </p>
     </LoadFrame>

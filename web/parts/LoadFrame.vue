@@ -5,7 +5,7 @@ const emit = defineEmits<{ again: [] }>();
 </script>
 
 <template>
-  <div v-if="state === 'loading'" role="status" class="sheet animate-pulse text-soft">Fetching {{ thing }} …</div>
+  <div v-if="state === 'loading'" role="status" class="sheet animate-pulse text-soft">Loading {{ thing }} …</div>
   <div v-else-if="state === 'missing'" class="sheet">
     <h1>Not here</h1>
     <p class="mt-2">
@@ -14,7 +14,7 @@ const emit = defineEmits<{ again: [] }>();
     </p>
   </div>
   <div v-else-if="state === 'failed'" class="sheet" role="alert">
-    <h1>Could not fetch {{ thing }}</h1>
+    <h1>Could not load {{ thing }}</h1>
     <p class="mt-2">{{ sentence }}</p>
     <button type="button" class="press press-plain mt-3" @click="emit('again')">Try again</button>
   </div>

@@ -69,7 +69,7 @@ watch([nearEnd, fetching], () => nearEnd.value && !fetching.value && !moreFailed
     </ul>
     <p v-if="goesOn || moreFailed" class="mt-2 flex flex-wrap items-center gap-3 text-soft">
       <span v-if="moreFailed" role="alert">{{ moreFailed }}</span>
-      <span v-else-if="fetching" role="status">Fetching more …</span>
+      <span v-else-if="fetching" role="status">Loading more …</span>
       <button v-if="!fetching" type="button" class="press press-plain" @click="source.more()">Show more</button>
     </p>
   </div>

@@ -48,8 +48,8 @@ const answersOf = (name: HouseSchoolName) => [{ value: '', label: 'As the house'
 
 <template>
   <details class="sheet" :open="own !== null">
-    <summary class="font-display text-lg font-semibold">Otherwise than the house, for this dog</summary>
-    <p class="mt-1 text-soft">Where this dog needs another school than the kennel holds to. Saved with a note that says why.</p>
+    <summary class="font-display text-lg font-semibold">Other rules for this dog</summary>
+    <p class="mt-1 text-soft">Where this dog needs another school than the kennel’s. Save it with a note that says why.</p>
     <div class="mt-3 space-y-4">
       <ChoiceRow
         v-for="name in HOUSE_SCHOOL_NAMES"
@@ -61,7 +61,7 @@ const answersOf = (name: HouseSchoolName) => [{ value: '', label: 'As the house'
         @update:model-value="(value) => setSchool(name, value)"
       />
       <details>
-        <summary class="font-semibold">Limits for this dog alone</summary>
+        <summary class="font-semibold">Limits for this dog only</summary>
         <RuleField
           v-for="[name, row] in OWN_RULES"
           :key="name"

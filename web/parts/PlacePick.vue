@@ -34,10 +34,10 @@ const words = computed(() => {
       return { tone: 'stop', text: `Not allowed at ${place.value!.name}: it cannot be planned there.` };
     case 'never-checked':
       return place.value
-        ? { tone: 'mind', text: `Nobody has looked up whether a ${kindName.value} collar is allowed at ${place.value.name}.` }
-        : { tone: 'mind', text: 'Some places restrict or forbid it: say where it will be worn, once somebody has looked it up.' };
+        ? { tone: 'mind', text: `Local law at ${place.value.name} not checked for a ${kindName.value} collar.` }
+        : { tone: 'mind', text: 'Some places restrict or ban it. Check, then say where it will be worn.' };
     case 'check-again':
-      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} looked on ${dayOf(place.value!)}; that is over a year ago.` };
+      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} checked on ${dayOf(place.value!)}, over a year ago.` };
     case 'allowed':
       return { tone: 'good', text: `Allowed at ${place.value!.name}, as ${place.value!.checkedBy} found on ${dayOf(place.value!)}.` };
     default:
@@ -81,16 +81,16 @@ function looked(word: 'allowed' | 'not-allowed') {
     <p v-if="words && (restricted || words.tone === 'stop')" class="mt-2 rounded p-2" :class="tones[words.tone as 'stop']" role="status">
       {{ words.text }}
       <span v-if="place && result.status !== 'not-allowed' && result.status !== 'allowed'" class="mt-1 flex flex-wrap gap-2">
-        <button type="button" class="press press-plain" @click="looked('allowed')">I have looked: it is allowed</button>
+        <button type="button" class="press press-plain" @click="looked('allowed')">I checked: it is allowed</button>
         <button type="button" class="press press-plain" @click="looked('not-allowed')">It is not</button>
       </span>
     </p>
     <div v-if="restricted || adding" class="mt-2">
       <button v-if="!adding" type="button" class="press press-quiet min-h-9" @click="adding = true">Add a place</button>
       <div v-else class="flex flex-wrap items-end gap-3">
-        <TextField v-model="name" label="Place" hint="Only if you have looked up that it is allowed there." :error="keeping.errorAt('name')" />
+        <TextField v-model="name" label="Place" hint="Only once you have checked that it is allowed there." :error="keeping.errorAt('name')" />
         <button type="button" class="press press-plain" :disabled="name.trim() === ''" @click="add">Allowed there: add it</button>
-        <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+        <button type="button" class="press press-quiet" @click="adding = false">Cancel</button>
       </div>
     </div>
     <p v-if="error || keeping.sentence.value" class="mt-1 font-semibold text-stop" role="alert">{{ error || keeping.sentence.value }}</p>

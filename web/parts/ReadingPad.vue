@@ -40,7 +40,7 @@ const withEighth = (eighth: string) => put(`${/^\d+/.exec(props.field.value)?.[0
     </div>
     <div class="grid grid-cols-6 gap-1.5">
       <button v-for="key in KEYS" :key="key" type="button" class="press press-plain min-h-12 p-0 text-xl" @click="type(key)">{{ key }}</button>
-      <button type="button" class="press press-plain min-h-12 p-0 text-xl" aria-label="Delete the last sign" @click="put(field.value.trim().slice(0, -1))">
+      <button type="button" class="press press-plain min-h-12 p-0 text-xl" aria-label="Delete last character" @click="put(field.value.trim().slice(0, -1))">
         ⌫
       </button>
     </div>

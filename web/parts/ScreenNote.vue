@@ -11,7 +11,7 @@ defineProps<{ screen: ScreenResult; dogId: string; kind: string; unsaved?: boole
   <div v-if="screen.notScreened || screen.findings.length > 0" class="space-y-2">
     <p v-if="screen.notScreened" class="rounded bg-stop-wash p-3 text-stop">
       <strong>Not screened yet.</strong>
-      What speaks against a {{ kind }}? Ten questions, before it is planned.
+      Anything against a {{ kind }}? Ten questions, before it is planned.
       <RouterLink :to="`/dogs/${dogId}/screen`" class="font-semibold underline">Screen</RouterLink>
     </p>
     <p

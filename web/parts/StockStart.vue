@@ -37,8 +37,7 @@ async function put() {
   <form @submit.prevent="put">
     <h1>No {{ noun }} in the locker yet.</h1>
     <p class="mt-2 max-w-[42rem] text-lg">
-      Put in the one you have, with its own numbers. Or size with what is usually sold, at typical numbers: these stand on the list to buy until you say that
-      one is here.
+      Enter the one you have, with its own numbers. Or size with usual sizes: they stay on the shopping list until you have one.
     </p>
     <ul class="sheet mt-4 max-w-2xl divide-y divide-line">
       <li v-for="{ id, name, numbers } in usual" :key="id" class="flex flex-wrap gap-x-6 py-2">

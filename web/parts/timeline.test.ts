@@ -156,7 +156,7 @@ describe('what the work adds to it', () => {
       ['2 sessions, 20 min: 12 rewards, 1 correction, 1 press.', 'stop'],
       ['1 session, 10 min.', 'open'],
     ]);
-    expect(days[0]!.reasons[0]!.text).toBe('14 was too much: that is a ceiling.');
+    expect(days[0]!.reasons[0]!.text).toBe('14 was too much: a ceiling.');
   });
   it('programmes begun, and stages on or back with what the marks said', () => {
     const programme = { id: 'p', name: 'Wear first', startsOn: '2026-06-01', note: '', stages: [{ id: 'a', name: 'Worn at home' }, { id: 'b', name: 'Pressure and release' }] }; // prettier-ignore

@@ -93,9 +93,7 @@ export function timelineOf(
     return {
       ...happened(screening),
       title:
-        found.length === 0
-          ? 'Nothing that speaks against a collar.'
-          : found.map(([id, answer]) => `${itemOf(id)}: ${answer === 'yes' ? 'yes' : 'not known'}`).join(', '),
+        found.length === 0 ? 'Nothing against a collar.' : found.map(([id, answer]) => `${itemOf(id)}: ${answer === 'yes' ? 'yes' : 'not known'}`).join(', '),
       tone: found.length === 0 ? 'good' : 'mind',
       word: 'Screened',
       reasons: [],

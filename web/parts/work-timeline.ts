@@ -26,7 +26,7 @@ export function workedDays({ worked }: Pick<DogRecord, 'worked'>, timeZone: stri
       title: `${many(sessions.length, 'session')}, ${minutes(sessions)} min${counts.length > 0 ? `: ${counts.join(', ')}` : ''}.`,
       tone: tooMuch.length > 0 ? 'stop' : 'open',
       word: sessions.some(({ purpose }) => purpose === 'finding') ? 'Worked, level finding' : 'Worked',
-      reasons: tooMuch.length > 0 ? [{ code: 'too-much', text: `${levelWords(Math.min(...tooMuch))} was too much: that is a ceiling.` }] : [],
+      reasons: tooMuch.length > 0 ? [{ code: 'too-much', text: `${levelWords(Math.min(...tooMuch))} was too much: a ceiling.` }] : [],
     };
   });
 }

@@ -21,7 +21,7 @@ const PLACES = [12, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
     >
       <p class="col-span-6 flex items-center justify-between text-sm">
         Pink where? 12 is the nape, 9 the dog’s left.
-        <button type="button" class="press press-quiet" @click="acts.leave()">Leave it</button>
+        <button type="button" class="press press-quiet" @click="acts.leave()">Cancel</button>
       </p>
       <button v-for="clock in PLACES" :key="clock" type="button" class="press press-plain min-h-12 px-0!" @click="acts.pink(acts.asking.value, clock)">
         {{ clock }}

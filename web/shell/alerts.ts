@@ -55,7 +55,7 @@ export function useAlerts() {
       role && {
         id: 'role',
         tone: 'mind',
-        text: `You are ${ROLE_WORDS[role].name.toLowerCase()} now. Sign out and in again to work as one.`,
+        text: `Your role is ${ROLE_WORDS[role].name.toLowerCase()} now. Sign out and in again to use it.`,
         to: null,
         does: '',
       },

@@ -29,7 +29,7 @@ export function useScreeningAnswers({ answers, dog, breed, rules, latest }: Of) 
     ofRecord.value[id]
       ? `${why} Its own record says so.`
       : risks.value.includes(id)
-        ? `${why} ${breedOf(breed.value)!.name}: known for it (from memory). Look, and say.`
+        ? `${why} ${breedOf(breed.value)!.name}: known for it (from memory). Check the dog.`
         : why;
   const open = computed(() => SCREEN_ITEM_IDS.filter((id) => answerOf(id) === null));
   /** No to all that is open, save what the breed is known for. */

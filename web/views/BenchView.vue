@@ -188,7 +188,7 @@ async function keep() {
           <p v-if="dropped" class="text-soft" role="status">What was set up here no longer fits the newer records. This is recommended now.</p>
           <p v-else-if="restored" class="text-soft">
             Picked up where you left off.
-            <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+            <button type="button" class="underline" @click="startAfresh">Start over</button>
           </p>
           <p v-if="toBuy" class="rounded bg-mind-wash p-3 text-mind">
             To buy: not in the locker yet.

@@ -95,7 +95,7 @@ const stands = computed(
     standing.value.tone === 'good' ||
     (standing.value.goTo === 'check' && elsewhere.value === null && check.value?.outcome.verdict !== 'good'),
 );
-const againWord = computed(() => (elsewhere.value ? 'Set it up again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
+const againWord = computed(() => (elsewhere.value ? 'Set it again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
 const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0 && stands.value);
 const marked = computed(() => {
   if (foreseen.value) return { tone: checkTone(foreseen.value.verdict), word: CHECK_WORDS[foreseen.value.verdict] };
@@ -164,7 +164,7 @@ async function keep() {
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <div v-if="!plan">
       <h1>Nothing to check yet.</h1>
-      <p class="mt-2 text-lg">A collar is decided at the bench first; then it is checked on the dog.</p>
+      <p class="mt-2 text-lg">Choose a collar at the bench first; then check it on the dog.</p>
       <RouterLink class="press press-main mt-4" :to="`/dogs/${dogId}/bench`">To the bench</RouterLink>
     </div>
     <form v-else novalidate @submit.prevent="keep">
@@ -190,7 +190,7 @@ async function keep() {
             </span>
             <span v-if="restored && answered > 0" class="text-soft">
               Picked up where you left off.
-              <button type="button" class="underline" @click="discard">Start afresh</button>
+              <button type="button" class="underline" @click="discard">Start over</button>
             </span>
           </div>
         </template>

@@ -46,13 +46,13 @@ const purpose = ref<Purpose | 'all'>('all');
 const purposes = [{ value: 'all' as const, label: 'Anything' }, ...PURPOSES.map((value) => ({ value, label: value }))];
 
 type Against = { tone: 'stop' | 'mind'; word: string };
-/** What speaks against a kind, in a word or two: the law first, then screening. */
+/** Anything against a kind, in a word or two: the law first, then screening. */
 function against(kind: CollarKindName, screened: ScreenResult): Against[] {
   const told: Against[] = [];
   const lawSays = law(kind, placeOf(data.value!));
   if (lawSays.status === 'not-allowed') told.push({ tone: 'stop', word: 'not allowed where it works' });
-  else if (lawSays.status === 'never-checked') told.push({ tone: 'mind', word: 'local law not looked up' });
-  else if (lawSays.status === 'check-again') told.push({ tone: 'mind', word: 'look up the law again' });
+  else if (lawSays.status === 'never-checked') told.push({ tone: 'mind', word: 'local law not checked' });
+  else if (lawSays.status === 'check-again') told.push({ tone: 'mind', word: 'check the law again' });
   if (screened.notScreened) told.push({ tone: 'mind', word: 'not screened yet' });
   for (const finding of screened.findings.filter(({ lifted }) => !lifted)) {
     const caution = finding.level === 'caution';

@@ -240,7 +240,7 @@ function startAfresh() {
       <h1>{{ editing ? `Change ${draft.name || 'this dog'}` : 'Add a dog' }}</h1>
       <p v-if="restored" class="mt-2 text-soft">
         Picked up where you left off.
-        <button type="button" class="underline" @click="startAfresh">Start afresh</button>
+        <button type="button" class="underline" @click="startAfresh">Start over</button>
       </p>
       <div class="sheet mt-4 grid gap-x-6 gap-y-5 sm:grid-cols-2">
         <TextField v-model="draft.name" label="Name" :error="early('name')" required />
@@ -357,7 +357,7 @@ function startAfresh() {
       </details>
       <OwnHouse v-model="draft.house" :error="(path) => error(path)" class="mt-4" />
       <SaveBar class="mt-4" :keeping="keeping" :label="editing ? 'Save change' : 'Save and screen'" @newer="showTheirs">
-        <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Leave it</RouterLink>
+        <RouterLink :to="editing ? `/dogs/${editing}` : '/dogs'" class="press press-quiet">Cancel</RouterLink>
         <button
           v-if="editing"
           type="button"

@@ -70,11 +70,11 @@ const heading = computed(() => {
   <LoadFrame :state="state" :sentence="sentence" thing="the drills" @again="load">
     <h1>{{ heading }}</h1>
     <p v-if="!run" class="mt-1 text-lg">
-      Ten scenes: it comes ahead, goes wide, lags, or another dog passes. Press the way it should have been, within a second; let go the moment it yields; pay
-      it when it is back. A dog that stays is left in peace.
+      10 scenes. The dog forges, swings wide, lags, or another dog passes. Correct in the right direction within 1 second, release when it yields, reward when
+      it is back. In position: do nothing.
     </p>
     <p v-else-if="run.state.value === 'over' && run.score.value.workOn" class="mt-1 text-lg">{{ WORK_ON_WORDS[run.score.value.workOn] }}</p>
-    <p v-else-if="run.state.value === 'over'" class="mt-1 text-lg">Nothing under four of five: go brisker, or on with a real dog.</p>
+    <p v-else-if="run.state.value === 'over'" class="mt-1 text-lg">4 of 5 or better throughout: walk faster, or go on with a real dog.</p>
     <p v-else class="mt-1 min-h-7 text-soft" aria-live="polite">{{ last }}</p>
 
     <template v-if="!running">
@@ -110,7 +110,7 @@ const heading = computed(() => {
       </li>
     </ol>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold text-mind" role="alert">{{ keeping.sentence.value }}</p>
-    <p v-if="!running" class="mt-3 text-sm text-soft">Ways and marks: handling as the trade teaches it (common practice); limits as in House rules.</p>
+    <p v-if="!running" class="mt-3 text-sm text-soft">Directions and marks: common practice. Limits: House rules.</p>
     <DrillResults v-if="!running" class="mt-6" :page="data!" :time-zone="session.kennel!.timeZone" :limit="rules.tellWithinSeconds" />
   </LoadFrame>
 </template>

@@ -28,8 +28,8 @@ const enter = (sessionId: string | null) => void router.replace({ path: '/field'
     <ClockAsk v-if="outbox.clockAsk" :off="outbox.clockAsk" @decide="outbox.decideClock" />
     <SessionPad v-if="open && log.dogOf(open.dogId)" :key="open.sessionId" :story="open" :dog="log.dogOf(open.dogId)!" @leave="enter(null)" />
     <p v-else-if="!may.write.value" class="sheet mx-auto max-w-xl">
-      <strong class="block text-lg">You read in this kennel</strong>
-      What is logged in the field is a lead’s or an assistant’s to log. Each dog’s record tells what was.
+      <strong class="block text-lg">You can only read here</strong>
+      A lead or an assistant logs sessions. What was done stands in each dog’s record.
     </p>
     <BeginSession v-else @enter="enter" />
     <RefusedList />

@@ -37,6 +37,8 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { readDogLine } from '../fit-now/dog-line.ts';
+import HandPicture from '../drawings/HandPicture.vue';
+import { tapePicture } from '../drawings/hand-pictures.ts';
 import KnownDogs from '../fit-now/KnownDogs.vue';
 import WhichCollar from '../fit-now/WhichCollar.vue';
 import BenchPanel, { type BenchLeaf } from '../neck/shared/BenchPanel.vue';
@@ -238,7 +240,7 @@ const made = shallowRef<BenchMade | null>(null);
 const leaf = ref<BenchLeaf>('why');
 const onBench = computed(() => stock.value.find(({ id }) => id === made.value?.collarId) ?? null);
 
-// What speaks against it.
+// Anything against it.
 const screening = useScreeningAnswers({
   answers: computed(() => draft.value.screened),
   dog,
@@ -392,7 +394,7 @@ whenever(form, (now) => now.querySelector('input')?.focus({ preventScroll: true 
         </div>
         <p v-if="restored && draft.line" class="text-soft">
           Picked up where you left off.
-          <button type="button" class="underline" @click="discard">Start afresh</button>
+          <button type="button" class="underline" @click="discard">Start over</button>
         </p>
       </section>
       <template v-if="ready">
@@ -446,7 +448,19 @@ whenever(form, (now) => now.querySelector('input')?.focus({ preventScroll: true 
         </BenchPanel>
         <p class="mt-3 border-l-4 border-mind pl-3 text-sm lg:hidden">{{ collarKind(draft.kind!).caution }}</p>
       </template>
-      <h1 v-else>{{ headline }}</h1>
+      <template v-else>
+        <h1>{{ headline }}</h1>
+        <!-- What the hands do next is drawn: where the tape lies, then the neck to scale. -->
+        <UnrolledNeck
+          v-if="girths.high"
+          class="mt-3 max-w-2xl"
+          :tape="{ highMm: girths.high.result.girthMm }"
+          :name="said.name"
+          :breed="said.breed ?? ''"
+          size="large"
+        />
+        <HandPicture v-else class="mx-auto mt-3 max-w-72 lg:mx-0" :picture="tapePicture('high')" :ears="breed?.ears ?? 'drop'" />
+      </template>
       <ActionBar v-if="ready || pad">
         <template v-if="pad">
           <ReadingPad :field="pad" />

@@ -62,12 +62,10 @@ async function putBack() {
     <VerdictMark :tone="tone" :word="odd.length > 0 ? 'Check' : told === null ? 'To do' : told.grown ? 'Grown' : 'Grows'" />
     <h1 class="mt-1">{{ heading }}</h1>
     <p v-if="growth.missing === 'born'" class="mt-2 max-w-[70ch]">
-      Its age makes a curve out of weighings.
-      <RouterLink :to="`/dogs/${dogId}/edit`" class="underline">Write its birth date down</RouterLink>
+      Age turns weighings into a curve.
+      <RouterLink :to="`/dogs/${dogId}/edit`" class="underline">Add its birth date</RouterLink>
     </p>
-    <p v-else-if="growth.missing === 'weighed'" class="mt-2 max-w-[70ch]">
-      From one weighing on its growth is told, more surely with each; a growing dog every fortnight is plenty.
-    </p>
+    <p v-else-if="growth.missing === 'weighed'" class="mt-2 max-w-[70ch]">One weighing starts the curve; each one makes it surer. Every 2 weeks is plenty.</p>
     <p v-for="reason in reasons" :key="reason" class="mt-1 max-w-[75ch] text-soft">{{ reason }}</p>
     <ul v-if="told && odd.length > 0" class="mt-3 space-y-2" aria-label="Weights to check">
       <li v-for="one in odd" :key="one.index" class="flex flex-wrap items-center gap-x-4 gap-y-1 rounded bg-mind-wash px-3 py-2 text-mind">
@@ -86,8 +84,8 @@ async function putBack() {
         <section v-if="told" class="sheet" aria-label="How it grows">
           <GrowthChart :growth="told" :name="data!.dog.name" :odd="odd.map(({ index }) => index)" />
           <p class="mt-2 text-sm text-soft">
-            Above the weight, below the high girth as taped; the band is the 95 % interval of the curve, the yellow line is today. Girth goes with the cube root
-            of weight. Lines across: where a collar is let out, or outgrown.
+            Top: weight. Bottom: high girth as taped. Band: 95 % interval of the curve. Yellow line: today. Lines across: where a collar is let out, or
+            outgrown. Girth goes with the cube root of weight.
           </p>
         </section>
         <section class="sheet" aria-labelledby="weigh">

@@ -85,7 +85,7 @@ const heading = computed(() => {
   const { dogName } = sheet.value;
   const count = missing.value.length;
   if (count > 0) return `Before ${dogName} goes: ${countOf(count, 'thing')} to see to`;
-  if (!last.value) return `${dogName} is ready to be handed over`;
+  if (!last.value) return `${dogName} is ready to hand over`;
   const day = dayWords(last.value.at, kennel.value.timeZone);
   if (changes.value.length === 0) return `Handed over on ${day}; nothing has changed since`;
   return `${changes.value.length === 1 ? 'One line has' : `${changes.value.length} lines have`} changed since ${day}`;

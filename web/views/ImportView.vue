@@ -59,7 +59,7 @@ function start() {
     stop();
   };
   worker.onerror = () => {
-    fault.value = 'The file could not be worked through.';
+    fault.value = 'The file could not be read to its end.';
     stop();
   };
   const request: FitManyRequest = {
@@ -85,8 +85,8 @@ const example = computed(() =>
   <LoadFrame :state="state" :sentence="sentence" thing="the locker" @again="load">
     <h1>Size a group.</h1>
     <p class="mt-1 max-w-[46rem] text-soft">
-      A table of dogs, as a CSV file or pasted, with a heading: every kind of collar of your locker is sized for each, on this device. Nothing is saved and
-      nothing leaves it.
+      Paste a table of dogs, or choose a CSV file, with a heading row. Each dog is sized for every kind of collar in your locker, on this device. Nothing is
+      saved or sent.
     </p>
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
       <form class="sheet space-y-4" novalidate @submit.prevent="start">
@@ -135,7 +135,7 @@ const example = computed(() =>
       </form>
       <aside class="sheet self-start">
         <h2>How the table looks</h2>
-        <p class="mt-1">The first row names the columns; others are left alone.</p>
+        <p class="mt-1">The first row names the columns. Others are ignored.</p>
         <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           <dt class="font-semibold">name</dt>
           <dd>as you call it</dd>
@@ -154,10 +154,7 @@ const example = computed(() =>
           <dt class="font-semibold">side, build</dt>
           <dd>left or right; slender, average or heavy</dd>
         </dl>
-        <p class="mt-3 text-soft">
-          Units stand behind the number, in the heading («high (in)») or in a row of their own below it; commas, semicolons and tabs are told apart by
-          themselves.
-        </p>
+        <p class="mt-3 text-soft">Put units after the number, in the heading («high (in)») or in a row below it. Commas, semicolons and tabs all work.</p>
       </aside>
     </div>
   </LoadFrame>

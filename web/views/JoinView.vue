@@ -55,10 +55,10 @@ const join = () =>
         {{ momentWords(invitation.expiresAt, zone) }}.
       </p>
       <p v-if="session.me" class="mt-3 rounded bg-mind-wash p-3 text-mind">
-        You are signed in as {{ session.me.person.name }} of {{ session.me.kennel.name }}. Joining signs you in anew, with an e-mail of its own.
+        You are signed in as {{ session.me.person.name }} of {{ session.me.kennel.name }}. Joining is a sign-in of its own, with its own e-mail.
       </p>
       <div class="mt-4 space-y-4">
-        <TextField v-model="name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
+        <TextField v-model="name" label="Your name" hint="It appears beside what you measure and decide." :error="errors.name" autocomplete="name" />
         <TextField v-model="email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
         <TextField v-model="password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
       </div>

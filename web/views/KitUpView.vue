@@ -91,7 +91,7 @@ const lines = computed(() =>
 const heading = computed(() => {
   if (dogs.value.length === 0) return 'Who is in the class?';
   if (working.value === 'failed') return 'It could not be worked out here.';
-  if (!kitUp.value || lines.value.length === 0) return working.value === 'working' ? 'Working it out …' : 'Nobody can be kitted up yet.';
+  if (!kitUp.value || lines.value.length === 0) return working.value === 'working' ? 'Working it out …' : 'No dog can be kitted up yet.';
   return kitUpSentence(kitUp.value);
 });
 const day = computed(() =>
@@ -113,8 +113,7 @@ const print = () => window.print();
     </div>
     <h1 aria-live="polite">{{ heading }}</h1>
     <p class="max-w-[75ch] text-soft">
-      The class of {{ day }}: out of the locker, set as the house’s schools do, with the least buying, then the fewest links moved. Collars that other dogs wear
-      stay on them.
+      Class of {{ day }}, from the locker, by the house rules: least to buy, then fewest links moved. Collars on other dogs stay there.
     </p>
     <div class="mt-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)]">
       <section class="no-print sheet self-start" aria-labelledby="class">

@@ -118,8 +118,8 @@ const leaves = computed(() => {
 const lastChecked = computed(() => {
   const last = checks.value.at(-1);
   return last
-    ? `Contact last felt ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'contact good' : 'they did not touch'}.`
-    : 'Contact has not been felt yet.';
+    ? `Contact last checked ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'contact good' : 'they did not touch'}.`
+    : 'Contact not checked yet.';
 });
 </script>
 
@@ -152,7 +152,7 @@ const lastChecked = computed(() => {
           </p>
           <p v-else-if="look.found === 'contact'" class="font-semibold text-stop">Strap, hair and posts first; then feel again. Never a higher level.</p>
           <p v-else-if="look.found">Fix that, and stay at the level it knows.</p>
-          <p v-else>Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.</p>
+          <p v-else>Stay at the level it knows and stop for today, or find its level again in a quiet place. Ask a vet when it goes on.</p>
           <ul v-if="look.answers.length > 0" class="text-sm text-soft" aria-label="Looked at">
             <li v-for="one in look.answers" :key="one.cause">
               {{ one.was ? MORE_STEPS[one.cause].found : MORE_STEPS[one.cause].good }}, {{ momentOn(one.at, Date.now(), kennel.timeZone) }}

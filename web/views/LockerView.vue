@@ -27,7 +27,7 @@ const toBuy = computed(() => data.value?.toBuy ?? 0);
   <LoadFrame :state="state" :sentence="sentence" thing="the locker" @again="load">
     <h1>Locker</h1>
     <p class="text-soft">
-      What the bench sizes from. Each collar by its own numbers, taken with a ruler; each link accounted for.
+      The bench sizes from these: each collar by its own measured numbers, every link counted.
       <RouterLink to="/class" class="underline">Kit up a class</RouterLink>
     </p>
     <nav aria-label="Locker" class="mt-2 -ml-3 flex flex-wrap border-b border-line">

@@ -43,7 +43,7 @@ async function change() {
   data.value = now;
   old.value = '';
   password.value = '';
-  said.value = 'The new password holds. You are signed out everywhere else.';
+  said.value = 'Password changed. You are signed out everywhere else.';
 }
 </script>
 
@@ -73,7 +73,7 @@ async function change() {
       </section>
       <form v-if="data!.hasPassword" class="sheet space-y-3 self-start" novalidate @submit.prevent="change">
         <h2>Another password</h2>
-        <TextField v-model="old" label="The one that holds now" type="password" autocomplete="current-password" :error="changing.errorAt('old')" />
+        <TextField v-model="old" label="The current one" type="password" autocomplete="current-password" :error="changing.errorAt('old')" />
         <TextField
           v-model="password"
           label="The new one"
@@ -87,7 +87,7 @@ async function change() {
       <p v-else class="self-start text-soft">The demo is entered without a password.</p>
       <section v-if="data!.hasPassword" class="self-start lg:col-start-2" aria-labelledby="leaving">
         <h2 id="leaving">Leaving {{ session.kennel!.name }}</h2>
-        <p class="mt-1 text-soft">Your name stays beside what you measured and decided. You get in nowhere any more, and come back only by an invitation.</p>
+        <p class="mt-1 text-soft">Your name stays on what you measured and decided. You come back only by invitation.</p>
         <button v-if="!asked" type="button" class="press press-plain mt-2" @click="asked = true">Leave this kennel</button>
         <div v-else class="mt-2 flex flex-wrap gap-2">
           <button type="button" class="press press-main" @click="leave">Yes, end my access now</button>

@@ -105,7 +105,7 @@ async function takePages() {
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
   } catch {
-    notTaken.value = 'The pages could not be had just now; try again in a moment.';
+    notTaken.value = 'The pages did not come. Try again in a moment.';
   } finally {
     taking.value = false;
   }
@@ -114,8 +114,8 @@ async function takePages() {
 
 <template>
   <div class="mx-auto max-w-4xl">
-    <p v-if="fault" role="alert" class="sheet"><strong class="block text-lg">Nothing opens by this link</strong>{{ fault }}</p>
-    <p v-else-if="!page" role="status" class="text-soft">{{ away ? 'No connection. It is tried again by itself.' : 'Opening …' }}</p>
+    <p v-if="fault" role="alert" class="sheet"><strong class="block text-lg">This link does not work</strong>{{ fault }}</p>
+    <p v-else-if="!page" role="status" class="text-soft">{{ away ? 'No connection. Trying again.' : 'Opening …' }}</p>
     <p v-else-if="!page.handover" class="sheet">
       <strong class="block text-lg">Nothing has been handed over yet</strong>Your trainer will tell you when it is here. The link stays the same.
     </p>
@@ -132,7 +132,7 @@ async function takePages() {
           </li>
         </ul>
         <fieldset class="mt-3 border-t border-line pt-3">
-          <legend class="font-semibold">Not right, or changed? Your trainer sees it.</legend>
+          <legend class="font-semibold">Not right? Tell your trainer.</legend>
           <div class="mt-1.5 grid grid-cols-3 gap-1.5 sm:flex sm:flex-wrap">
             <button
               v-for="one in OWNER_SAYS"
@@ -165,9 +165,9 @@ async function takePages() {
         <p class="mt-2 font-semibold">{{ sheet!.lead }}</p>
         <p v-if="page.handover.callWhom" class="mt-1">Call {{ page.handover.callWhom }}</p>
         <HandoverLook class="mt-2" :sheet="sheet!" :note="page.handover.note" first="if" fold-others />
-        <div class="mt-3 flex flex-wrap items-center gap-3">
-          <button type="button" class="press press-plain" :disabled="taking" @click="takePages">{{ taking ? 'Making them …' : 'Take the pages (PDF)' }}</button>
-          <span class="text-sm text-soft">This link is yours alone. It holds until {{ dayWords(page.expiresAt, page.timeZone) }}.</span>
+        <div class="mt-3 flex items-center gap-3">
+          <button type="button" class="press press-plain shrink-0" :disabled="taking" @click="takePages">{{ taking ? 'Making …' : 'Get the PDF' }}</button>
+          <span class="text-sm text-soft">Yours alone, until {{ dayWords(page.expiresAt, page.timeZone) }}.</span>
         </div>
         <p v-if="notTaken" role="alert" class="mt-2 text-stop">{{ notTaken }}</p>
       </section>

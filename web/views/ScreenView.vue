@@ -70,7 +70,7 @@ const kinds = computed(() =>
 );
 const blocked = computed(() => kinds.value.filter(({ tone }) => tone === 'stop').length);
 const headline = computed(() => {
-  if (open.value.length === SCREEN_ITEM_IDS.length) return `What speaks against a collar on ${data.value!.dog.name}?`;
+  if (open.value.length === SCREEN_ITEM_IDS.length) return `Anything against a collar on ${data.value!.dog.name}?`;
   if (open.value.length > 0) return `${open.value.length} more to answer.`;
   if (blocked.value > 0) return `${blocked.value === 1 ? 'One kind is' : `${blocked.value} kinds are`} stopped for ${data.value!.dog.name}.`;
   return `Nothing stops a collar on ${data.value!.dog.name}.`;
@@ -112,7 +112,7 @@ async function lift(item: ScreenItemId, lifted: boolean) {
       <template v-else>Before a collar is chosen. Banter does not diagnose: what you do not know, ask a vet.</template>
       <template v-if="restored">
         Picked up where you left off.
-        <button type="button" class="underline" @click="discard">Start afresh</button>
+        <button type="button" class="underline" @click="discard">Start over</button>
       </template>
     </p>
     <div class="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">

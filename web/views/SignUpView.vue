@@ -32,7 +32,7 @@ const make = () => submit(SignUp, { ...form.value, password: password.value }, s
     <h1>Make your own kennel</h1>
     <div class="mt-4 space-y-4">
       <TextField v-model="form.kennelName" label="Kennel" hint="As your people call it." :error="errors.kennelName" autocomplete="organization" />
-      <TextField v-model="form.name" label="Your name" hint="It stands beside what you measure and decide." :error="errors.name" autocomplete="name" />
+      <TextField v-model="form.name" label="Your name" hint="It appears beside what you measure and decide." :error="errors.name" autocomplete="name" />
       <TextField v-model="form.email" label="E-mail" type="email" inputmode="email" :error="errors.email" autocomplete="username" />
       <TextField v-model="password" label="Password" type="password" hint="At least 10 characters." :error="errors.password" autocomplete="new-password" />
       <UnitChoices v-model:length="form.lengthUnit" v-model:mass="form.massUnit" />

@@ -257,7 +257,7 @@ async function keep() {
             }}
             <template v-if="restored">
               Picked up where you left off.
-              <button type="button" class="underline" @click="discard">Start afresh</button>
+              <button type="button" class="underline" @click="discard">Start over</button>
             </template>
           </p>
         </template>

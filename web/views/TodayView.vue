@@ -61,12 +61,12 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
           </ul>
         </section>
         <button v-if="goesOn" type="button" class="press press-plain" :disabled="fetching" @click="more">
-          {{ fetching ? 'Fetching more …' : 'Show more' }}
+          {{ fetching ? 'Loading more …' : 'Show more' }}
         </button>
       </div>
       <section class="self-start" aria-labelledby="worn-now">
         <h2 id="worn-now">On a dog now</h2>
-        <p v-if="page!.wearing.length === 0" class="mt-1 text-soft">Nothing, as far as anybody has said.</p>
+        <p v-if="page!.wearing.length === 0" class="mt-1 text-soft">Nothing logged.</p>
         <ul v-else class="mt-1 divide-y divide-line border-y border-line">
           <li v-for="one in page!.wearing" :key="one.collarId" class="py-2.5">
             <RouterLink :to="`/dogs/${one.dogId}/neck`" class="block no-underline">

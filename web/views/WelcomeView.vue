@@ -46,8 +46,8 @@ const path = [
       <div>
         <h1 class="text-[clamp(2.2rem,5vw,3.4rem)]">A collar that fits, and the reasons why.</h1>
         <p class="mt-4 max-w-[34rem] text-lg">
-          Banter is for dog trainers. It measures necks, sizes and fits training collars from what hangs in your locker, and remembers what was decided for
-          every dog, so that the next person can carry on.
+          Banter is for dog trainers. It measures necks, and sizes and fits training collars from your own locker. It remembers what was decided for every dog,
+          so that the next person can carry on.
         </p>
         <div class="mt-6 flex flex-wrap gap-3">
           <button v-if="session.demo" type="button" class="press press-main" :disabled="entering" @click="lookRound">

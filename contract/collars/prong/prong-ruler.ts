@@ -13,7 +13,7 @@ export const PRONG_FIELDS: readonly NumberField[] = [
   {
     id: 'inside',
     label: 'Inside, at rest',
-    hint: 'Close it to a circle, a string round the inside of the tips.',
+    hint: 'Close it to a circle; string round the inside of the tips.',
     as: 'length',
     possibleMm: [60, 1500],
     likelyMm: [150, 900],

@@ -8,7 +8,7 @@ import type { ElectronicNumbers, ElectronicOptions } from './fit-electronic.ts';
 
 /** How a remote electronic collar goes on. Common practice. */
 export const REMOTE_PUT_ON: readonly string[] = [
-  'Charged (the light tells), covers of both sockets shut, paired, switched on, tried at the lowest level in your hand first.',
+  'Charged (the light tells), both sockets covered, paired, switched on; tried at the lowest level in your hand first.',
   'On the muscle at the side of the neck, between ear and windpipe; never on the windpipe.',
   'Settle it with a wiggle past the last hairs, then close the strap: two fingers go under, and the skin moves with the receiver.',
   'Never a leash on it. Move it through the day; off overnight.',

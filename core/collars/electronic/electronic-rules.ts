@@ -13,6 +13,6 @@ export const CONTACT_RULES = {
   ),
   moveByHours: rule('contacts', 'hours', 6, 'Move the receiver after', 'Contacts left in one place hurt the skin.'),
   dayHours: rule('contacts', 'hours', 12, 'Most wear in a day', 'The neck needs a rest.', 'from memory'),
-  restHours: rule('contacts', 'hours', 48, 'Rest for a pink place', 'A pink place rests so long, or until a later look there is clear.'),
+  restHours: rule('contacts', 'hours', 48, 'Rest for a pink place', 'A pink place rests so long, or until a later check there is clear.'),
   chargePercent: rule('contacts', 'percent', 40, 'Charged enough for the day', 'A receiver that goes flat at work is a dog out of reach.', 'from memory'),
 } satisfies Record<string, HouseRule>;

@@ -156,5 +156,5 @@ export const HEAD_COLLAR_CHECK: CheckSpec<HeadCollarNumbers, HeadCollarOptions> 
     'take-in-nose': { do: 'Take the nose loop in a little, do the slide test', again: true },
     'clip-safety': { do: 'Clip the safety strap to the flat collar', again: true },
   },
-  good: 'The mouth opens fully, the loop slides to the nose leather and not off, and one finger goes under the neck strap.',
+  good: 'The mouth opens fully; the loop slides to the nose leather, not off; one finger goes under the neck strap.',
 });

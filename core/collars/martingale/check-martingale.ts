@@ -138,5 +138,5 @@ export const MARTINGALE_CHECK: CheckSpec<MartingaleNumbers, MartingaleOptions> =
     'another-loop': { do: 'Take one with another loop: at rest two fingers go under, not the flat hand', bench: true },
     'short-loop': { do: 'Take one with a shorter loop, or leave it off when nobody walks the dog', bench: true },
   },
-  good: 'It sits high, the rings do what the house wants, two fingers go under at rest, and it cannot come over the head.',
+  good: 'It sits high; the rings do what the house wants; two fingers go under at rest; it cannot come over the head.',
 });

@@ -61,7 +61,7 @@ export const MARTINGALE_TRAITS: CollarTraits = {
     ],
     slides: 'Set it at the narrow place behind the ears again. The head goes through the strap, not through the small loop.',
     rubs: rubsWords(rules),
-    opens: 'It cannot open; if it slips over the head it is set too long. Stay calm, do not chase, and have it set anew.',
+    opens: 'It cannot open; if it slips over the head it is set too long. Stay calm, do not chase, and have it re-set.',
   }),
   inspection: INSPECT_CLOTH,
   growing: GROWING_BUCKLE,

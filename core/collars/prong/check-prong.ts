@@ -17,7 +17,7 @@ import { prongGirths } from './prong-girths.ts';
 export const PRONG_PUT_ON: readonly string[] = [
   'Hold it up first: every link seated, the chain untwisted so that it hangs as an open triangle.',
   'Live ring outside, dead ring on the dog’s side.',
-  'Pass it under the neck and close it at a link (anchor one prong, squeeze the other) or at its quick-release, until it clicks. Never over the head.',
+  'Pass it under the neck. Close it at a link (anchor one prong, squeeze the other) or at its quick-release, until it clicks. Never over the head.',
   'Free both ears, then turn it slowly, for the hair.',
 ];
 

@@ -144,6 +144,14 @@ function up(tag: StripTag) {
   touch-action: pan-y;
   user-select: none;
 }
+/* A finger finds more than is drawn of a short session. */
+@media (pointer: coarse) {
+  .tag::after {
+    content: '';
+    position: absolute;
+    inset: -0.6rem -0.25rem -0.35rem;
+  }
+}
 .tag-ring {
   position: absolute;
   top: -0.42rem;

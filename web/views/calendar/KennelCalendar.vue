@@ -106,9 +106,9 @@ const heading = computed(() => {
   const today = tags.value.filter(({ day }) => day === todayIndex.value);
   const stale = board.programmes.value.filter((one) => one.stale.length > 0);
   if (stale.length > 0 && open.value === null)
-    return `${stale.map(({ dogName }) => dogName).join(' and ')} moved to another stage: plan ${stale.length === 1 ? 'its' : 'their'} sessions anew.`;
+    return `${stale.map(({ dogName }) => dogName).join(' and ')} moved to another stage: plan ${stale.length === 1 ? 'its' : 'their'} sessions again.`;
   const { length: over } = board.orphans.value;
-  if (over > 0 && open.value === null) return `${over} ${over === 1 ? 'session is' : 'sessions are'} planned of programmes that do not run.`;
+  if (over > 0 && open.value === null) return `${over} ${over === 1 ? 'session is' : 'sessions are'} planned for programmes that are not running.`;
   if (tags.value.length === 0) return board.programmes.value.length === 0 ? 'No programme runs yet.' : 'Nothing is planned yet.';
   const next = today.filter((one) => !isPast(one) && !board.heldBy.value.has(one.id)).sort((a, b) => a.from - b.from)[0];
   const held = today.filter(({ id }) => board.heldBy.value.has(id)).length;

@@ -125,7 +125,7 @@ function leave() {
             {{ person.name }}
           </label>
         </fieldset>
-        <p class="text-sm text-soft">What is planned of these from that day on is planned anew; everything else stays.</p>
+        <p class="text-sm text-soft">From that day on these are planned again; everything else stays.</p>
         <div class="flex flex-wrap gap-2">
           <button type="submit" class="press" :class="tried ? 'press-plain' : 'press-main'" :disabled="chosen.size === 0 || hands.size === 0">
             {{ tried ? 'Try it again' : 'Try it' }}

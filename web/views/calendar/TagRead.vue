@@ -53,14 +53,14 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
         <p v-if="others.length > 0" class="text-mind">Makes way: {{ others.join(', ') }}.</p>
         <p v-if="stuck.length > 0" class="font-semibold text-stop">No room is left for {{ stuck.join(', ') }}.</p>
       </div>
-      <div v-if="!past && !held" class="flex flex-wrap items-center gap-1.5">
+      <div v-if="!past && !held" class="grid grow grid-cols-2 items-center gap-1.5 sm:flex sm:grow-0">
         <button type="button" class="press press-plain px-3!" @click="shift({ from: one.from - GRID_MINUTES })">Earlier</button>
         <button type="button" class="press press-plain px-3!" @click="shift({ from: one.from + GRID_MINUTES })">Later</button>
         <button type="button" class="press press-plain px-3!" @click="shift({ day: one.day - 1 })">Day before</button>
         <button type="button" class="press press-plain px-3!" @click="shift({ day: one.day + 1 })">Day after</button>
-        <label class="flex items-center gap-2">
+        <label class="col-span-2">
           <span class="sr-only">With</span>
-          <select class="field w-auto!" :value="one.handId" @change="shift({ handId: ($event.target as HTMLSelectElement).value })">
+          <select class="field sm:w-auto!" :value="one.handId" @change="shift({ handId: ($event.target as HTMLSelectElement).value })">
             <option v-for="person in board.live.value.people" :key="person.id" :value="person.id">with {{ person.name }}</option>
           </select>
         </label>

@@ -40,7 +40,18 @@ const handlerId = computed(() => {
   const known = (id: string | null | undefined) => page.value.handlers.find((one) => one.id === id)?.id ?? null;
   return known(last.value.handlerId) ?? known(me) ?? page.value.handlers[0]!.id;
 });
-const setting = computed(() => (page.value.settings.some(({ id }) => id === last.value.setting) ? last.value.setting : page.value.settings[0]!.id));
+/** Where it is worked: as was chosen here and now, else where this dog worked last, on this phone or by the kennel, else where this phone did. */
+const picked = ref<string | null>(null);
+const setting = computed(() => {
+  const onPhone = log.sessions.find(({ dogId }) => dogId === dog.value?.id)?.settings.at(-1);
+  const all = page.value.settings.map(({ id }) => id);
+  const inKennel = dog.value ? page.value.lastSettings[dog.value.id] : undefined;
+  return [picked.value, onPhone, inKennel, last.value.setting].find((one): one is string => one != null && all.includes(one)) ?? all[0]!;
+});
+function work(at: string) {
+  picked.value = at;
+  last.value = { ...last.value, setting: at };
+}
 const purpose = computed<SessionPurpose>(() => (dog.value?.devices.length ? last.value.purpose : 'work'));
 const rules = computed(() => houseRules(session.kennel!.rules));
 
@@ -102,7 +113,7 @@ function choose(one: FieldDog) {
 
 function begin() {
   if (!dog.value) return;
-  // One session of a dog runs at a time on a phone: it is gone on with.
+  // One session of a dog runs at a time on a phone: it goes on.
   const runs = running.value.find(({ dogId }) => dogId === dog.value!.id);
   if (runs) return emit('enter', runs.sessionId);
   const sessionId = uuidv7();
@@ -182,7 +193,7 @@ function follow(one: FieldSession) {
           label="Where"
           :model-value="setting"
           :answers="page.settings.map(({ id, name }) => ({ value: id, label: name }))"
-          @update:model-value="(value) => value && (last = { ...last, setting: value })"
+          @update:model-value="(value) => value && work(value)"
         />
         <ChoiceRow
           v-if="dog && dog.devices.length > 0"

@@ -104,7 +104,7 @@ function respond(response: DogResponse) {
         >Its turning levels average {{ levelWords(stairs.estimate!) }}. Another run on another day sharpens it.</template
       >
       <template v-else-if="stairs.over === 'limit'"
-        >The next step of the rule would reach the ceiling, the cap or the end of the scale. Look at contact, skin and place, battery, distraction.</template
+        >The next step of the rule would reach the ceiling, the cap or the end of the scale. Check contact, skin, place, battery and distraction.</template
       >
       <template v-else>{{ why }}</template>
     </p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What speaks against a press, before it is logged: the gravest first, with contact one tap away. */
+/** Anything against a press, before it is logged: the gravest first, with contact one tap away. */
 import { PRESS_GUARD_TONES, PRESS_GUARD_WORDS, wordReason, type PressGuard } from '@banter/core';
 import { computed } from 'vue';
 import { useUnits } from '../../stores/units.ts';
@@ -26,7 +26,7 @@ const lines = computed(() =>
         <button v-if="line.code === 'contact-unknown'" type="button" class="press press-plain" @click="$emit('contact', false)">No contact</button>
       </span>
       <span v-if="line.code === 'more-than-usual'" class="mt-1.5 block">
-        <button type="button" class="press press-plain" @click="$emit('more')">Look why it needs more</button>
+        <button type="button" class="press press-plain" @click="$emit('more')">Check why it needs more</button>
       </span>
     </li>
   </ul>

@@ -23,7 +23,7 @@ const cause = computed(() => MORE_CAUSES[at.value] ?? null);
     </template>
     <template v-else>
       <h3 class="text-lg">Nothing found.</h3>
-      <p class="mt-1">Stay at the level it knows and stop for today, or find its level anew where it is quiet. Ask a vet when it goes on.</p>
+      <p class="mt-1">Stay at the level it knows and stop for today, or find its level again in a quiet place. Ask a vet when it goes on.</p>
       <button type="button" class="press press-main mt-3" @click="$emit('found', 'nothing')">Log it</button>
     </template>
     <button type="button" class="press press-quiet mt-1" @click="$emit('close')">Cancel</button>

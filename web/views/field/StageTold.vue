@@ -44,7 +44,7 @@ const keep = (went: number) =>
         <button type="button" class="press press-plain min-h-14 flex-1" @click="keep(0)">Not yet</button>
       </div>
       <div v-else class="grid gap-2">
-        <StepCount v-model="of" label="of so many tries" :least="1" :most="100" />
+        <StepCount v-model="of" label="out of how many" :least="1" :most="100" />
         <div v-if="of <= MOST_NUMBERS" role="group" aria-label="How many went well?">
           <p class="font-semibold">How many went well?</p>
           <div class="mt-1 grid grid-cols-[repeat(auto-fill,minmax(3.25rem,1fr))] gap-2">

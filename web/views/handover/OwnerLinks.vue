@@ -32,7 +32,7 @@ const over = computed(() => props.page.links.filter((one) => !open.value.include
 const nameOf = (linkId: string) => props.page.links.find(({ id }) => id === linkId)?.name ?? '';
 const lineOf = (item: string) =>
   props.daily.find(({ key }) => key === item)?.text ?? (Object.hasOwn(OWNER_SAYS_WORDS, item) ? OWNER_SAYS_WORDS[item as OwnerSaying].told : item);
-const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'took a tick back', said: 'said', unsaid: 'undid' } as const;
+const visitWords = { opened: 'opened it', paper: 'took the pages', ticked: 'ticked', unticked: 'undid a tick', said: 'said', unsaid: 'undid' } as const;
 
 async function make() {
   const { key, keyHash } = await makePrivateKey();
@@ -51,7 +51,7 @@ async function takeBack(link: OwnerLink) {
 
 <template>
   <section aria-label="The owner’s link">
-    <p class="text-soft">They read the latest handover on their phone and tick the daily check. Nothing else of the kennel opens by it.</p>
+    <p class="text-soft">They read the latest handover on their phone and tick the daily check. They see nothing else.</p>
     <form class="mt-3 space-y-3" novalidate @submit.prevent="make">
       <TextField v-model="name" label="Whose" hint="Such as: Ida’s phone." :error="keeping.errorAt('name')" />
       <ChoiceRow v-model="days" label="It holds for" :answers="SPANS" quiet />
@@ -59,7 +59,7 @@ async function takeBack(link: OwnerLink) {
     </form>
     <ShownOnce v-if="address" class="mt-3" :text="address" title="The link, shown this once. Send it to them alone:" @done="address = ''" />
     <p v-if="address && page.handovers.length === 0" class="mt-2 text-mind">It shows nothing until a handover is saved.</p>
-    <ul v-if="open.length > 0" class="mt-3 divide-y divide-line" aria-label="Links that hold">
+    <ul v-if="open.length > 0" class="mt-3 divide-y divide-line" aria-label="Active links">
       <li v-for="link in open" :key="link.id" class="flex flex-wrap items-center gap-x-3 py-2">
         <span class="min-w-0 grow">
           <span class="font-semibold">{{ link.name }}</span>
@@ -73,7 +73,7 @@ async function takeBack(link: OwnerLink) {
       </li>
     </ul>
     <details v-if="over.length > 0" class="mt-2 text-sm text-soft">
-      <summary>No longer holding ({{ over.length }})</summary>
+      <summary>Ended ({{ over.length }})</summary>
       <p v-for="link in over" :key="link.id">
         {{ link.name }}, {{ link.revokedAt ? `withdrawn ${dayWords(link.revokedAt, zone)}` : `ran out ${dayWords(link.expiresAt, zone)}` }}
       </p>

@@ -34,7 +34,7 @@ const reset = () => settle(known());
       <TextField
         v-model="form.heelLine"
         label="Heel line"
-        hint="Which point of the dog beside which point of the leg: «shoulder at the trouser seam»."
+        hint="Dog’s point beside the leg’s: «shoulder at the trouser seam»."
         :error="keeping.errorAt('heelLine')"
       />
       <div v-for="where in WHERE" :key="where">

@@ -44,16 +44,14 @@ async function takeBack(feed: CalendarFeed) {
   <LoadFrame :state="state" :sentence="sentence" thing="the calendars" @again="load">
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
       <form class="sheet space-y-3 self-start" novalidate @submit.prevent="make">
-        <h2>A calendar elsewhere</h2>
-        <p>
-          Sessions, places to be moved, looks at skin and gear, and what growth will need, in the calendar of your phone or desk. It reads them anew by itself.
-        </p>
+        <h2>Your own calendar</h2>
+        <p>Sessions, contact moves, skin and gear checks and growth, in the calendar of your phone or computer. It updates by itself.</p>
         <TextField v-model="name" label="What it is called" hint="Such as: Corin’s phone." :error="keeping.errorAt('name')" />
         <ChoiceRow v-model="whose" label="Whose sessions" :answers="people" quiet />
         <SaveBar :keeping="keeping" label="Make an address" :disabled="name.trim() === ''" />
         <ShownOnce v-if="address" :text="address" title="Its address, shown this once:" @done="address = ''" />
         <p class="text-sm text-soft">
-          Whoever has the address can read it; nobody can write. Once, without an address:
+          Anyone with the address can read it; nobody can change it. Once, without an address:
           <a href="/api/calendar.ics" download class="underline">take it as a file</a>.
         </p>
       </form>

@@ -107,7 +107,7 @@ const clear = () => (chosen.value = { personId: '', dogId: '', kind: '', from: '
       <label><span class="text-sm font-semibold">To</span><input v-model="chosen.to" type="date" class="field mt-1" /></label>
       <button v-if="any" type="button" class="press press-quiet" @click="clear">Show all</button>
     </div>
-    <p v-if="days.length === 0" class="mt-6 text-soft">{{ any ? 'Nobody did such a thing then.' : 'Nothing has been done yet.' }}</p>
+    <p v-if="days.length === 0" class="mt-6 text-soft">{{ any ? 'No such entry then.' : 'No entry yet.' }}</p>
     <section v-for="[day, deeds] in days" :key="day" class="mt-6" :aria-label="day">
       <h2 class="text-base">{{ day }}</h2>
       <ol class="mt-1 divide-y divide-line border-y border-line">
@@ -124,8 +124,6 @@ const clear = () => (chosen.value = { personId: '', dogId: '', kind: '', from: '
     </section>
     <button v-if="more" type="button" class="press press-plain mt-4" :disabled="going" @click="further">{{ going ? 'Looking …' : 'Earlier' }}</button>
     <p v-if="fault" role="alert" class="mt-2 text-stop">{{ fault }}</p>
-    <p class="mt-6 text-sm text-soft">
-      Each line is written with what it tells of, by the database that keeps it; neither a screen nor the database changes one.
-    </p>
+    <p class="mt-6 text-sm text-soft">Each line is written with what it tells of, and is never changed.</p>
   </LoadFrame>
 </template>

@@ -44,8 +44,8 @@ const origin = location.origin;
       <form class="sheet space-y-3 self-start" novalidate @submit.prevent="make">
         <h2>A bridge to your devices</h2>
         <p>
-          A program of yours that hears a real transmitter or receiver can tell Banter what it does: charged, paired, tried, put on, moved, taken off. One event
-          a line, in an open format; late and twice is no harm.
+          A program of yours that hears a real transmitter or receiver can send its events to Banter: charged, paired, tried, put on, moved, taken off. One
+          event a line, in an open format; late or twice does no harm.
         </p>
         <TextField v-model="name" label="What it is called" hint="Such as: gateway in the shed." :error="keeping.errorAt('name')" />
         <SaveBar by="lead" :keeping="keeping" label="Make a key" :disabled="name.trim() === ''" />
@@ -60,7 +60,7 @@ Content-Type: application/x-ndjson
       </form>
       <section class="sheet self-start" aria-label="Bridges">
         <h2>Bridges</h2>
-        <p v-if="here.length === 0" class="mt-1 text-soft">None. Until there is one, the stand-in device under Neck, Contacts does the same on the screen.</p>
+        <p v-if="here.length === 0" class="mt-1 text-soft">None. Until then, the stand-in device under Contacts does the same on the screen.</p>
         <ul class="mt-1 divide-y divide-line">
           <li v-for="bridge in here" :key="bridge.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5">
             <span class="min-w-0 grow">

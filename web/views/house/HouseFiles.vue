@@ -39,7 +39,7 @@ const CHOICES = [
 ] as const;
 const busy = computed(() => sending.value || job.value?.state === 'reading' || job.value?.state === 'keeping');
 const share = computed(() => (sending.value ? sent.value : job.value && job.value.of > 0 ? Math.min(1, job.value.done / job.value.of) : 0));
-const doing = computed(() => (sending.value ? 'Sending it' : job.value?.state === 'reading' ? 'Looking it through' : 'Saving it'));
+const doing = computed(() => (sending.value ? 'Sending it' : job.value?.state === 'reading' ? 'Checking the file' : 'Saving it'));
 const rows = computed(() =>
   KENNEL_PART_NAMES.flatMap((name) => {
     const counts = job.value?.counts[name];
@@ -50,12 +50,12 @@ const fresh = computed(() => rows.value.reduce((sum, one) => sum + one.fresh, 0)
 const sentence = computed(() => {
   const now = job.value;
   if (!now) return '';
-  if (now.state === 'kept') return 'It is in. All of it was saved.';
+  if (now.state === 'kept') return 'Done. All of it was saved.';
   if (now.state === 'failed') return 'It was not saved, and nothing of it was.';
   if (now.state === 'refused')
     return now.faultCount === 1 ? 'One thing in it is not right; nothing was changed.' : `${now.faultCount} things in it are not right; nothing was changed.`;
   if (fresh.value === 0 && now.conflictCount === 0) return 'Everything in it is here already.';
-  return `${fresh.value === 1 ? 'One record is' : `${fresh.value} records are`} new here${now.conflictCount > 0 ? `; ${now.conflictCount} stand otherwise here` : ''}.`;
+  return `${fresh.value === 1 ? 'One record is' : `${fresh.value} records are`} new here${now.conflictCount > 0 ? `; ${now.conflictCount} differ here` : ''}.`;
 });
 const placeOf = (part: string) => (part === 'kennel' ? 'house rules' : (RECORD_KINDS[part as KennelPartName]?.words.many ?? part));
 
@@ -122,11 +122,11 @@ function dropped(event: DragEvent) {
         </p>
         <a href="/api/kennel.json" download class="press press-main mt-3">Take the whole kennel (JSON)</a>
         <p class="mt-2 text-sm text-soft">
-          Without e-mails, passwords and private keys: nobody gets in by it. What it is made of is written down in its
+          Without e-mails, passwords and private keys. Its format is described in its
           <a href="/api/kennel-file.schema.json" class="underline">schema</a>.
         </p>
       </template>
-      <p v-else class="mt-1 text-soft">The whole kennel as a file is a lead’s to take.</p>
+      <p v-else class="mt-1 text-soft">Only a lead takes the whole kennel.</p>
       <h3 class="mt-5 font-semibold">As tables (CSV)</h3>
       <ul class="mt-1 flex flex-wrap gap-2">
         <li v-for="one in CSV_TABLES" :key="one">
@@ -143,13 +143,13 @@ function dropped(event: DragEvent) {
     </section>
     <section class="sheet" aria-labelledby="files-in">
       <h2 id="files-in">In</h2>
-      <p v-if="!may.lead.value" class="mt-1 text-soft">A file is a lead’s to bring in.</p>
+      <p v-if="!may.lead.value" class="mt-1 text-soft">Only a lead brings in a file.</p>
       <template v-else>
         <form v-if="!job || job.state === 'kept'" class="mt-1" @submit.prevent="take">
           <label class="block rounded border-2 border-dashed border-line p-5 text-center" @dragover.prevent @drop.prevent="dropped">
             <span class="font-semibold">{{ file ? file.name : 'A kennel’s file, or a table' }}</span>
             <span class="block text-sm text-soft">{{
-              file ? `${(file.size / 1_000_000).toFixed(1)} MB` : 'Laid here, or chosen. It is looked through first; nothing is changed by that.'
+              file ? `${(file.size / 1_000_000).toFixed(1)} MB` : 'Drop it here, or choose it. It is checked first; that changes nothing.'
             }}</span>
             <input
               type="file"
@@ -164,11 +164,11 @@ function dropped(event: DragEvent) {
             v-model="table"
             class="mt-3"
             label="Which table is it?"
-            hint="Ours come back whole; those of other programs as far as they say what is needed."
+            hint="Ours come back whole; other tables as far as they can."
             :answers="tables"
             quiet
           />
-          <button type="submit" class="press press-main mt-3" :disabled="!file || sending">Look it through</button>
+          <button type="submit" class="press press-main mt-3" :disabled="!file || sending">Check the file</button>
         </form>
         <div v-if="busy" class="mt-3" role="status">
           <p>{{ doing }} …</p>
@@ -191,8 +191,8 @@ function dropped(event: DragEvent) {
             </li>
           </ul>
           <div v-if="job.state === 'ready' && job.conflicts.length > 0" class="mt-3 rounded bg-mind-wash p-3 text-mind">
-            <p class="font-semibold">Stands here already, and otherwise:</p>
-            <ul class="mt-1 max-h-60 space-y-1 overflow-auto" tabindex="0" aria-label="What stands otherwise here">
+            <p class="font-semibold">Here already, but different:</p>
+            <ul class="mt-1 max-h-60 space-y-1 overflow-auto" tabindex="0" aria-label="What differs here">
               <li v-for="one in job.conflicts" :key="`${one.part} ${one.id}`">
                 {{ placeOf(one.part) }}<template v-if="one.label">: {{ one.label }}</template>
                 <span class="text-sm">
@@ -225,7 +225,7 @@ function dropped(event: DragEvent) {
             <button v-if="job.state === 'ready'" type="button" class="press press-main" :disabled="fresh === 0 && job.conflictCount === 0" @click="keep">
               Bring it in
             </button>
-            <button type="button" class="press press-plain" @click="letGo">{{ job.state === 'ready' ? 'Let it go' : 'Another file' }}</button>
+            <button type="button" class="press press-plain" @click="letGo">{{ job.state === 'ready' ? 'Cancel' : 'Another file' }}</button>
           </div>
         </div>
         <p v-if="fault" role="alert" class="mt-3 rounded bg-stop-wash p-3 text-stop">{{ fault }}</p>

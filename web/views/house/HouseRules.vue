@@ -174,7 +174,7 @@ const {
       <section v-if="changed" class="sheet" aria-label="What would change">
         <h2>What would change</h2>
         <p v-if="looking === 'looking'" role="status" class="mt-1 text-soft">
-          {{ looked === 0 ? 'Fetching the dogs …' : `${looked} dogs checked …` }}
+          {{ looked === 0 ? 'Loading the dogs …' : `${looked} dogs checked …` }}
         </p>
         <p v-if="looking === 'failed'" role="alert" class="mt-1">{{ notLooked }}</p>
         <p v-if="looking === 'done' && impact.length === 0" class="mt-1">Nothing for the dogs that are taped, with the collars of the locker.</p>
@@ -189,7 +189,7 @@ const {
           </li>
         </ul>
         <p v-if="restored" role="status" class="text-sm text-soft">
-          Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
+          Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start over</button>
         </p>
       </section>
       <p v-if="wanted !== '' && found.size + schoolsShown.length === 0" role="status">No rule has «{{ search.trim() }}» in its name or reason.</p>

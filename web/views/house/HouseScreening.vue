@@ -61,7 +61,7 @@ function set(id: ScreenItemId, item: ScreenItem, hazard: Hazard, level: ScreenLe
       </table>
     </div>
     <p v-if="restored && changed" role="status" class="text-sm text-soft">
-      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
+      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start over</button>
     </p>
     <SaveBar by="lead" class="mt-4" :keeping="keeping" label="Save levels" :disabled="!changed" @newer="showTheirs">
       <span v-if="saved && !changed" class="text-good" role="status">✓ Saved</span>

@@ -39,7 +39,7 @@ const nameFault = computed(() => (form.value && form.value.name.trim() === '' ? 
 const words = [
   { value: 'allowed', label: 'Allowed' },
   { value: 'not-allowed', label: 'Not allowed' },
-  { value: 'unknown', label: 'Not looked up' },
+  { value: 'unknown', label: 'Not checked' },
 ] as const;
 function setWord(kind: CollarKindName, word: 'allowed' | 'not-allowed' | 'unknown' | null) {
   const collars = { ...form.value!.collars };
@@ -61,7 +61,7 @@ const stands = (place: Place) =>
     return {
       kind,
       tone: result.blocked ? ('stop' as const) : ['check-again', 'never-checked'].includes(result.status) ? ('mind' as const) : ('good' as const),
-      word: { 'not-allowed': 'not allowed', 'never-checked': 'not looked up', 'check-again': 'look again', allowed: 'allowed', 'not-restricted': 'allowed' }[
+      word: { 'not-allowed': 'not allowed', 'never-checked': 'not checked', 'check-again': 'look again', allowed: 'allowed', 'not-restricted': 'allowed' }[
         result.status
       ],
     };
@@ -72,8 +72,8 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the places" @again="load">
     <p class="max-w-[46rem]">
-      Some places restrict or forbid prong or electronic collars. What is not allowed cannot be planned there; what was never looked up, and a look older than
-      {{ rules.lawCheckDays }} days, asks for a look. Banter knows no law: somebody has to look.
+      Some places restrict or ban prong or electronic collars. What is not allowed cannot be planned there; what was never checked, or not for
+      {{ rules.lawCheckDays }} days, asks for a look. Banter knows no law: somebody has to check.
     </p>
     <form v-if="form" class="sheet mt-4 max-w-3xl space-y-4" novalidate @submit.prevent="keep">
       <TextField
@@ -94,7 +94,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         />
       </div>
       <details>
-        <summary class="font-semibold">Other kinds, where a law speaks of them</summary>
+        <summary class="font-semibold">Other kinds, where the law names them</summary>
         <div class="mt-2 grid gap-4 sm:grid-cols-2">
           <ChoiceRow
             v-for="kind in COLLAR_KIND_NAMES.filter((one) => !restricted(one))"
@@ -108,7 +108,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
         </div>
       </details>
       <div class="grid gap-4 sm:grid-cols-2">
-        <TextField v-model="form.checkedBy" label="Looked up by" :error="keeping.errorAt('checkedBy')" />
+        <TextField v-model="form.checkedBy" label="Checked by" :error="keeping.errorAt('checkedBy')" />
         <TextField
           :model-value="form.checkedOn ?? ''"
           type="date"
@@ -119,7 +119,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
       </div>
       <TextField v-model="form.source" label="Where it is written" hint="So that the next person finds it." :error="keeping.errorAt('source')" />
       <SaveBar by="lead" :keeping="keeping" label="Save place" :disabled="nameFault !== ''" @newer="((form = null), load())">
-        <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
+        <button type="button" class="press press-quiet" @click="form = null">Cancel</button>
         <button
           v-if="form.version !== null"
           type="button"
@@ -138,7 +138,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
           <div>
             <p class="font-display text-lg font-semibold">{{ place.name }}</p>
             <p class="text-sm text-soft">
-              {{ place.checkedOn ? `${place.checkedBy}, ${dayWords(place.checkedOn, session.kennel!.timeZone)}` : 'Nobody has looked' }}
+              {{ place.checkedOn ? `${place.checkedBy}, ${dayWords(place.checkedOn, session.kennel!.timeZone)}` : 'Not checked yet' }}
             </p>
             <p v-if="place.source" class="text-sm text-soft">{{ place.source }}</p>
           </div>
@@ -149,7 +149,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
             </li>
           </ul>
           <button type="button" class="press press-plain self-start" @click="form = asRecord(place)">
-            Look up again
+            Check again
             <span class="sr-only">for {{ place.name }}</span>
           </button>
         </li>

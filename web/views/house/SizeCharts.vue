@@ -88,7 +88,7 @@ const nameless = computed(() => form.value.headCollarChart.some((row) => row.nam
       {{ units.exact(reversed.noseMinMm) }} to {{ units.exact(reversed.noseMaxMm) }} at the nose.
     </p>
     <p v-if="restored && changed" role="status" class="text-sm text-soft">
-      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start afresh</button>
+      Your unsaved changes are back. <button type="button" class="underline" @click="discard">Start over</button>
     </p>
     <SaveBar
       by="lead"

@@ -95,7 +95,7 @@ async function takeBack(one: Invite) {
   <div class="grid gap-6 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
     <section class="sheet self-start" aria-labelledby="who-is-here">
       <h2 id="who-is-here">Who is here</h2>
-      <p v-if="session.kennel!.demo" class="mt-1 text-sm text-soft">The demo is everybody’s: nobody is invited, changed or ended in it.</p>
+      <p v-if="session.kennel!.demo" class="mt-1 text-sm text-soft">The demo is shared: nobody is invited, changed or ended in it.</p>
       <p v-if="said" role="status" class="mt-2 rounded bg-good-wash p-3 text-good">{{ said }}</p>
       <p v-if="changing.sentence.value" role="alert" class="mt-2 rounded bg-stop-wash p-3 text-stop">{{ changing.sentence.value }}</p>
       <ul class="mt-1 divide-y divide-line">
@@ -129,7 +129,7 @@ async function takeBack(one: Invite) {
               <ChoiceRow v-model="keysTo" class="basis-full" label="Their keys" :answers="heirs(person)" quiet />
             </template>
             <button type="button" class="press press-plain" @click="set(person, person.role, true)">End access now</button>
-            <button type="button" class="press press-quiet" @click="ending = null">Leave it</button>
+            <button type="button" class="press press-quiet" @click="ending = null">Cancel</button>
           </div>
         </li>
       </ul>
@@ -145,7 +145,7 @@ async function takeBack(one: Invite) {
       <ChoiceRow v-model="role" label="As" :hint="`${ROLE_WORDS[role].name}: ${ROLE_WORDS[role].does}.`" :answers="roles" quiet />
       <SaveBar by="lead" :keeping="inviting" label="Make a link" :disabled="asThem === 'new' && name.trim() === ''" />
       <ShownOnce v-if="address" :text="address" title="The link, shown this once. Send it to them alone:" @done="address = ''" />
-      <p class="text-sm text-soft">It holds once, for {{ INVITE_DAYS }} days. They choose their own password.</p>
+      <p class="text-sm text-soft">It works once, for {{ INVITE_DAYS }} days. They choose their own password.</p>
       <ul v-if="open.length > 0" class="divide-y divide-line" aria-label="Open invitations">
         <li v-for="one in open" :key="one.id" class="flex flex-wrap items-center gap-x-3 py-2">
           <span class="min-w-0 grow">

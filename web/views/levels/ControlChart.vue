@@ -153,7 +153,7 @@ const asTable = ref(false);
     <p class="min-h-6 text-sm" aria-live="polite">{{ point ? pointWords(point) : '' }}</p>
     <p class="text-sm text-soft">
       Pale dots say what is usual. The line is the average that weighs the newest most (EWMA), the green band its limits; below, what adds up above and below
-      usual (CUSUM). Ticks along the foot: contact felt.
+      usual (CUSUM). Ticks along the foot: contact checked.
       <span v-if="drift.charts" class="block">
         House rules: the first {{ rules.baselineSessions }} sessions say what is usual; newest weight {{ rules.ewmaLambda }}, band
         {{ rules.ewmaLimit }} standard deviations of that average ({{ levelWords(drift.charts.ewmaLow) }} to {{ levelWords(drift.charts.ewmaHigh) }}); slack

@@ -132,7 +132,7 @@ const measuredAnswers = [
 const faults = computed<Record<string, string>>(() => ({
   ...(numbersAreNew.value && draft.value.measured === null ? { measured: 'Say whether these numbers were measured: typical ones are only about right.' } : {}),
   ...(draft.value.measured === 'today' && draft.value.condition === null
-    ? { condition: 'Say how it is: a collar that is measured and sound counts as looked over today.' }
+    ? { condition: 'Say how it is: a collar that is measured and sound counts as inspected today.' }
     : {}),
   ...(draft.value.name.trim() === ''
     ? { name: 'A collar needs a name, so that it can be told from the others.' }
@@ -246,7 +246,7 @@ const yesNo = [
       <ChoiceRow v-model="draft.measured" label="These numbers" :answers="measuredAnswers" :error="tried ? faults.measured : undefined" />
     </div>
     <SaveBar class="mt-4" :keeping="keeping" label="Save numbers" @newer="showTheirs">
-      <RouterLink :to="back" class="press press-quiet">Leave it</RouterLink>
+      <RouterLink :to="back" class="press press-quiet">Cancel</RouterLink>
       <button v-if="collar" type="button" class="press press-quiet ml-auto" @click="keep(true)">{{ draft.retiredAt ? 'Bring back' : 'Scrap it' }}</button>
     </SaveBar>
     <p v-if="collar" class="mt-2 text-sm text-soft">Earlier fits keep the numbers they were made with.</p>

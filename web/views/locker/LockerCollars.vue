@@ -46,7 +46,7 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
       <p class="font-semibold">Which kind?</p>
       <div class="mt-2 flex flex-wrap gap-2">
         <button v-for="kind in COLLAR_KIND_NAMES" :key="kind" type="button" class="press press-plain" @click="add(kind)">{{ collarKind(kind).name }}</button>
-        <button type="button" class="press press-quiet" @click="adding = false">Leave it</button>
+        <button type="button" class="press press-quiet" @click="adding = false">Cancel</button>
       </div>
     </div>
     <div v-else class="flex flex-wrap items-center gap-3">

@@ -115,7 +115,7 @@ const sizeOf = (one: Gear) =>
       </div>
       <TextField v-model="form.note" label="Note" :rows="2" />
       <SaveBar :keeping="keeping" label="Save" :disabled="nameFault !== '' || unread" @newer="((form = null), emit('changed'))">
-        <button type="button" class="press press-quiet" @click="form = null">Leave it</button>
+        <button type="button" class="press press-quiet" @click="form = null">Cancel</button>
         <button v-if="form.version !== null" type="button" class="press press-quiet ml-auto" @click="keep(true)">Scrap it</button>
       </SaveBar>
     </form>

@@ -46,7 +46,7 @@ async function keep() {
   fault.value = 'fault' in begun ? `Put on: ${begun.fault}` : 'fault' in ended ? `Taken off: ${ended.fault}` : '';
   if ('fault' in begun || 'fault' in ended || !fit.value) return;
   if (Date.parse(ended.at) <= Date.parse(begun.at)) fault.value = 'It was taken off before it was put on: a wear cannot end before it begins.';
-  else if (Date.parse(ended.at) > Date.now()) fault.value = 'That is still to come.';
+  else if (Date.parse(ended.at) > Date.now()) fault.value = 'That is in the future.';
   const steps = (contacts.value ? moved.value : []).map((one) => ({ ...one, read: typedInstant(one.at, zone.value) }));
   const wrong = steps.find(({ read }) => 'fault' in read || read.at <= begun.at || read.at >= ended.at);
   if (wrong) fault.value = 'fault' in wrong.read ? `Moved: ${wrong.read.fault}` : 'It was moved between when it went on and when it came off.';
@@ -67,9 +67,9 @@ async function keep() {
 <template>
   <section class="sheet" aria-label="Said afterwards">
     <h2>Said afterwards</h2>
-    <p class="text-sm text-soft">Something was worn, and nobody told it then.</p>
+    <p class="text-sm text-soft">Something was worn and not logged.</p>
     <p v-if="fits.length === 0" class="mt-2">Nothing is fitted yet.</p>
-    <button v-else-if="!open" type="button" class="press press-plain mt-2" @click="begin">Say a wear of earlier</button>
+    <button v-else-if="!open" type="button" class="press press-plain mt-2" @click="begin">Log an earlier wear</button>
     <form v-else class="mt-2 space-y-3" novalidate @submit.prevent="keep">
       <ChoiceRow v-model="planId" label="What was on?" :answers="fits.map((one) => ({ value: one.plan.id, label: fitName(one) }))" quiet />
       <div class="grid gap-3 sm:grid-cols-2">
@@ -99,7 +99,7 @@ async function keep() {
               <option v-for="hour in 12" :key="hour" :value="String(hour)">{{ hour }} o’clock</option>
             </select>
           </FieldFrame>
-          <button type="button" class="press press-quiet" @click="moved = moved.filter((_one, at) => at !== index)">Leave it out</button>
+          <button type="button" class="press press-quiet" @click="moved = moved.filter((_one, at) => at !== index)">Remove</button>
         </div>
         <button type="button" class="press press-quiet" @click="moved = [...moved, { at: to, clock: '' }]">It was moved meanwhile</button>
       </template>

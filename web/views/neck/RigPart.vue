@@ -51,7 +51,7 @@ const said = computed(() => {
     return { tone: 'stop' as const, word: 'Not like this', sentence: wordReason(RIG_REASON_WORDS, worst, units.speak).text };
   }
   if (rig.sound)
-    return { tone: rig.tone, word: rig.tone === 'good' ? 'Sound' : 'Sound, but look', sentence: 'Sound: whichever part fails, the dog is still held.' };
+    return { tone: rig.tone, word: rig.tone === 'good' ? 'Sound' : 'Sound, with care', sentence: 'Sound: whichever part fails, the dog is still held.' };
   const backedUp = rig.reasons.find(({ code }) => code === 'one-backup');
   if (backedUp) return { tone: rig.tone, word: 'Backed up', sentence: 'One backup: the dog is held if the collar opens.' };
   const names = rig.singlePoints.map((id) => nameOf(id));
@@ -124,7 +124,7 @@ function remove(id: string) {
         <RigDiagram :parts="parts" :chosen="chosen" @choose="(id) => (chosen = chosen === id ? null : id)" />
         <p class="mt-2 flex flex-wrap gap-x-5 text-sm text-soft">
           <span><span aria-hidden="true" class="mr-1 inline-block h-1 w-6 bg-stop align-middle"></span>everything hangs on it</span>
-          <span>Tap a part to say more of it, or to take it out.</span>
+          <span>Tap a part to describe it or take it out.</span>
         </p>
         <RigPartCard
           v-if="chosenPart"
@@ -195,7 +195,7 @@ function remove(id: string) {
       <template #parts>
         <div class="mt-3 flex flex-wrap gap-2">
           <button v-if="!adding" type="button" class="press press-plain" @click="adding = true">Add a part</button>
-          <button type="button" class="press press-quiet" @click="relay([])">Begin afresh</button>
+          <button type="button" class="press press-quiet" @click="relay([])">Start over</button>
         </div>
         <form v-if="adding" class="mt-3 grid items-end gap-3 border-t border-line pt-3 sm:grid-cols-3" novalidate @submit.prevent="add">
           <FieldFrame v-slot="{ id }" label="Part">
@@ -229,7 +229,7 @@ function remove(id: string) {
             </button>
           </li>
         </ul>
-        <p class="mt-1 text-sm text-soft">Laid in without a tie it holds nothing: add what joins it.</p>
+        <p class="mt-1 text-sm text-soft">Without a tie it holds nothing: add what joins it.</p>
       </template>
     </WorkLeaves>
     <template #action>

@@ -84,7 +84,7 @@ async function keep() {
     </p>
     <FieldFrame v-if="kind.gear" v-slot="{ id }" label="Which piece" :hint="pieces.length === 0 ? `No ${kind.gear} in the locker yet.` : ''">
       <select :id="id" v-model="gearId" class="field">
-        <option value="">Not one of ours, or not said</option>
+        <option value="">Not one of ours, or not logged</option>
         <option v-for="one in pieces" :key="one.id" :value="one.id">{{ sizeOf(one) }}</option>
       </select>
     </FieldFrame>

@@ -33,8 +33,8 @@ function tick(id: RoutineStepId, right = true) {
 }
 /** What makes contact that was felt to be felt again, where it sits. */
 const DISTURBED = [
-  { button: 'Re-strapped', told: 'Strapped anew: feel the contacts.' },
-  { button: 'Dog soaked', told: 'Soaked: feel the contacts.' },
+  { button: 'Re-strapped', told: 'Re-strapped: check contacts.' },
+  { button: 'Dog soaked', told: 'Soaked: check contacts.' },
 ] as const;
 const disturbed = (told: string) => void props.telling.tell(told, [{ event: 'contact', collarId: collar.value.id, made: null }]);
 const mayTick = (id: RoutineStepId) => id !== 'contact' || props.contacts.wear !== null;
@@ -42,7 +42,7 @@ const mayTick = (id: RoutineStepId) => id !== 'contact' || props.contacts.wear !
 const inHand = computed(() => props.contacts.routine.filter(({ id, state }) => id !== 'contact' && AGAIN.has(state)).map(({ id }) => id));
 const tickAll = () =>
   void props.telling.tell(
-    'All of it: done.',
+    'All steps done.',
     inHand.value.map((id) => toldOfStep(id, true)),
   );
 /** What can be unticked again: a try is a try. */

@@ -32,6 +32,6 @@ const routines = computed(() => {
 <template>
   <p v-for="one in routines" :key="one.collarId" class="border-t border-line pt-2 text-[0.95rem]">
     <VerdictMark class="text-sm" :tone="one.tone === 'good' && one.open > 0 ? 'open' : one.tone" :word="`Routine of ${one.name}`" />
-    {{ one.words || (one.open > 0 ? `${one.open} to do.` : 'all six steps done.') }}
+    {{ one.words || (one.open > 0 ? `${one.open} to do.` : 'all 6 steps done.') }}
   </p>
 </template>

@@ -147,14 +147,14 @@ const said = computed(() => {
     return {
       tone: 'stop' as const,
       word: 'Stop',
-      sentence: `Grade ${red.grade} at ${clockWords(red.clock)}: nothing goes on there; ask a vet, and look again.`,
+      sentence: `Grade ${red.grade} at ${clockWords(red.clock)}: nothing goes on there; ask a vet, then check again.`,
     };
   const [pink] = flags.value;
   if (pink)
     return {
       tone: 'mind' as const,
       word: 'Rests',
-      sentence: `Pink at ${clockWords(pink.clock)}: it rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}, or until a look there is clear.`,
+      sentence: `Pink at ${clockWords(pink.clock)}: it rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}, or until a check there is clear.`,
     };
   if (looks.value.length === 0) return { tone: 'open' as const, word: 'To do', sentence: `${dog.value.name}’s skin is not checked yet.` };
   return { tone: 'good' as const, word: 'Clear', sentence: `No place on ${dog.value.name}’s neck is flagged.` };
@@ -163,7 +163,7 @@ const ever = computed(() => looks.value.some(({ grade: one }) => one > 0));
 type LeafId = 'healed' | 'looks' | 'means';
 const leaves = computed((): Leaf<LeafId>[] => [
   ...(ever.value ? [{ id: 'healed' as const, name: 'How it healed' }] : []),
-  ...(newest.value.length > 0 ? [{ id: 'looks' as const, name: 'Looks so far' }] : []),
+  ...(newest.value.length > 0 ? [{ id: 'looks' as const, name: 'Checks so far' }] : []),
   { id: 'means', name: 'What it means' },
 ]);
 const leaf = ref<LeafId>('healed');
@@ -187,7 +187,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
       <div class="sheet space-y-4">
         <p v-if="restored && (draft.clock !== null || draft.grade !== null)" class="text-sm text-soft">
           Picked up where you left off.
-          <button type="button" class="underline" @click="settle(begin())">Start afresh</button>
+          <button type="button" class="underline" @click="settle(begin())">Start over</button>
         </p>
         <ChoiceRow v-model="under" label="What was over it?" :answers="UNDER_ANSWERS" quiet />
         <ChoiceRow v-model="draft.grade" label="How does the skin look?" hint="Part the hair; from grade 2 the collar comes off." :answers="GRADE_ANSWERS" />
@@ -206,7 +206,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
           <ChoiceRow
             v-if="draft.fit === 'good'"
             v-model="draft.stayed"
-            label="Did it stay after the fit had been put right?"
+            label="Did it stay after the fit was fixed?"
             :answers="[
               { value: 'yes', label: 'It stayed' },
               { value: 'no', label: 'It went' },
@@ -274,8 +274,8 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
         </template>
         <template #means>
           <p>
-            Pink rests that place {{ speakHours(neck.dressed.house.rules.restHours) }}, with what overlaps it, or until a look there is clear. Red, hairless or
-            broken takes the collar off and asks a vet, until a look there says clear or pink. Banter does not diagnose.
+            Pink rests that place {{ speakHours(neck.dressed.house.rules.restHours) }}, with what overlaps it, or until a check there is clear. Red, hairless or
+            broken: collar off and ask a vet, until a check there says clear or pink. Banter does not diagnose.
           </p>
         </template>
       </WorkLeaves>

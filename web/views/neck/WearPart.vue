@@ -38,7 +38,7 @@ function sayOff({ wear, collar }: DressedWear) {
     return;
   }
   if (Date.parse(read.at) > Date.now()) {
-    fault.value = { ...fault.value, [wear.id]: 'That is still to come.' };
+    fault.value = { ...fault.value, [wear.id]: 'That is in the future.' };
     return;
   }
   void props.neck.telling.tell(`${collar?.name ?? 'It'} came off.`, [{ event: 'taken-off', dogId: dog.value.id, collarId: wear.collarId }], { at: read.at });
@@ -69,7 +69,7 @@ const ODD = {
   'put-on-twice': 'Put on twice: the first counts.',
   'taken-off-twice': 'Taken off twice: the first counts.',
   'never-on': 'It was not on this dog then.',
-  'end-unknown': 'Nobody said when it came off: it was on another dog from then on.',
+  'end-unknown': 'When it came off was not logged: it was on another dog from then on.',
 } as const;
 const strays = computed(() => wearsOf(wearAndDeviceEvents(props.neck.page.events).wear).strays.filter(({ dogId }) => dogId === dog.value.id));
 const whoOf = (id: string) => props.neck.page.events.find((event) => event.id === id);
@@ -151,9 +151,7 @@ const eventsOf = ({ wear }: DressedWear) =>
           </section>
         </details>
         <button v-if="days.length > shownDays" type="button" class="press press-plain" @click="shownDays += 14">Show earlier days</button>
-        <p v-if="days.length === 0" class="sheet text-soft">
-          Put on and taken off under Stack, or said here afterwards, it stands in this record with its marks.
-        </p>
+        <p v-if="days.length === 0" class="sheet text-soft">What goes on and off under Stack, or is logged here later, is recorded here with its marks.</p>
       </div>
       <div class="space-y-5 self-start">
         <PastWear :neck="neck" />

@@ -26,11 +26,11 @@ const error = (path: string) => props.errorAt(`stages[${props.index}].${path}`);
 const COUNTS = [
   { key: 'minutes', label: 'Minutes a session', most: 240 },
   { key: 'sessionsPerDay', label: 'Sessions a day', most: 12 },
-  { key: 'everyDays', label: 'Every so many days', most: 14 },
+  { key: 'everyDays', label: 'Days from one to the next', most: 14 },
 ] as const;
 const PASS = [
   { key: 'needed', label: 'Tries that go well', least: 1, most: 100 },
-  { key: 'of', label: 'of so many', least: 1, most: 100 },
+  { key: 'of', label: 'Out of', least: 1, most: 100 },
   { key: 'inRow', label: 'Sessions in a row', least: 1, most: 60 },
   { key: 'leastDays', label: 'At least days', least: 0, most: 120 },
 ] as const;
@@ -101,12 +101,12 @@ const PASS = [
           max="100"
           step="5"
           class="min-h-11"
-          aria-label="Back when less than so many per cent go well"
+          aria-label="Back when fewer go well, per cent"
           @input="stage.fallBack.below = Number(($event.target as HTMLInputElement).value) / 100"
         />
       </label>
       <label class="flex flex-col justify-end">
-        <span class="text-sm font-semibold">so many times in a row</span>
+        <span class="text-sm font-semibold">times in a row</span>
         <input v-model.number="stage.fallBack.inRow" type="number" min="1" max="20" class="field" required />
       </label>
       <p v-if="error('fallBack.below')" class="font-semibold text-stop sm:col-span-4" role="alert">{{ error('fallBack.below') }}</p>

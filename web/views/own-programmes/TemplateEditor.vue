@@ -53,7 +53,7 @@ async function keep() {
   <form class="grid gap-4" novalidate @submit.prevent="keep">
     <p v-if="restored" class="rounded bg-mind-wash p-3 text-mind">
       What you began on this device is here.
-      <button type="button" class="font-semibold underline" @click="discard">Begin afresh</button>
+      <button type="button" class="font-semibold underline" @click="discard">Start over</button>
     </p>
     <div class="sheet grid gap-3">
       <label>

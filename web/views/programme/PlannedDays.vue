@@ -49,7 +49,7 @@ const stale = computed(() => ahead.value.filter(({ other }) => other).length);
         {{ ahead.length === 0 ? 'Plan its sessions on the kennel’s calendar' : 'On the kennel’s calendar' }}
       </RouterLink>
     </p>
-    <p v-if="stale > 0" class="mt-1 font-semibold text-mind">{{ stale }} of them are of another stage than it is in: plan them anew.</p>
+    <p v-if="stale > 0" class="mt-1 font-semibold text-mind">{{ stale }} of them are of another stage than it is in: plan them again.</p>
     <ol class="mt-3 grid grid-cols-2 gap-x-2 gap-y-3 sm:grid-cols-7">
       <li v-for="one in days" :key="one.iso" class="border-t-2 pt-1" :class="one.today ? 'border-tape' : 'border-line'">
         <p class="text-sm" :class="one.today ? 'font-semibold' : 'text-soft'">

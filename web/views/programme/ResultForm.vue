@@ -64,7 +64,7 @@ async function keep() {
     </fieldset>
     <div v-else class="mt-2 grid gap-2">
       <StepCount v-model="draft.met" label="Went well" :least="0" :most="draft.of" />
-      <StepCount v-model="draft.of" label="of so many tries" :least="1" :most="100" />
+      <StepCount v-model="draft.of" label="out of how many" :least="1" :most="100" />
     </div>
     <label class="mt-3 flex min-h-12 items-center gap-3">
       <input v-model="draft.setback" type="checkbox" class="size-6" />
@@ -75,7 +75,7 @@ async function keep() {
       <input v-model="draft.note" class="field" maxlength="1000" />
     </label>
     <p v-if="unanswered && draft.met === null" class="mt-2 font-semibold text-stop" role="alert">
-      {{ single ? 'Say whether it went well.' : 'Say how many went well; none is an answer, too.' }}
+      {{ single ? 'Say whether it went well.' : 'Say how many went well; 0 counts.' }}
     </p>
     <p v-if="replaces" class="mt-2 text-soft">It replaces {{ replaces.met }} of {{ replaces.of }}, just saved: a session has one result.</p>
     <p v-if="keeping.sentence.value" class="mt-2 font-semibold" :class="keeping.state.value === 'waiting' ? 'text-mind' : 'text-stop'" role="alert">

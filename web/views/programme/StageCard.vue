@@ -22,9 +22,9 @@ const numbers = ref({
 const FIELDS = [
   { key: 'minutes', label: 'Minutes a session' },
   { key: 'sessionsPerDay', label: 'Sessions a day' },
-  { key: 'everyDays', label: 'Every so many days' },
+  { key: 'everyDays', label: 'Days from one to the next' },
   { key: 'needed', label: 'Tries that go well' },
-  { key: 'of', label: 'of so many' },
+  { key: 'of', label: 'Out of' },
   { key: 'inRow', label: 'Sessions in a row' },
   { key: 'leastDays', label: 'At least days' },
 ] as const;

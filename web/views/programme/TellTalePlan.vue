@@ -99,7 +99,7 @@ async function deal() {
       <p v-if="programme.tellTale" class="mt-1 text-lg font-semibold">{{ nextWords }}</p>
       <RouterLink v-if="next" class="press press-main no-print mt-2" :to="`/dogs/${programme.dogId}/neck/contacts`">Put on or take off</RouterLink>
       <p v-if="!programme.tellTale" class="mt-1">
-        Two and three times a day a combination goes on, as often followed by nothing as by work, in an order and at hours that nobody could guess.
+        2 or 3 times a day something goes on; half the time work follows, half the time nothing, in an order that no dog can guess.
       </p>
       <TellTaleDays
         v-if="programme.tellTale"
@@ -110,7 +110,7 @@ async function deal() {
         :now="at.toISODate()!"
       />
       <details class="no-print mt-4" :open="!programme.tellTale">
-        <summary class="min-h-11 py-2 font-semibold">{{ programme.tellTale ? 'Deal what is ahead anew' : 'Which collars' }}</summary>
+        <summary class="min-h-11 py-2 font-semibold">{{ programme.tellTale ? 'Deal the rest again' : 'Which collars' }}</summary>
         <p v-if="offered.length === 0" class="text-mind">No collar is fitted yet; what goes on and off is fitted at the bench.</p>
         <label v-for="collar in offered" :key="collar.id" class="mr-6 inline-flex min-h-11 items-center gap-2">
           <input

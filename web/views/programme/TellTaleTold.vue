@@ -56,7 +56,7 @@ const tables = computed(() => [
 <template>
   <section class="sheet" aria-labelledby="told">
     <h2 id="told">What it gave away so far</h2>
-    <p class="text-sm text-soft">Counted out of what was put on and taken off and the sessions that were logged, in the open hours since the first day.</p>
+    <p class="text-sm text-soft">Counted from what went on and off and the sessions logged, in open hours since the first day.</p>
     <div class="mt-3 grid gap-6 lg:grid-cols-2">
       <div v-for="table in tables" :key="table.id">
         <VerdictMark :tone="verdict(table.reasons).tone" :word="verdict(table.reasons).word" />

@@ -17,7 +17,7 @@ watch(
 </script>
 
 <template>
-  <p v-if="state === 'loading'" role="status" class="py-2 text-soft">Fetching the gear …</p>
+  <p v-if="state === 'loading'" role="status" class="py-2 text-soft">Loading the gear …</p>
   <p v-else-if="state !== 'ready'" role="alert" class="py-2">{{ sentence }}</p>
   <UpkeepRows v-else :list="list" :source="source" :now="now" :rules="rules" :first-id="null" @look="(id) => emit('look', id)" />
 </template>
