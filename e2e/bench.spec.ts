@@ -70,7 +70,7 @@ test('units switch on the spot, and what was typed keeps its meaning', async ({ 
 
 test('the demo tells its cases on the dogs’ list', async ({ page }) => {
   const row = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });
-  await expect(row('Tansy').getByText('Do not use it on this dog: choose another kind of collar.')).toBeVisible();
+  await expect(row('Tansy').getByText('Stop using it: choose another kind of collar.')).toBeVisible();
   await expect(row('Wick').getByText('Tape again: the high girth may have been taken lower down.')).toBeVisible();
   await expect(row('Sorrel').getByText(/Size again\. By the newer tape: presses\./)).toBeVisible();
   await expect(

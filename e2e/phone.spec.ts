@@ -1,3 +1,5 @@
+import { PROGRAMME_TEMPLATES } from '@banter/core';
+import { v7 as uuidv7 } from 'uuid';
 import {
   addDog,
   allowHere,
@@ -6,6 +8,7 @@ import {
   expect,
   expectAccessible,
   haveTheUsual,
+  newKennel,
   openBench,
   openDog,
   putOnBench,
@@ -13,6 +16,7 @@ import {
   test,
   signUp,
 } from './bench-hand.ts';
+import { put, tapedDog } from './known-dogs.ts';
 
 test('the whole path on a phone, with thumb-sized targets and nothing wider than the screen', async ({ page, isMobile: _mobile }) => {
   test.setTimeout(240_000);
@@ -116,4 +120,32 @@ test('a finger draws a band of the stack by its grip on the map, and scrolls the
   // As it was, for whoever comes next.
   await page.getByRole('button', { name: 'Fix order' }).tap();
   await expect(order).toContainText(['prong', 'remote', 'flat']);
+});
+
+test('the calendar shows a day at a time: a session is moved by the thumb, and saved', async ({ page }) => {
+  await newKennel(page);
+  const dogId = await tapedDog(page, 'Yarrow', 22, {});
+  const template = PROGRAMME_TEMPLATES.find(({ id }) => id === 'wear-first')!;
+  const facts = { dogId, templateId: template.id, name: template.name, stages: template.stages, state: 'running', note: '' };
+  await put(page, `/api/programmes/${uuidv7()}`, { ...facts, startsOn: new Date().toISOString().slice(0, 10) });
+  await page.goto('/programme');
+  await page.getByRole('button', { name: 'Plan sessions' }).tap();
+  await page.getByRole('button', { name: 'Try it' }).tap();
+  await page.getByRole('button', { name: /^Save these \d+$/ }).tap();
+  await page.getByRole('group', { name: 'Weeks' }).getByRole('button').nth(2).tap();
+  const days = page.getByRole('group', { name: 'Days' }).getByRole('button');
+  await expect(days).toHaveCount(7);
+  await days.nth(2).tap();
+  const shown = page.getByRole('region', { name: /^(Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d/ });
+  await expect(shown).toHaveCount(1);
+  await expect(shown).toHaveAccessibleName(/^Wed/);
+  await shown
+    .getByRole('button', { name: /Yarrow/ })
+    .first()
+    .tap();
+  const chosen = page.getByRole('region', { name: 'The chosen session' });
+  await chosen.getByRole('button', { name: 'Day after' }).tap();
+  await expect(shown).toHaveAccessibleName(/^Thu/);
+  await chosen.getByRole('button', { name: 'Save there' }).tap();
+  await expect(page.getByRole('button', { name: /^Undo: Yarrow moved/ })).toBeVisible();
 });

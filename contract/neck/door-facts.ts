@@ -47,9 +47,9 @@ function worst(said: readonly Said[]): Said | null {
 const wornItems = ({ items }: Dressed) => items.filter(({ fit }) => fit !== null);
 const openWears = ({ wears }: Dressed) => wears.filter(({ wear }) => wear.to === null);
 
-/** The stack as it was laid out, against what the ledger says is on; null while nobody has laid it out. */
+/** The stack as it was laid out, against what the ledger says is on; null while nobody has laid out what could lie otherwise. */
 function stackLine(dressed: Dressed, speak: Speaker): Said | null {
-  if (!dressed.laidOut) return null;
+  if (!dressed.laidOut && dressed.items.length > 1) return null;
   const open = openWears(dressed);
   const worn = wornItems(dressed);
   const off = worn.filter(({ fit }) => !open.some(({ wear }) => wear.collarId === fit!.plan.inputs.collar.id));
@@ -154,7 +154,7 @@ function skinLine(
   if (off) return { tone: 'stop', says: `Grade ${off.grade}, ${SKIN_GRADE_WORDS[off.grade]}, at ${clockWords(off.clock)}: nothing goes on; ask a vet.` };
   if (lookedAt === null) return null;
   const days = Math.floor((now - lookedAt) / DAY_MS);
-  if (days > house.rules.skinLookDays) return { tone: 'open', says: `Skin not checked for ${days} days (a look is good for ${house.rules.skinLookDays}).` };
+  if (days > house.rules.skinLookDays) return { tone: 'open', says: `Skin not checked for ${days} days (a check is good for ${house.rules.skinLookDays}).` };
   const [pink] = flags;
   if (!pink) return { tone: 'good', says: `Clear, checked ${days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`}.` };
   const underContacts = page.skinLooks.findLast((look) => look.clock % 12 === pink.clock % 12)?.under === 'contacts';

@@ -234,7 +234,7 @@ describe('the check at the door', () => {
         ] as never,
       });
     expect(line(clear(7), 'skin').tone).toBe('good');
-    expect(line(clear(8), 'skin')).toMatchObject({ tone: 'open', says: 'Skin not checked for 8 days (a look is good for 7).' });
+    expect(line(clear(8), 'skin')).toMatchObject({ tone: 'open', says: 'Skin not checked for 8 days (a check is good for 7).' });
   });
   it('a rule of wearing that is broken now is the line of who watches', () => {
     expect(line(of({ events: [on(1, 'prong', null, 'alone')] }), 'supervision')).toMatchObject({ tone: 'stop', says: expect.stringContaining('alone') });

@@ -121,7 +121,7 @@ const unfitDue = ({ unfit }: DogDueFacts): TodayFound[] =>
     code: 'mend',
     tone: 'stop',
     title: UNFIT_TITLES[is](dogName, name),
-    why: 'So it was noted when it was inspected, or in the locker.',
+    why: 'Noted at inspection, or in the locker.',
     to: `/upkeep?piece=${pieceId}`,
     does: 'Inspect',
     key: pieceId,

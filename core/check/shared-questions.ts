@@ -50,8 +50,8 @@ export const SHARED_STEPS = {
   good: { do: 'Good. Leave it as it is' },
   'open-it': { do: 'Open it now' },
   'move-up': { do: 'Move it up, directly behind the ears and the jaw', again: true },
-  'ask-again': { do: 'Look again: two of the answers contradict each other' },
+  'ask-again': { do: 'Check again: 2 answers contradict each other' },
   between: { do: 'It lies between two: make a hole between them, or take a collar that slides', bench: true },
   'another-size': { do: 'Take another size: this one has no more to give', bench: true },
-  'another-collar': { do: 'Do not use it on this dog: choose another kind of collar', bench: true },
+  'another-collar': { do: 'Stop using it: choose another kind of collar', bench: true },
 } as const satisfies Record<string, StepWords>;

@@ -13,7 +13,7 @@ import type { StandingKind, Stands } from './standing-kind.ts';
 export const PIECE_STANDING: StandingKind<PieceAlone> = {
   name: 'piece',
   of: 'piece',
-  version: 1,
+  version: 2,
   work: async (scope, ids, kennel) => {
     const rules = houseRules(kennel.rules);
     const [collars, gear, inspections, wears, worn] = await Promise.all([

@@ -4,10 +4,21 @@ import { RequestFailure } from './failure.ts';
 
 const PATIENCE_MS = 15_000;
 
+let spell = (text: string): string => text;
+/** How the kennel spells what the server says went wrong; the server itself has one spelling. */
+export const spellProblemsBy = (asKennel: (text: string) => string): void => void (spell = asKennel);
+
 async function problemOf(response: Response): Promise<RequestFailure> {
   const parsed = Problem.safeParse(await response.json().catch(() => null));
   // A proxy or a dying server answers without a problem of ours: that is nobody answering.
-  return new RequestFailure(parsed.success ? parsed.data : null);
+  if (!parsed.success) return new RequestFailure(null);
+  const { title, detail, errors, ...rest } = parsed.data;
+  return new RequestFailure({
+    ...rest,
+    title: spell(title),
+    ...(detail === undefined ? {} : { detail: spell(detail) }),
+    ...(errors === undefined ? {} : { errors: errors.map((error) => ({ ...error, message: spell(error.message) })) }),
+  });
 }
 
 /** Sends a request to Banter's own server. Throws a RequestFailure, and nothing else. */

@@ -1,5 +1,6 @@
 import { spelled } from '@banter/core';
 import type { App } from 'vue';
+import { spellProblemsBy } from '../api/request.ts';
 import { useUnits } from './units.ts';
 
 declare module 'vue' {
@@ -12,6 +13,8 @@ declare module 'vue' {
 /** Lets every template spell Banter's own words as the kennel does. */
 export const spelling = {
   install: (app: App) => {
-    app.config.globalProperties.$spell = (text) => spelled(text, useUnits().length);
+    const spell = (text: string) => spelled(text, useUnits().length);
+    app.config.globalProperties.$spell = spell;
+    spellProblemsBy(spell);
   },
 };

@@ -24,7 +24,7 @@ const shown = computed<PageName>(() => (Object.hasOwn(PAGES, String(route.query.
 <template>
   <div>
     <h1>House rules</h1>
-    <p class="mt-1 text-soft max-sm:hidden">What {{ session.kennel!.name }} holds to. Every verdict keeps the rules it was made by.</p>
+    <p class="mt-1 text-soft max-sm:hidden">The rules of {{ session.kennel!.name }}. Every verdict keeps the rules it was made by.</p>
     <nav aria-label="House rules" class="mt-2 -ml-3 flex overflow-x-auto border-b border-line">
       <RouterLink
         v-for="(one, name) in PAGES"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Today: what is due in the order it matters, each with its reason and one tap to do it; live, and quiet when all is well. */
-import { momentOn } from '@banter/contract';
+import { momentOn, type TodayItem } from '@banter/contract';
 import { clockWords } from '@banter/core';
-import { computed } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
 import { useNow } from '../stores/now.ts';
@@ -22,6 +23,12 @@ const when = (at: string) => momentOn(Date.parse(at), now.value, zone.value);
 const dayWords = computed(() =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(page.value!.day)),
 );
+/** Under one thumb a part shows so many until more of it is wanted; what must not go on is shown whole. */
+const AT_FIRST = 4;
+const phone = useMediaQuery('(max-width: 63.99rem)');
+const opened = ref<ReadonlySet<string>>(new Set());
+const shownOf = ({ part, items: all }: { part: string; items: TodayItem[] }) =>
+  phone.value && part !== 'first' && !opened.value.has(part) ? all.slice(0, AT_FIRST) : all;
 const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
 </script>
 
@@ -46,7 +53,7 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
             <span v-if="part.count > part.items.length" class="font-sans text-base font-normal text-soft">{{ part.items.length }} of {{ part.count }}</span>
           </h2>
           <ul class="mt-1 divide-y divide-line border-y border-line">
-            <li v-for="item in part.items" :key="item.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :data-tone="item.tone">
+            <li v-for="item in shownOf(part)" :key="item.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :data-tone="item.tone">
               <div class="min-w-0 grow basis-72">
                 <p class="font-semibold" :class="item.tone === 'stop' ? 'text-stop' : ''">
                   <VerdictMark v-if="MARKS[item.tone]" class="mr-2 text-sm" :tone="item.tone" :word="MARKS[item.tone]" />{{ item.title }}
@@ -59,6 +66,9 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
               </RouterLink>
             </li>
           </ul>
+          <button v-if="shownOf(part).length < part.items.length" type="button" class="press press-quiet" @click="opened = new Set([...opened, part.part])">
+            {{ part.items.length - shownOf(part).length }} more<span class="sr-only"> in {{ part.name }}</span>
+          </button>
         </section>
         <button v-if="goesOn" type="button" class="press press-plain" :disabled="fetching" @click="more">
           {{ fetching ? 'Loading more …' : 'Show more' }}

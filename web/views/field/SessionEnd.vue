@@ -43,6 +43,11 @@ const rows = computed(() => {
       </div>
     </dl>
     <StageTold v-for="programme in dog.programmes" :key="programme.id" class="mt-3" :programme="programme" :story="story" :tell="tell" />
+    <!-- What comes after a first session is a programme: from there on the calendar plans. -->
+    <p v-if="dog.programmes.length === 0" class="mt-3">
+      {{ $spell('No programme runs for') }} {{ dog.name }}.
+      <RouterLink :to="`/dogs/${dog.id}/programme`" class="font-semibold underline">Begin one</RouterLink>
+    </p>
     <div class="mt-3 flex flex-wrap gap-2">
       <button type="button" class="press press-main" @click="$emit('again')">Next dog</button>
       <RouterLink v-if="dog.devices.length > 0" :to="`/dogs/${dog.id}/levels`" class="press press-plain">Levels</RouterLink>

@@ -2,6 +2,8 @@
 /** The collars by kind, with their numbers, their condition, and whether a ruler has been laid on them. */
 import { COLLAR_KIND_NAMES, collarKind, isHere, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
 import { countOf, PIECE_WORDS } from '@banter/core';
+import { ChevronDown } from '@lucide/vue';
+import { useMediaQuery } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -35,6 +37,14 @@ const groups = computed(() => {
     ({ collars }) => collars.length > 0,
   );
 });
+const phone = useMediaQuery('(max-width: 47.99rem)');
+const folded = computed(() => phone.value && here.value.length > FEW && search.value.trim() === '');
+const unfolded = ref<ReadonlySet<CollarKindName>>(new Set());
+function unfold(kind: CollarKindName) {
+  const next = new Set(unfolded.value);
+  if (!next.delete(kind)) next.add(kind);
+  unfolded.value = next;
+}
 const adding = ref(COLLAR_KIND_NAMES.some((kind) => kind === route.query.add));
 const add = (kind: CollarKindName) => void router.push(`/locker/${uuidv7()}?new=1&kind=${kind}`);
 useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.value = true) }]);
@@ -66,9 +76,22 @@ useScreenKeys('Locker', [{ key: 'n', does: 'Add a collar', run: () => (adding.va
       {{ countOf(toBuy, 'collar') }} to buy, with typical numbers: <RouterLink :to="{ path: '/locker', query: { show: 'shopping' } }">on the list</RouterLink>.
     </p>
     <p v-if="search.trim() !== '' && found.length === 0" class="mt-3" role="status">No collar matches.</p>
-    <section v-for="group in groups" :key="group.kind" class="mt-6" :aria-label="group.title">
-      <h2 class="flex items-center gap-2 text-soft"><KindMark :kind="group.kind" />{{ group.title }}</h2>
-      <ul class="mt-1 divide-y divide-line border-y border-line">
+    <section v-for="group in groups" :key="group.kind" :class="folded ? '' : 'mt-6'" :aria-label="group.title">
+      <!-- Under one thumb the kinds are a line each until one of them is wanted. -->
+      <button
+        v-if="folded"
+        type="button"
+        class="flex min-h-14 w-full items-center gap-3 border-b border-line text-left"
+        :aria-expanded="unfolded.has(group.kind)"
+        @click="unfold(group.kind)"
+      >
+        <KindMark :kind="group.kind" />
+        <span class="grow font-display text-lg font-semibold">{{ group.title }}</span>
+        <span class="text-soft">{{ group.collars.length }}</span>
+        <ChevronDown :size="18" class="shrink-0 text-soft" :class="unfolded.has(group.kind) && 'rotate-180'" aria-hidden="true" />
+      </button>
+      <h2 v-else class="flex items-center gap-2 text-soft"><KindMark :kind="group.kind" />{{ group.title }}</h2>
+      <ul v-if="!folded || unfolded.has(group.kind)" class="divide-y divide-line border-b border-line" :class="folded ? 'pl-3' : 'mt-1 border-t'">
         <li v-for="collar in group.collars" :key="collar.id" class="relative flex flex-wrap items-center gap-x-6 gap-y-1 py-3 hover:bg-felt">
           <RouterLink :to="`/locker/${collar.id}`" class="w-40 font-display text-lg font-semibold no-underline before:absolute before:inset-0">
             {{ collar.name }}

@@ -130,6 +130,7 @@ const words = ({ rotation }: DressedContacts) => rotation.reasons.map((reason) =
               {{ contacts.wear ? 'Moved to' : 'Put on at' }} {{ contacts.rotation.next }}
             </button>
             <button v-if="contacts.wear" type="button" class="press press-plain" @click="takeOff(contacts)">Off</button>
+            <RouterLink v-if="contacts.wear" :to="`/dogs/${neck.dogId}/door`" class="press press-quiet">To the door</RouterLink>
           </div>
         </ActionBar>
       </template>

@@ -26,6 +26,7 @@ import WorkScreen from '../../work/WorkScreen.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { useUnits } from '../../stores/units.ts';
+import { wearsSomething } from './dress-words.ts';
 import RigPartCard from './RigPartCard.vue';
 import { useTyped } from '../../stores/draft.ts';
 
@@ -233,10 +234,17 @@ function remove(id: string) {
       </template>
     </WorkLeaves>
     <template #action>
-      <ActionBar v-if="best || neck.dressing.canUndo.value">
+      <ActionBar v-if="best || neck.dressing.canUndo.value || wearsSomething(neck.dressed)">
         <SaidBar :telling="neck.telling" />
         <div class="flex flex-wrap items-center gap-3">
           <button v-if="best" type="button" class="press press-main" @click="relay(best.rig)">{{ best.does }}</button>
+          <RouterLink
+            v-if="parts.length > 0 && wearsSomething(neck.dressed)"
+            :to="`/dogs/${neck.dogId}/door`"
+            class="press"
+            :class="best ? 'press-plain' : 'press-main'"
+            >To the door</RouterLink
+          >
           <button v-if="neck.dressing.canUndo.value" type="button" class="press press-plain" @click="neck.dressing.undo()">Undo</button>
           <span v-if="best" class="text-sm text-soft max-sm:hidden">{{ best.says }}</span>
         </div>

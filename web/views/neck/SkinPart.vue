@@ -20,6 +20,7 @@ import VerdictMark from '../../parts/VerdictMark.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useYard } from '../../stores/yard.ts';
 import type { NeckOnScreen } from '../../stores/neck.ts';
+import { wearsSomething } from './dress-words.ts';
 import { useSession } from '../../stores/session.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
@@ -123,6 +124,9 @@ async function keep() {
 const clearing = ref<{ id: string; clock: number; at: string }[]>([]);
 const mayClearAll = computed(() => props.neck.dressed.skin.flags.every(({ grade: one }) => one < 2));
 /** Nothing is picked out yet: one press says that all of it is clear. */
+/** Just checked, and something is on: the door is next. */
+const JUST_MS = 10 * 60_000;
+const checkedNow = computed(() => wearsSomething(props.neck.dressed) && props.neck.now - (props.neck.dressed.skin.lookedAt ?? 0) < JUST_MS);
 const clearsAll = computed(
   () => mayClearAll.value && clock.value === null && grade.value === null && draft.value.photoId === null && draft.value.note.trim() === '',
 );
@@ -282,7 +286,12 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
       <template #action>
         <ActionBar>
           <SaidBar :telling="neck.telling" />
+          <div v-if="clearsAll && checkedNow" class="flex flex-wrap items-center gap-3">
+            <RouterLink :to="`/dogs/${neck.dogId}/door`" class="press press-main">To the door</RouterLink>
+            <button type="submit" class="press press-plain">Log neck clear</button>
+          </div>
           <SaveBar
+            v-else
             :keeping="keeping"
             :label="clearsAll ? 'Log neck clear' : 'Save skin check'"
             :disabled="sending || (!clearsAll && (clock === null || grade === null))"

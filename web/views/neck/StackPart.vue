@@ -54,7 +54,13 @@ const state = computed<WearState | null>({
     );
   },
 });
-const putAllOn = () => props.neck.telling.tell(`${dog.value.name} is dressed.`, putOn(dog.value.id, dressed.value, offNow.value, state.value ?? 'worked'));
+/** Whoever puts all on puts it on as it is drawn: that lays it out, where nobody has. */
+const isLoose = computed(() => !dressed.value.laidOut && dressed.value.items.length > 1);
+const layOut = () => relay(dressed.value.items.map(({ entry }) => entry));
+function putAllOn() {
+  if (isLoose.value) layOut();
+  void props.neck.telling.tell(`${dog.value.name} is dressed.`, putOn(dog.value.id, dressed.value, offNow.value, state.value ?? 'worked'));
+}
 const takeAllOff = () =>
   props.neck.telling.tell(
     `Everything is off ${dog.value.name}.`,
@@ -143,9 +149,10 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
             </button>
             <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">{{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>
           </template>
-          <RouterLink v-if="onNow.length > 0 && offNow.length === 0 && !wrongOrder" :to="`/dogs/${dog.id}/door`" class="press press-main"
-            >To the door</RouterLink
-          >
+          <template v-if="onNow.length > 0 && offNow.length === 0 && !wrongOrder">
+            <button v-if="isLoose" type="button" class="press press-main" @click="layOut">It lies like this</button>
+            <RouterLink v-else :to="`/dogs/${dog.id}/door`" class="press press-main">To the door</RouterLink>
+          </template>
           <button v-if="onNow.length > 0" type="button" class="press press-plain" @click="takeAllOff">Take all off</button>
         </div>
       </ActionBar>

@@ -39,6 +39,9 @@ export const putOn = (dogId: string, dressed: DressedDog, items: readonly Dresse
     item.fit && mayGoOn(dressed, item) ? [{ event: 'put-on', dogId, collarId: item.fit.plan.inputs.collar.id, clock: nextPlaceOf(dressed, item), state }] : [],
   );
 
+/** Whether it has anything on now: then the door is next. */
+export const wearsSomething = ({ wears }: Pick<DressedDog, 'wears'>): boolean => wears.some(({ wear }) => wear.to === null);
+
 /** Since when something is on, and for how long. */
 export const sinceWords = (wear: Wear, now: number, zone: string): string =>
   `since ${momentOn(wear.from, now, zone)}, ${speakHours((now - wear.from) / HOUR_MS)}`;
