@@ -1,5 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
+import { newcomer, newKennel } from './newcomer.ts';
+
+export { newKennel };
 
 /** A page that fails its test on any fault in the console; `expectFaults` lets through the ones a test brings about itself. */
 export const test = base.extend<{ expectFaults: (pattern: RegExp) => void }>({
@@ -20,13 +23,6 @@ export const test = base.extend<{ expectFaults: (pattern: RegExp) => void }>({
 });
 export { expect };
 
-let people = 0;
-
-const newcomer = () => {
-  people += 1;
-  return { email: `person${process.pid}-${people}-${Math.floor(performance.now())}@example.test`, password: 'heather and gorse' };
-};
-
 /** Makes a kennel through the page, as a new person would. */
 export async function signUp(page: Page, name = 'Gorse End'): Promise<{ email: string; password: string }> {
   const { email, password } = newcomer();
@@ -37,15 +33,6 @@ export async function signUp(page: Page, name = 'Gorse End'): Promise<{ email: s
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Make the kennel' }).click();
   await expect(page.getByRole('heading', { name: 'Add your first dog.' })).toBeVisible();
-  return { email, password };
-}
-
-/** A kennel made behind the screens, signed in, for journeys that begin later. */
-export async function newKennel(page: Page, kennelName = 'Gorse End'): Promise<{ email: string; password: string }> {
-  const { email, password } = newcomer();
-  const units = { lengthUnit: 'cm', massUnit: 'kg', timeZone: 'Europe/London' };
-  const response = await page.request.post('/api/sign-up', { data: { kennelName, name: 'Robin', email, password, ...units } });
-  if (!response.ok()) throw new Error(`sign-up answered ${response.status()}: ${await response.text()}`);
   return { email, password };
 }
 

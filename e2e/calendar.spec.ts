@@ -121,7 +121,7 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
   expect(left.ok()).toBe(true);
   await put(page, `/api/stage-moves/${uuidv7()}`, { programmeId: id, toStage: 'worn', note: 'Not yet after all.', at: new Date().toISOString() });
   await page.goto('/programme');
-  await expect(heading(page)).toHaveText(/^28 sessions are planned of programmes that do not run\./);
+  await expect(heading(page)).toHaveText(/^28 sessions are planned for programmes that are not running\./);
   await page.getByRole('button', { name: 'Drop them' }).click();
   await expect(page.getByRole('button', { name: /^Undo: 28 dropped/ })).toBeVisible();
   await page.goto(`/dogs/${dogId}/programme`);

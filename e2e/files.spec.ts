@@ -39,7 +39,7 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   await expect(other.getByRole('list', { name: 'What differs here' })).toContainText('Teasel');
   await other.getByRole('radio', { name: 'Take the file’s' }).click();
   await other.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(other.getByText('It is in.')).toBeVisible();
+  await expect(other.getByText('Done. All of it was saved.')).toBeVisible();
 
   // A table from elsewhere: first one that cannot be taken, then one that can.
   const csv = join(info.outputDir, 'their-dogs.csv');
@@ -54,7 +54,7 @@ test('a kennel goes out as a file and into another kennel; what stands otherwise
   await other.getByRole('button', { name: 'Check the file' }).click();
   await expect(other.getByText('Nothing is taken from: Toy.')).toBeVisible();
   await other.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(other.getByText('It is in.')).toBeVisible();
+  await expect(other.getByText('Done. All of it was saved.')).toBeVisible();
   await other.goto('/dogs');
   for (const name of ['Thistle', 'Rush']) await expect(other.getByRole('link', { name: new RegExp(name) }).first()).toBeVisible();
   await theirs.close();

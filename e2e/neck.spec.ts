@@ -423,7 +423,7 @@ test('two people undress the same dog, and one moves the other’s stack', async
   await page.goto(`/dogs/${dogId}/neck`);
   await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
-  await page.getByRole('button', { name: 'It lies like this' }).click();
+  // Put on as it is drawn, it is laid out.
   await expect(page.getByText('nobody has laid it out yet')).toHaveCount(0);
   const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
   await other.goto(page.url());

@@ -150,12 +150,12 @@ test('a screen that could not be loaded loads by itself when Banter answers agai
   expectFaults(/503|Failed to load resource/);
   await newKennel(page);
   let away = true;
-  await page.route('**/api/locker?*', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records cannot be reached just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
+  await page.route('**/api/locker?*', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records are away just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
   await page.goto('/locker');
-  await expect(page.getByText('The records cannot be reached just now.')).toBeVisible();
+  await expect(page.getByText('The records are away just now.')).toBeVisible();
   away = false;
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect(page.getByText('The records cannot be reached just now.')).toBeHidden();
+  await expect(page.getByText('The records are away just now.')).toBeHidden();
 });
 
 test('a sign-in that has ended: what was typed is still there after signing in again', async ({ page, context, expectFaults }) => {

@@ -1,8 +1,10 @@
 import type { Locator, Page } from '@playwright/test';
+import { newKennel } from './newcomer.ts';
 import type { Seen, Step, Way } from './ways.ts';
 
 /** Goes to where a way begins, with things as they stand then. */
 export async function beginWay(page: Page, way: Way): Promise<void> {
+  if (way.empty) await newKennel(page);
   const idOf = async (name: string) => {
     const { rows } = (await (await page.request.get(`/api/dogs?search=${name}`)).json()) as { rows: { id: string }[] };
     return rows[0]!.id;

@@ -12,7 +12,7 @@ export type Seen = [role: 'heading' | 'region' | 'button' | 'link' | 'option' | 
 
 /**
  * A way that people walk: from where, step by step, until what is seen; on which sizes. `goal` is the most that it may take of presses and fields together (letters of a search
- * are no field). It is walked in the demo kennel, by one after another, each as the one before left it.
+ * are no field). It is walked in the demo kennel, by one after another, each as the one before left it; what is `empty` comes last, in a kennel of its own.
  */
 export type Way = {
   name: string;
@@ -21,6 +21,8 @@ export type Way = {
   /** How things stand when the way begins, brought about by the same hands; it costs nothing. */
   before?: readonly Step[];
   steps: readonly Step[];
+  /** In a kennel in which nothing is yet, instead of the demo. */
+  empty?: true;
   until: Seen;
   goal: number;
 };
@@ -163,6 +165,23 @@ export const WAYS: readonly Way[] = [
     steps: [{ press: ['button', 'All good'] }],
     until: ['heading', 'All checked today'],
     goal: 2,
+  },
+  {
+    name: 'empty kennel to a checked prong',
+    on: 'both',
+    from: '/dogs',
+    empty: true,
+    steps: [
+      { press: ['link', 'Prong'] },
+      { type: 'Rushlight, Labrador Retriever, 2 years, 29 kg, drags', into: 'Dog' },
+      { type: '39.8', into: 'Reading 1' },
+      { press: ['button', 'None: save fit'] },
+      { see: ['button', 'Save check'] },
+      ...CHECKED,
+      { press: ['button', 'Save check'] },
+    ],
+    until: ['heading', 'Good. Rushlight is fitted.'],
+    goal: 12,
   },
 ];
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { placeAt } from './shell/dog-places.ts';
@@ -7,6 +6,7 @@ import { useFinding } from './shell/finding.ts';
 import TopBar from './shell/TopBar.vue';
 import { useKeys } from './stores/keys.ts';
 import { useSession } from './stores/session.ts';
+import { useNarrower } from './stores/widths.ts';
 
 const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'));
 const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
@@ -33,7 +33,7 @@ const FindDialog = defineAsyncComponent({
     fail();
   },
 });
-const phone = useMediaQuery('(max-width: 39.99rem)');
+const phone = useNarrower('sm');
 /** The dog whose screen is open. */
 const dogId = computed(() => (session.me && placeAt(route) ? String(route.params.id) : null));
 // Keys are listened to from the first moment, whether their list is here or not.

@@ -25,7 +25,7 @@ export const GROWTH_REASON_WORDS: ReasonWords<GrowthReason> = {
   'end-not-told': (r, speak) =>
     `Its ${countOf(r.weighings, 'weighing')} do not show its adult weight yet: it is taken to grow as dogs of ${sizeWords(r, speak)} do, to about ${speak.weight(r.asymptoteKg)}.`,
   'odd-weighing': (r, speak) =>
-    `Weighing ${r.index + 1}, ${speak.weight(r.weightKg)}, is not what the others say (about ${speak.weight(r.expectedKg)}): look whether it was typed wrong.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
+    `Weighing ${r.index + 1}, ${speak.weight(r.weightKg)}, does not match the others (about ${speak.weight(r.expectedKg)}). Check the entry.${r.slip === null ? '' : SLIP_WORDS[r.slip]}`,
   'no-girth': () => 'Without a tape of its own nothing is said of the girth.',
 };
 

@@ -2,7 +2,7 @@
 /** One picture of what hands do: on the dog's side, on its neck from behind, or by itself. */
 import type { EarSet } from '@banter/core';
 import DogProfile from './DogProfile.vue';
-import type { HandPicture, PictureTone } from './hand-pictures.ts';
+import type { HandPicture, PictureTone } from './picture-lines.ts';
 
 defineProps<{ picture: HandPicture; ears?: EarSet }>();
 const COLOURS: Record<PictureTone, string> = {

@@ -5,7 +5,7 @@
  */
 import { labelOf, questionsAsked, type EarSet } from '@banter/core';
 import type { AnyCollarKind } from '@banter/contract';
-import { useMediaQuery } from '@vueuse/core';
+import { useNarrower } from '../stores/widths.ts';
 import { computed, nextTick, ref } from 'vue';
 import HandPicture from '../drawings/HandPicture.vue';
 import { checkPictures } from '../drawings/hand-pictures.ts';
@@ -53,7 +53,7 @@ const isOpen = ({ id }: Row) => open.value?.id === id;
 const said = (row: Row) => row.answers.find(({ value }) => value === row.value)?.label ?? (row.optional ? 'may be left out' : 'to do');
 
 const list = ref<HTMLElement | null>(null);
-const phone = useMediaQuery('(max-width: 39.99rem)');
+const phone = useNarrower('sm');
 async function answer(row: Row, value: string | null) {
   if (row.isCount) counts.value = { ...counts.value, [row.id]: value === NOT_TRIED ? null : Number(value) };
   else answers.value = { ...answers.value, [row.id]: value };

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** Each part of a verdict: the measure, the limit it is held to, and the house rule that set the limit. */
 import { HOUSE_RULES, ruleWords, speakLimit, speakQuantity, type FitRow } from '@banter/core';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useUnits } from '../stores/units.ts';
+import { useNarrower } from '../stores/widths.ts';
 
 const props = defineProps<{ rows: readonly FitRow[] }>();
 /** On a phone the first that decide, and every one that is not as it should be; the others when they are wanted. */
 const MOST = 5;
-const phone = useMediaQuery('(max-width: 39.99rem)');
+const phone = useNarrower('sm');
 const all = ref(false);
 const shown = computed(() =>
   phone.value && !all.value ? props.rows.filter(({ tone }, index) => index < MOST || tone === 'stop' || tone === 'mind') : props.rows,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What stands open beside the work at a desk, and is a line under it on a phone until it is wanted. */
-import { useMediaQuery } from '@vueuse/core';
+import { useAtLeast } from '../stores/widths.ts';
 
 defineProps<{ name: string }>();
-const desk = useMediaQuery('(min-width: 64rem)');
+const desk = useAtLeast('lg');
 </script>
 
 <template>

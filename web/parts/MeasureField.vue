@@ -4,7 +4,7 @@
  * and says what is wrong. `inRow`: one of several readings in a row, with keys of the screen's own on a phone. Emits the millimetres, or null while there is no sure reading.
  */
 import { readLength, type LengthExpectation, type ReadLength } from '@banter/core';
-import { useMediaQuery } from '@vueuse/core';
+import { useNarrower } from '../stores/widths.ts';
 import { computed, watch } from 'vue';
 import { useUnits } from '../stores/units.ts';
 import FieldFrame from './FieldFrame.vue';
@@ -16,7 +16,7 @@ const typed = defineModel<string>({ required: true });
 const emit = defineEmits<{ read: [mm: number | null] }>();
 
 const units = useUnits();
-const phone = useMediaQuery('(max-width: 39.99rem)');
+const phone = useNarrower('sm');
 keepUnitOf(typed, 'length');
 const reading = computed<ReadLength>(() => readLength(typed.value, units.length, props.expected));
 const fault = computed(() => lengthFault(reading.value, units.length));

@@ -1,6 +1,7 @@
-import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { useEventListener } from '@vueuse/core';
 import { nextTick, ref, type Ref } from 'vue';
 import { useUnits } from './units.ts';
+import { useNarrower } from './widths.ts';
 
 /** A reading that is whole in the kennel's unit, so that a space after it goes on: in inches a bare whole number may still get its fraction. */
 const isWhole = (text: string, inInches: boolean) => (inInches ? /[./]\d/.test(text) || /\s$/.test(text) : /\d/.test(text));
@@ -16,7 +17,7 @@ export const severalReadings = (text: string): string[] | null => {
  */
 export function useReadingFields(form: Ref<HTMLElement | null>, { onLast }: { onLast: (field: HTMLInputElement) => boolean }) {
   const units = useUnits();
-  const phone = useMediaQuery('(max-width: 39.99rem)');
+  const phone = useNarrower('sm');
   const active = ref<HTMLInputElement | null>(null);
   const fields = () => [...(form.value?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
   const siteOf = (field: HTMLElement) => field.closest('fieldset');

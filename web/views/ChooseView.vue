@@ -16,7 +16,6 @@ import {
 } from '@banter/contract';
 import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -32,6 +31,7 @@ import { useKeep } from '../stores/keep.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 import type { ChooseRequest } from '../workers/choose.ts';
+import { useAtLeast } from '../stores/widths.ts';
 
 const route = useRoute();
 const session = useSession();
@@ -126,7 +126,7 @@ const rows = computed(() => {
     .sort((a, b) => a.rank - b.rank || COLLAR_KIND_NAMES.indexOf(a.fit.kind) - COLLAR_KIND_NAMES.indexOf(b.fit.kind));
 });
 /** On a phone the best come first, and the others when they are wanted. */
-const desk = useMediaQuery('(min-width: 48rem)');
+const desk = useAtLeast('md');
 const FIRST = 5;
 const all = ref(false);
 const shown = computed(() => (desk.value || all.value ? rows.value : rows.value.slice(0, FIRST)));

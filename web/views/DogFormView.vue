@@ -3,7 +3,6 @@
 import { birthDateFault, Dog, DogFacts, PlacesPage, RecordId, z } from '@banter/contract';
 import { BREEDS, breedOf, guessedWeightKg, unusualWeight, ACQUAINTANCES, MANNER_WORDS, MANNERS, NOTHING_NOTED } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { send } from '../api/request.ts';
@@ -20,6 +19,7 @@ import { useLoad } from '../stores/load.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
 import { withUnit } from '../parts/measure-units.ts';
+import { useAtLeast } from '../stores/widths.ts';
 
 const route = useRoute();
 const router = useRouter();
@@ -207,7 +207,7 @@ function factsOf(): DogFacts {
   };
 }
 /** What bears on few dogs is a line until something of it is said. */
-const desk = useMediaQuery('(min-width: 40rem)');
+const desk = useAtLeast('sm');
 const moreIsSaid = computed(() => {
   const { acquaintance, manner, nickel, saltWater, placeId } = draft.value;
   return [acquaintance, manner, nickel, saltWater].some((one) => one !== null) || (placeAnswers.value.length > 2 && placeId !== null);

@@ -462,22 +462,24 @@ whenever(form, (now) => now.querySelector('input')?.focus({ preventScroll: true 
         <HandPicture v-else class="mx-auto mt-3 max-w-72 lg:mx-0" :picture="tapePicture('high')" :ears="breed?.ears ?? 'drop'" />
       </template>
       <ActionBar v-if="ready || pad">
-        <template v-if="pad">
-          <ReadingPad :field="pad" />
-          <p v-if="ready" class="mb-1 font-semibold">{{ made?.line }}</p>
-          <button type="button" class="press press-main w-full" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
-        </template>
-        <template v-else>
+        <!-- What comes with the answer stands over the keys, which stay where they are under the thumb. -->
+        <template v-if="ready">
           <p class="mb-1 font-semibold sm:hidden">{{ made?.line }}</p>
-          <p v-if="others.length > 0" class="mb-1 text-sm">Any of these? {{ capital(others.join('; ')) }}.</p>
-          <SaveBar :keeping="keeping" :label="others.length > 0 ? 'None: save fit' : 'Save fit'" :disabled="!may">
-            <button v-if="others.length > 0" type="button" class="press press-plain" @click="screenFirst">Some: screen first</button>
-            <span v-if="fault" class="text-stop">{{ fault }}</span>
-            <span v-else-if="draft.kind" class="text-sm text-soft max-lg:hidden">
-              {{ onBench && !onBench.owned ? `Saving puts the ${onBench.name} in your locker. ` : '' }}{{ collarKind(draft.kind).caution }}
-            </span>
-          </SaveBar>
+          <p v-if="others.length > 0" class="mb-1 text-sm">
+            Any of these? {{ capital(others.join('; ')) }}.
+            <button v-if="pad" type="button" class="font-semibold underline" @click="screenFirst">Some: screen first</button>
+          </p>
         </template>
+        <ReadingPad v-if="pad" :field="pad" />
+        <SaveBar v-if="ready" :keeping="keeping" :label="others.length > 0 ? 'None: save fit' : 'Save fit'" :disabled="!may">
+          <button v-if="pad" type="button" class="press press-plain" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
+          <button v-else-if="others.length > 0" type="button" class="press press-plain" @click="screenFirst">Some: screen first</button>
+          <span v-if="fault" class="text-stop">{{ fault }}</span>
+          <span v-else-if="draft.kind" class="text-sm text-soft max-lg:hidden">
+            {{ onBench && !onBench.owned ? `Saving puts the ${onBench.name} in your locker. ` : '' }}{{ collarKind(draft.kind).caution }}
+          </span>
+        </SaveBar>
+        <button v-else-if="pad" type="button" class="press press-main w-full" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
       </ActionBar>
     </form>
   </LoadFrame>

@@ -2,7 +2,6 @@
 /** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
 import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
 import { levelWords, MORE_STEPS, type MoreCause, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -24,6 +23,7 @@ import SessionTable from './levels/SessionTable.vue';
 import { useUnits } from '../stores/units.ts';
 import WorkLeaves, { type Leaf } from '../work/WorkLeaves.vue';
 import WorkScreen from '../work/WorkScreen.vue';
+import { useAtLeast } from '../stores/widths.ts';
 
 const units = useUnits();
 
@@ -63,7 +63,7 @@ const shown = computed(() => {
 });
 const checks = computed(() => (data.value?.contactChecks ?? []).filter(({ collarId }) => collarId === device.value?.collar.id));
 /** On a phone it stands under the drawing, which comes first there. */
-const wide = useMediaQuery('(min-width: 40rem)');
+const wide = useAtLeast('sm');
 const says = computed(() => (setting.value ? wordReason(NEEDED_REASON_WORDS, setting.value.reason, units.speak).text : ''));
 const heading = computed(() => {
   if (!data.value) return '';

@@ -2,7 +2,6 @@
 /** Today: what is due in the order it matters, each with its reason and one tap to do it; live, and quiet when all is well. */
 import { momentOn, type TodayItem } from '@banter/contract';
 import { clockWords } from '@banter/core';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import LoadFrame from '../parts/LoadFrame.vue';
 import VerdictMark from '../parts/VerdictMark.vue';
@@ -10,6 +9,7 @@ import { useNow } from '../stores/now.ts';
 import { useSession } from '../stores/session.ts';
 import { useToday } from '../stores/today.ts';
 import { todayParts, todaySentence } from './today/today-words.ts';
+import { useNarrower } from '../stores/widths.ts';
 
 const session = useSession();
 const { now } = useNow(15_000);
@@ -25,7 +25,7 @@ const dayWords = computed(() =>
 );
 /** Under one thumb a part shows so many until more of it is wanted; what must not go on is shown whole. */
 const AT_FIRST = 4;
-const phone = useMediaQuery('(max-width: 63.99rem)');
+const phone = useNarrower('lg');
 const opened = ref<ReadonlySet<string>>(new Set());
 const shownOf = ({ part, items: all }: { part: string; items: TodayItem[] }) =>
   phone.value && part !== 'first' && !opened.value.has(part) ? all.slice(0, AT_FIRST) : all;

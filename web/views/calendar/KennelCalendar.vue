@@ -2,7 +2,7 @@
 /** The calendar once it is here: the weeks at a glance, the days of one of them as strips, and what is chosen. */
 import type { CalendarPage, Kennel } from '@banter/contract';
 import { isHardFault, timeOfDay, type PlacedSession } from '@banter/core';
-import { useEventListener, useMediaQuery, useSwipe } from '@vueuse/core';
+import { useEventListener, useSwipe } from '@vueuse/core';
 import { DateTime } from 'luxon';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import { useNow } from '../../stores/now.ts';
@@ -17,6 +17,7 @@ import SpanOfDays from './SpanOfDays.vue';
 import { stripSpan, tagNames } from './strip-geometry.ts';
 import TagRead from './TagRead.vue';
 import WeekDays from './WeekDays.vue';
+import { useAtLeast } from '../../stores/widths.ts';
 
 const props = defineProps<{ page: CalendarPage; loads: number; kennel: Kennel; today: string; dogId: string }>();
 const emit = defineEmits<{ again: [] }>();
@@ -40,7 +41,7 @@ const week = computed({
 const open = ref<'plan' | 'add' | 'hours' | null>(null);
 /** On a phone, what is seldom wanted is folded. */
 const more = ref(props.dogId !== '');
-const wide = useMediaQuery('(min-width: 48rem)');
+const wide = useAtLeast('md');
 const only = ref(props.dogId);
 const minute = computed(() => board.around.value.notBefore.minute);
 const shorts = computed(() => tagNames(props.page.dogs.map(({ name }) => name)));

@@ -3,7 +3,6 @@
 import { COLLAR_KIND_NAMES, collarKind, isHere, type Collar, type CollarKindName, type LockerPage } from '@banter/contract';
 import { countOf, PIECE_WORDS } from '@banter/core';
 import { ChevronDown } from '@lucide/vue';
-import { useMediaQuery } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -12,6 +11,7 @@ import StockStart from '../../parts/StockStart.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useScreenKeys } from '../../stores/keys.ts';
 import { useUnits } from '../../stores/units.ts';
+import { useNarrower } from '../../stores/widths.ts';
 
 const props = defineProps<{ locker: LockerPage }>();
 const emit = defineEmits<{ changed: [] }>();
@@ -37,7 +37,7 @@ const groups = computed(() => {
     ({ collars }) => collars.length > 0,
   );
 });
-const phone = useMediaQuery('(max-width: 47.99rem)');
+const phone = useNarrower('md');
 const folded = computed(() => phone.value && here.value.length > FEW && search.value.trim() === '');
 const unfolded = ref<ReadonlySet<CollarKindName>>(new Set());
 function unfold(kind: CollarKindName) {
