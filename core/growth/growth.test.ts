@@ -173,7 +173,9 @@ describe('a weighing that was typed wrong', () => {
     const some = withSlip(index, to);
     expect(oddWeighings(some).map((odd) => odd.index)).toEqual([index]);
     const said = growthReasons(fitGrowth(some), some).map((reason) => wordReason(GROWTH_REASON_WORDS, reason, contractSpeaker).text);
-    expect(said[1]).toMatch(new RegExp(`^Weighing ${index + 1}, .*look whether it was typed wrong\\.${hint ? ` ${hint.replace('?', '\\?')}` : ''}$`));
+    expect(said[1]).toMatch(
+      new RegExp(`^Weighing ${index + 1}, .*does not match the others .*Check the entry\\.${hint ? ` ${hint.replace('?', '\\?')}` : ''}$`),
+    );
   });
   it('two of them are both found, and honest scatter is left alone', () => {
     const two = withSlip(4, (kg) => kg * 10).map((one, at) => (at === 15 ? { ...one, weightKg: 2 } : one));
