@@ -46,11 +46,21 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   await page.getByRole('button', { name: 'Put all on' }).click();
   await expect(heading(page)).toHaveText(/^Yarrow wears/);
   // A dog that wears something is on Today, and its other screens are fetched ahead without having been opened.
+  // What it wears may come after what is due.
+  let go = () => {};
+  const held = new Promise<void>((resolve) => (go = resolve));
+  await context.route('**/api/wearing', async (route) => {
+    await held;
+    await route.continue();
+  });
   await page.goto('/today');
   await page.evaluate(() => navigator.serviceWorker.ready.then((ready) => ready.active?.state));
+  await expect.poll(() => answersOn(page), { timeout: 30_000 }).toContain('/api/today');
+  go();
   await expect
     .poll(() => answersOn(page), { timeout: 30_000 })
     .toEqual(expect.arrayContaining(['page', 'neck', 'record', 'growth'].map((of) => `/api/dogs/${dogId}/${of}`)));
+  await context.unrouteAll({ behavior: 'wait' });
   await context.setOffline(true);
 
   page = await cold(context, page, `/dogs/${dogId}/neck`);

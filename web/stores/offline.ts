@@ -34,6 +34,12 @@ export const useOffline = defineStore('offline', () => {
   /** Screens, or parts of them, that show what was known at an instant, ms. */
   const shown = shallowReactive(new Map<symbol, number>());
   const fetching = ref(false);
+  let wanted: readonly string[] | null = null;
+  function take() {
+    const ids = wanted;
+    wanted = null;
+    return ids;
+  }
 
   watch(
     () => session.me,
@@ -54,15 +60,18 @@ export const useOffline = defineStore('offline', () => {
     recall: async <Schema extends z.ZodType>(path: string, schema: Schema) => (await (await answers())?.get(path, schema)) ?? null,
     /** Fetches the yard's screens of some dogs ahead, the first first, so that they open without a connection. */
     async fetchAhead(dogIds: readonly string[]) {
+      wanted = dogIds;
       if (fetching.value || connection.lost) return;
       fetching.value = true;
       const kept = await answers();
-      for (const path of [...new Set(dogIds)].slice(0, MOST_DOGS).flatMap((id) => YARD_PAGES.map((page) => `/api/dogs/${id}/${page}`))) {
-        if (!kept || connection.lost || !session.me) break;
-        if (Date.now() - ((await kept.at(path)) ?? 0) < FRESH_MS) continue;
-        const body = await send('GET', path, z.unknown()).catch(() => null);
-        if (body !== null) await kept.put(path, body, Date.now());
-      }
+      // Whoever is asked for meanwhile comes after these.
+      for (let ids = take(); ids !== null; ids = take())
+        for (const path of [...new Set(ids)].slice(0, MOST_DOGS).flatMap((id) => YARD_PAGES.map((page) => `/api/dogs/${id}/${page}`))) {
+          if (!kept || connection.lost || !session.me) break;
+          if (Date.now() - ((await kept.at(path)) ?? 0) < FRESH_MS) continue;
+          const body = await send('GET', path, z.unknown()).catch(() => null);
+          if (body !== null) await kept.put(path, body, Date.now());
+        }
       fetching.value = false;
     },
   };

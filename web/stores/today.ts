@@ -56,7 +56,8 @@ export function useToday() {
   // As it was known last it opens without a connection, and so do the dogs of today and those that wear something.
   const part = Symbol('today');
   tryOnScopeDispose(() => offline.shows(part, null));
-  watch(page, (now) => {
+  // What is due and what is worn come by themselves, in whichever order.
+  watch([page, () => wearing.wearing], ([now]) => {
     if (now === null || !live.value) return;
     offline.shows(part, null);
     void offline.keep('/api/today', now);
