@@ -12,7 +12,7 @@ const emit = defineEmits<{ place: [] }>();
     <button type="button" class="font-semibold underline" @click="emit('place')">Change the place</button>
   </p>
   <p v-else-if="law.status === 'never-checked' || law.status === 'check-again'" class="text-mind">
-    Local law not checked{{ law.status === 'check-again' ? ' for over a year' : '' }}.
+    {{ law.status === 'check-again' ? 'Local law: check again.' : 'Local law not checked.' }}
     <button type="button" class="font-semibold underline" @click="emit('place')">Say where it will be worn</button>
   </p>
 </template>

@@ -37,7 +37,7 @@ const words = computed(() => {
         ? { tone: 'mind', text: `Local law at ${place.value.name} not checked for a ${kindName.value} collar.` }
         : { tone: 'mind', text: 'Some places restrict or ban it. Check, then say where it will be worn.' };
     case 'check-again':
-      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} checked on ${dayOf(place.value!)}, over a year ago.` };
+      return { tone: 'mind', text: `Allowed when ${place.value!.checkedBy} checked on ${dayOf(place.value!)}: check again.` };
     case 'allowed':
       return { tone: 'good', text: `Allowed at ${place.value!.name}, as ${place.value!.checkedBy} found on ${dayOf(place.value!)}.` };
     default:

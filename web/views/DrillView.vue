@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Handling drill: a drawn dog does what dogs do, and a hand answers; judged by the one-second rule, the way, and letting go. */
 import { Drill, DrillsPage, CORRECTION_WAYS, correctionWays } from '@banter/contract';
-import { DRILL_PACES, drillWords, HAPPENING_WORDS, houseRules, SCENE_REASON_WORDS, WORK_ON_WORDS, wordReason, type DrillPace } from '@banter/core';
+import { countOf, DRILL_PACES, drillWords, HAPPENING_WORDS, houseRules, SCENE_REASON_WORDS, WORK_ON_WORDS, wordReason, type DrillPace } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { tryOnScopeDispose } from '@vueuse/core';
 import { computed, effectScope, ref, shallowRef, watch, type EffectScope } from 'vue';
@@ -70,8 +70,8 @@ const heading = computed(() => {
   <LoadFrame :state="state" :sentence="sentence" thing="the drills" @again="load">
     <h1>{{ heading }}</h1>
     <p v-if="!run" class="mt-1 text-lg">
-      10 scenes. The dog forges, swings wide, lags, or another dog passes. Correct in the right direction within 1 second, release when it yields, reward when
-      it is back. In position: do nothing.
+      10 scenes. The dog forges, swings wide, lags, or another dog passes. Correct in the right direction within
+      {{ countOf(rules.tellWithinSeconds, 'second') }}, release when it yields, reward when it is back. In position: do nothing.
     </p>
     <p v-else-if="run.state.value === 'over' && run.score.value.workOn" class="mt-1 text-lg">{{ WORK_ON_WORDS[run.score.value.workOn] }}</p>
     <p v-else-if="run.state.value === 'over'" class="mt-1 text-lg">4 of 5 or better throughout: walk faster, or go on with a real dog.</p>

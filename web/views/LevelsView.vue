@@ -118,7 +118,7 @@ const leaves = computed(() => {
 const lastChecked = computed(() => {
   const last = checks.value.at(-1);
   return last
-    ? `Contact last checked ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'contact good' : 'they did not touch'}.`
+    ? `Contact last checked ${momentOn(Date.parse(last.at), Date.now(), kennel.value.timeZone)}: ${last.made ? 'contact good' : 'no contact'}.`
     : 'Contact not checked yet.';
 });
 </script>

@@ -61,7 +61,7 @@ const stands = (place: Place) =>
     return {
       kind,
       tone: result.blocked ? ('stop' as const) : ['check-again', 'never-checked'].includes(result.status) ? ('mind' as const) : ('good' as const),
-      word: { 'not-allowed': 'not allowed', 'never-checked': 'not checked', 'check-again': 'look again', allowed: 'allowed', 'not-restricted': 'allowed' }[
+      word: { 'not-allowed': 'not allowed', 'never-checked': 'not checked', 'check-again': 'check again', allowed: 'allowed', 'not-restricted': 'allowed' }[
         result.status
       ],
     };
@@ -73,7 +73,7 @@ const shown = computed(() => (data.value?.places ?? []).filter((place) => place.
   <LoadFrame :state="state" :sentence="sentence" thing="the places" @again="load">
     <p class="max-w-[46rem]">
       Some places restrict or ban prong or electronic collars. What is not allowed cannot be planned there; what was never checked, or not for
-      {{ rules.lawCheckDays }} days, asks for a look. Banter knows no law: somebody has to check.
+      {{ rules.lawCheckDays }} days, asks for a check. Banter knows no law: somebody has to check.
     </p>
     <form v-if="form" class="sheet mt-4 max-w-3xl space-y-4" novalidate @submit.prevent="keep">
       <TextField

@@ -126,7 +126,9 @@ const mayClearAll = computed(() => props.neck.dressed.skin.flags.every(({ grade:
 /** Nothing is picked out yet: one press says that all of it is clear. */
 /** Just checked, and something is on: the door is next. */
 const JUST_MS = 10 * 60_000;
-const checkedNow = computed(() => wearsSomething(props.neck.dressed) && props.neck.now - (props.neck.dressed.skin.lookedAt ?? 0) < JUST_MS);
+const checkedNow = computed(
+  () => wearsSomething(props.neck.dressed) && !props.neck.dressed.skin.off && props.neck.now - (props.neck.dressed.skin.lookedAt ?? 0) < JUST_MS,
+);
 const clearsAll = computed(
   () => mayClearAll.value && clock.value === null && grade.value === null && draft.value.photoId === null && draft.value.note.trim() === '',
 );
