@@ -253,7 +253,7 @@ test('the law of a place: what is not allowed there cannot be planned, and an ol
   await openBench(page, 'Hale', 'Prong');
   await expect(page.getByText('Local law: check again.')).toBeVisible();
   await page.getByRole('button', { name: 'Say where it will be worn' }).click();
-  await expect(page.getByText(/^Allowed when .*: check again\.$/)).toBeVisible();
+  await expect(page.getByText(/Allowed when .* checked on .*: check again\./)).toBeVisible();
   await page.goto('/house?show=law');
   await expect(page.getByRole('listitem').filter({ hasText: 'Market town' }).getByText('not checked').first()).toBeVisible();
 });
