@@ -182,7 +182,6 @@ export {
   Happening,
   HAPPENING_NAMES,
   HAPPENING_SOURCES,
-  happeningFields,
   isOfSession,
   NewHappening,
   OPEN_HAPPENINGS,

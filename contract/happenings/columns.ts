@@ -20,7 +20,9 @@ export function happeningColumns(told: NewHappening): HappeningColumns {
 
 /** What was told, out of its columns, at an instant (ISO); unchecked. The session of one that was told of none is left to whoever asks for it. */
 export function toldInColumns({ event, dogId, collarId, sessionId, eventId, data }: HappeningColumns, id: string, at: string): Record<string, unknown> {
-  const fields = new Set(happeningFields(event));
-  const named = Object.entries({ dogId, collarId, sessionId, eventId }).filter(([name, value]) => value !== null && fields.has(name));
-  return { ...data, ...Object.fromEntries(named), event, id, at };
+  const fields = happeningFields(event);
+  const told: Record<string, unknown> = { ...data, event, id, at };
+  const named = { dogId, collarId, sessionId, eventId };
+  for (const name of ['dogId', 'collarId', 'sessionId', 'eventId'] as const) if (named[name] !== null && fields.has(name)) told[name] = named[name];
+  return told;
 }

@@ -81,7 +81,8 @@ const SHAPES = new Map(
 );
 export const HAPPENING_NAMES = [...SHAPES.keys()] as [HappeningName, ...HappeningName[]];
 /** The fields that something that happened has of its own, `event`, `id` and `at` among them. */
-export const happeningFields = (event: HappeningName): readonly string[] => Object.keys(SHAPES.get(event)!);
+const FIELDS: ReadonlyMap<HappeningName, ReadonlySet<string>> = new Map([...SHAPES].map(([name, shape]) => [name, new Set(Object.keys(shape))]));
+export const happeningFields = (event: HappeningName): ReadonlySet<string> => FIELDS.get(event)!;
 
 const namesWith = (field: string, needed: boolean) =>
   HAPPENING_NAMES.filter((name) => {

@@ -7,8 +7,11 @@ export type RecordId = z.infer<typeof RecordId>;
 /** Where a dog is worked, by the word its kennel keeps for it. */
 export const SettingId = z.string().regex(/^[a-z0-9]([a-z0-9-]{0,38}[a-z0-9])?$/, 'A setting is named by small letters, digits and dashes.');
 
+/** As this Banter writes an instant itself: nearly all that are read are, and a file holds half a million of them. */
+const AS_WRITTEN = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/;
+
 /** An instant in UTC, ISO 8601; taken to the millisecond, so that the same instant is the same text however it was written. */
-export const Instant = z.iso.datetime().overwrite((text) => (Number.isNaN(Date.parse(text)) ? text : new Date(text).toISOString()));
+export const Instant = z.iso.datetime().overwrite((text) => (AS_WRITTEN.test(text) || Number.isNaN(Date.parse(text)) ? text : new Date(text).toISOString()));
 
 /** A line of text: trimmed ends are refused only when nothing is left. Control characters are refused. */
 export const line = (longest: number) =>

@@ -1,5 +1,6 @@
 import { fieldEventOf, isOfSession } from '@banter/contract';
 import { houseRules, joinedSessions, sessionStory, sessionTally, HOUR_MS } from '@banter/core';
+import { group } from 'd3-array';
 import { isDeepStrictEqual } from 'node:util';
 import { Between, In, IsNull } from 'typeorm';
 import { FieldSessionEntity, PressEntity, type FieldSessionRow, type PressRow } from '../../data/entities/field-log.ts';
@@ -57,13 +58,14 @@ export async function rebuildSessionStories(scope: KennelScope, told: readonly P
   const before = new Map((await scope.all(PressEntity, { sessionId: In(all) }, { at: 'ASC' })).map((row) => [row.id, row]));
   const resultsBefore = new Map((await scope.all(StageResultEntity, { sessionId: In(all) }, { at: 'ASC' })).map((row) => [row.id, row]));
   const byId = new Map(rows.map((row) => [row.id, row]));
+  const bySession = group(rows, ({ sessionId }) => sessionId!);
   const sessions: Omit<FieldSessionRow, 'kennelId'>[] = [];
   const changed: Omit<PressRow, 'kennelId'>[] = [];
   const results: Omit<StageResultRow, 'kennelId'>[] = [];
   const gone: string[] = [];
   for (const [root, members] of families) {
     const joined = new Map(members.map((id) => [id, root]));
-    const own = rows.filter(({ sessionId }) => joined.has(sessionId!));
+    const own = members.flatMap((id) => bySession.get(id) ?? []);
     const story = sessionStory(root, asFieldEvents(own), joined);
     if (!story?.dogId || !story.handlerId) continue;
     const { dogId, handlerId, purpose, settings, begunAt, endedAt, lastAt } = story;
