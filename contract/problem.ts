@@ -31,6 +31,7 @@ export const PROBLEMS = {
   busy: { status: 503, title: 'Busy just now. Try again in a moment.' },
   'took-too-long': { status: 503, title: 'This took too long and was stopped. Ask for less at once.' },
   unexpected: { status: 500, title: 'Something went wrong here. It has been noted.' },
+  stopping: { status: 503, title: 'This server is about to stop. Try again in a moment.' },
   'database-away': { status: 503, title: 'The records are away just now. Try again in a moment; nothing is saved twice.' },
 } as const satisfies Record<string, { status: number; title: string }>;
 

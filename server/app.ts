@@ -1,5 +1,4 @@
 import type { PaperDrawings } from '@banter/contract';
-import { setTimeout as pause } from 'node:timers/promises';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import session from 'express-session';
@@ -22,16 +21,14 @@ import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { peopleRoutes } from './http/people-routes.ts';
 import { photoRoutes } from './http/photo-routes.ts';
+import { readyRoutes } from './http/ready-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
 import { tellsChanges, todayRoutes } from './http/today-routes.ts';
-import { Failure } from './services/failure.ts';
 import { KennelBus } from './services/kennel-bus.ts';
+import { Serving } from './services/serving.ts';
 import { SIGN_IN_PAUSES, Tries, type Pauses } from './services/tries.ts';
 
 export const COOKIE_NAME = 'banter.session';
-
-/** So long may the database take to say that it is there. */
-const HEALTH_MS = 3_000;
 
 /** Requests about many dogs that one address may send in a minute. */
 const FITS_PER_MINUTE = 60;
@@ -54,6 +51,9 @@ export type AppOptions = {
   limits?: { calculationsPerMinute?: number; signUpsPerHour?: number };
   /** How long whoever tries wrong passwords has to wait. */
   pauses?: Partial<Pauses>;
+  /** What tells its screens of changes, and whether it is about to stop; of its own unless several things share them. */
+  bus?: KennelBus;
+  serving?: Serving;
   /** Names it answers to beside those of this machine. */
   hosts?: readonly string[];
 };
@@ -70,12 +70,13 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.get('/api/health', async (_request, response) => {
-    // One that only hangs is no better than one that is gone.
-    await Promise.race([dataSource.query('SELECT 1'), pause(HEALTH_MS, undefined, { ref: false }).then(() => Promise.reject(new Failure('database-away')))]);
-    response.json({ ok: true });
+  const { serving = new Serving(), bus = new KennelBus() } = options;
+  app.use((_request, response, next) => {
+    // Whoever is about to stop is not asked again on the same line.
+    if (serving.isDraining) response.set('Connection', 'close');
+    next();
   });
-  const bus = new KennelBus();
+  app.use('/api', readyRoutes(dataSource, serving));
   const sessions = new SessionStore(dataSource);
   const tries = new Tries(dataSource);
   const counted = makeLimits(tries, { signUpsPerHour: limits.signUpsPerHour ?? 30 });
@@ -118,7 +119,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     fieldRoutes(dataSource),
     photoRoutes(dataSource, counted),
     recordRoutes(dataSource),
-    todayRoutes(dataSource, bus),
+    todayRoutes(dataSource, bus, serving),
     calendarFeedRoutes(dataSource, counted),
     kennelFileRoutes(dataSource, log, bus),
     handoverRoutes(dataSource, options.drawHandover, counted),

@@ -1,16 +1,21 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import type { PaperDrawings } from '@banter/contract';
 import { makeApp } from './app.ts';
 import { CalculationPool } from './calculations/calculation-pool.ts';
 import { makeDataSource, migrate } from './data/data-source.ts';
+import { deedsStay } from './data/deeds-stay.ts';
 import { SERVING } from './data/patient-pool.ts';
 import { SessionStore } from './data/session-store.ts';
 import { DemoKeeper } from './demo/demo-keeper.ts';
 import { seedDemo } from './demo/seed-demo.ts';
 import { clearLeftImports } from './kennel-file/import-folder.ts';
 import { makeLog } from './log.ts';
+import { ChangeBell } from './services/change-bell.ts';
+import { KennelBus } from './services/kennel-bus.ts';
+import { Serving } from './services/serving.ts';
 import { Tries } from './services/tries.ts';
 import { StandingKeeper } from './standings/standing-keeper.ts';
 import { HOUR_MS } from '@banter/core';
@@ -47,11 +52,22 @@ const statementMs = querySeconds > 0 && querySeconds < 3600 ? querySeconds * 100
 const dataSource = makeDataSource(url, { ...SERVING, statementMs });
 /** At the first start a database that is not there is a mistake; later it will be back. */
 const awayCode = env.BANTER_AGAIN ? 1 : WILL_NOT_PASS;
-await dataSource.initialize().catch((error: Error) => refuse(`the database cannot be reached: ${codeOf(error)}.`, awayCode));
-await migrate(url).catch((error: Error) => {
+/** A database that is away now may be on its way: it is waited for, where whoever starts this says so, s. */
+const waitUntil = performance.now() + Number(env.BANTER_WAIT_SECONDS ?? 0) * 1000;
+for (let hasWaited = false; !dataSource.isInitialized; hasWaited = true)
+  await dataSource.initialize().catch(async (error: Error) => {
+    if (performance.now() > waitUntil) refuse(`the database cannot be reached: ${codeOf(error)}.`, awayCode);
+    if (!hasWaited) process.stdout.write(`The database cannot be reached yet (${codeOf(error)}); waiting for it …\n`);
+    await pause(500);
+  });
+await migrate(url, () => process.stdout.write('Another server brings the database up to date; waiting for it …\n')).catch((error: Error) => {
   log.fatal({ error }, 'the database could not be brought up to date');
   refuse(`the database could not be brought up to date: ${codeOf(error)}.`, awayCode);
 });
+if (!(await deedsStay(dataSource)))
+  process.stderr.write(
+    'The log of who did what can still be edited: this account may make no triggers. An administrator lays them with deploy/cluster/deeds-stay.sql.\n',
+  );
 if (demo) await seedDemo(dataSource, new Date());
 
 // Built apart from the pages: the same components, rendered to text.
@@ -61,10 +77,15 @@ const { drawHandover } = (await import(join(projectDir, 'build', 'paper-drawings
 
 const host = env.BANTER_HOST ?? '127.0.0.1';
 const calculations = new CalculationPool();
+const [serving, bus] = [new Serving(), new KennelBus()];
+const bell = new ChangeBell(dataSource, bus, log, serving.serverId);
+bell.begin();
 const app = makeApp({
   dataSource,
   log,
   calculations,
+  serving,
+  bus,
   sessionSecret: env.BANTER_SECRET,
   version,
   demo,
@@ -99,12 +120,21 @@ server.listen(port, host, () => {
   calculations.begin();
 });
 
+/** So long whoever sends requests here is given to hear that it stops, s: none where nobody stands in front of it. */
+const drainMs = Number(env.BANTER_DRAIN_SECONDS ?? 0) * 1000;
+
 async function stop(): Promise<void> {
+  serving.drain();
+  await pause(drainMs / 2);
+  // By now they come to another server.
+  serving.moveStreams();
+  await pause(drainMs / 2);
   server.close();
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), 2000).unref();
   await new Promise<void>((resolve) => (server.listening ? server.once('close', resolve) : resolve()));
   demoKeeper?.end();
+  bell.end();
   await standingKeeper.end();
   await Promise.all([calculations.end(), dataSource.destroy().catch(() => {}), clearLeftImports()]);
   process.exit(0);

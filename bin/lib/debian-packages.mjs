@@ -1,8 +1,9 @@
 /** The Debian packages Banter stands on, installed when that is allowed, asked for when it is not. */
+import { existsSync } from 'node:fs';
 import { runToEnd, sudoWithoutPassword, which } from './commands.mjs';
 import { Refusal, say } from './say.mjs';
 
-/** Program that proves a package is there → the package. */
+/** Program, or a file by its whole path, that proves a package is there → the package. */
 export const databasePackages = { mariadbd: 'mariadb-server', 'mariadb-admin': 'mariadb-client' };
 export const browserPackages = { chromium: 'chromium' };
 /** What the tests read PDFs with. */
@@ -38,7 +39,7 @@ export function packagePlan(needed, machine) {
  */
 export async function ensurePackages(needed) {
   const plan = packagePlan(needed, {
-    has: (program) => which(program) !== null,
+    has: (program) => (program.startsWith('/') ? existsSync(program) : which(program) !== null),
     root: process.getuid?.() === 0,
     sudo: process.getuid?.() !== 0 && sudoWithoutPassword(),
     apt: which('apt-get') !== null,

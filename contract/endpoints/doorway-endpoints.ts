@@ -8,7 +8,14 @@ import type { Endpoint } from './endpoint.ts';
 
 /** Coming in, the kennel itself, its people and its files. */
 export const DOORWAY_ENDPOINTS: readonly Endpoint[] = [
-  { method: 'get', path: '/api/health', summary: 'Whether Banter can serve.', signIn: false, answer: z.object({ ok: z.boolean() }) },
+  { method: 'get', path: '/api/health', summary: 'Whether Banter is alive and reaches its database.', signIn: false, answer: z.object({ ok: z.boolean() }) },
+  {
+    method: 'get',
+    path: '/api/ready',
+    summary: 'Whether this server can keep something now and is to be sent requests.',
+    signIn: false,
+    answer: z.object({ ok: z.boolean() }),
+  },
   { method: 'get', path: '/api/doorstep', summary: 'Who is signed in, and whether there is a demo kennel.', signIn: false, answer: Doorstep },
   { method: 'post', path: '/api/sign-up', summary: 'Makes a kennel with its first person, and signs in.', signIn: false, request: SignUp, answer: Me },
   { method: 'post', path: '/api/sign-in', summary: 'Signs in.', signIn: false, request: SignIn, answer: Me },

@@ -143,4 +143,4 @@ export type Happening = NewHappening & Kept;
 
 /** What happened, without who told it and when it arrived. */
 export const whatHappened = (kept: Happening): NewHappening =>
-  Object.fromEntries(Object.entries(kept).filter(([name]) => happeningFields(kept.event).includes(name))) as NewHappening;
+  Object.fromEntries(Object.entries(kept).filter(([name]) => happeningFields(kept.event).has(name))) as NewHappening;

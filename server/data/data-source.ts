@@ -4,6 +4,7 @@ import { FieldSessionEntity, PressEntity } from './entities/field-log.ts';
 import { KennelEntity } from './entities/kennel.ts';
 import { SessionEntity } from './entities/session.ts';
 import { KEPT_TABLES } from '../records/kept-kinds.ts';
+import { LEASES_TABLE, whileAlone } from './lease.ts';
 import { migrations } from './migrations/index.ts';
 import { patientDriver, type Patience } from './patient-pool.ts';
 import { ScopedWrites } from './scoped-writes.ts';
@@ -29,12 +30,13 @@ export function makeDataSource(url: string, patience: Patience | null = null): D
   });
 }
 
-/** Brings a database up to date, with all the time that takes, by a connection of its own. */
-export async function migrate(url: string): Promise<void> {
+/** Brings a database up to date, with all the time that takes, by a connection of its own; `waiting` is told where another server is at it. */
+export async function migrate(url: string, waiting: () => void = () => {}): Promise<void> {
   const dataSource = makeDataSource(url);
   await dataSource.initialize();
   try {
-    await dataSource.runMigrations();
+    await dataSource.query(LEASES_TABLE);
+    await whileAlone(dataSource, 'schema', () => dataSource.runMigrations(), waiting);
   } finally {
     await dataSource.destroy();
   }

@@ -20,6 +20,9 @@ const MAY_PASS = new Set([
   'ER_NEW_ABORTING_CONNECTION',
   'ER_CONNECTION_KILLED',
   'ER_QUERY_INTERRUPTED',
+  // A node of a cluster that has lost the others, or is not one of them yet, takes nothing.
+  'ER_UNKNOWN_COM_ERROR',
+  'ER_ERROR_DURING_COMMIT',
   // It is busy with others.
   'ER_CON_COUNT_ERROR',
   'ER_TOO_MANY_USER_CONNECTIONS',
@@ -41,7 +44,7 @@ const MAY_PASS = new Set([
   'ER_OUT_OF_RESOURCES',
 ]);
 /** The same by number, for codes that mysql2 has no name of. */
-const MAY_PASS_NUMBERS = new Set([1020, 1021, 1026, 1037, 1041, 1053, 1114, 1205, 1213, 1290, 1317, 1792, 1836, 1927, 1969]);
+const MAY_PASS_NUMBERS = new Set([1020, 1021, 1026, 1037, 1041, 1047, 1053, 1114, 1180, 1205, 1213, 1290, 1317, 1792, 1836, 1927, 1969]);
 
 /** Whether a failure is the database's own and may pass. */
 export function isDatabaseAway(error: unknown): boolean {

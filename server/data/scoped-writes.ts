@@ -1,8 +1,8 @@
 import { EventSubscriber, type EntitySubscriberInterface } from 'typeorm';
 import { recordColumns } from './columns.ts';
 
-/** Tables whose rows are of no kennel alone: sign-ins by their hash, counts of tries, who listens. */
-const OWN_WAY = new Set(['kennels', 'sessions', 'tries', 'listeners', 'migrations']);
+/** Tables whose rows are of no kennel alone: sign-ins by their hash, counts of tries, who listens, what servers know of each other. */
+const OWN_WAY = new Set(['kennels', 'sessions', 'tries', 'listeners', 'leases', 'changes', 'migrations']);
 const WRITE = /^\s*(?:UPDATE|DELETE\s+FROM)\s+`?(\w+)`?([\s\S]*)$/i;
 
 /** The condition by which a row is of a kennel. */

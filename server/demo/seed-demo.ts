@@ -5,6 +5,8 @@ import { randomLcg, randomNormal } from 'd3-random';
 import { DateTime } from 'luxon';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
+import { doneAgain } from '../data/done-again.ts';
+import { whileAlone } from '../data/lease.ts';
 import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { KennelEntity } from '../data/entities/kennel.ts';
 import { PersonEntity } from '../data/entities/person.ts';
@@ -337,9 +339,6 @@ async function seed(manager: EntityManager, now: Date): Promise<void> {
   for (const table of HAPPENED) await manager.query(`UPDATE \`${table}\` SET recordedAt = at WHERE kennelId = ?`, [kennelId]);
 }
 
-/** Only one Banter on a database puts the demo back at a time. */
-const RESET_LOCK = "CONCAT(DATABASE(), ' demo')";
-
 /** Takes everything out of the demo kennel, its log and its visitors' sign-ins included, and the kennel itself. */
 async function takeDemoOut(manager: EntityManager, kennelId: string): Promise<void> {
   const tables = await manager.query<{ name: string }[]>(
@@ -357,19 +356,15 @@ async function takeDemoOut(manager: EntityManager, kennelId: string): Promise<vo
 
 /** Puts the demo kennel back as it was made, all of it or nothing. False when there is none, or another Banter is at it. */
 export async function resetDemo(dataSource: DataSource, now: Date): Promise<boolean> {
-  return await dataSource.transaction(async (manager) => {
-    const [lock] = await manager.query<{ got: string | number | null }[]>(`SELECT GET_LOCK(${RESET_LOCK}, 0) AS got`);
-    if (Number(lock!.got) !== 1) return false;
-    try {
+  const putBack = () =>
+    dataSource.transaction(async (manager) => {
       const demo = await manager.findOneBy(KennelEntity, { demo: true });
       if (!demo) return false;
       await takeDemoOut(manager, demo.id);
       await seed(manager, now);
       return true;
-    } finally {
-      await manager.query(`SELECT RELEASE_LOCK(${RESET_LOCK})`);
-    }
-  });
+    });
+  return (await whileAlone(dataSource, 'demo', () => doneAgain(putBack), null)) ?? false;
 }
 
 /**
@@ -377,6 +372,13 @@ export async function resetDemo(dataSource: DataSource, now: Date): Promise<bool
  * All of it or nothing. The same day makes the same kennel, to the id.
  */
 export async function seedDemo(dataSource: DataSource, now: Date): Promise<void> {
-  if ((await dataSource.getRepository(KennelEntity).count()) > 0) return;
-  await dataSource.transaction((manager) => seed(manager, now));
+  const isEmpty = async () => (await dataSource.getRepository(KennelEntity).count()) === 0;
+  if (!(await isEmpty())) return;
+  // Another server may have been at it, and be done.
+  await whileAlone(
+    dataSource,
+    'demo',
+    async () => (await isEmpty()) && (await dataSource.transaction((manager) => seed(manager, now))),
+    () => {},
+  );
 }

@@ -4,6 +4,7 @@ import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
 import type { KennelBus } from '../services/kennel-bus.ts';
 import { Listeners } from '../services/listeners.ts';
+import type { Serving } from '../services/serving.ts';
 import { SharedToday } from '../services/shared-today.ts';
 import { moreOfToday, todayPage } from '../services/today.ts';
 import { goesOn, parseQuery } from './read-request.ts';
@@ -44,7 +45,7 @@ function comparable(whole: TodayPage): string {
 }
 
 /** Today: in one answer, or as a stream that begins with it and goes on with each change. */
-export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
+export function todayRoutes(dataSource: DataSource, bus: KennelBus, serving: Serving): Router {
   const routes = Router();
   const listeners = new Listeners(dataSource);
   const shared = new SharedToday();
@@ -117,8 +118,10 @@ export function todayRoutes(dataSource: DataSource, bus: KennelBus): Router {
     };
     const deaf = bus.listen(scope.kennelId, () => gather());
     const clock = setInterval(() => gather(Date.now() - CLOCK_LATELY_MS), LOOK_MS);
+    const goneOn = serving.streamOpened(() => response.end());
     response.on('close', () => {
       deaf();
+      goneOn();
       if (!bus.isHeard(scope.kennelId)) shared.forget(scope.kennelId);
       clearInterval(clock);
       clearTimeout(gathering);

@@ -1,17 +1,11 @@
 import { type DataSource, type EntityManager, type EntitySchema, type FindOptionsOrder, type FindOptionsWhere, In, type QueryDeepPartialEntity } from 'typeorm';
 import type { Role } from '@banter/contract';
-import { setTimeout as pause } from 'node:timers/promises';
-import { isDatabaseAway, isUndoneForAnother } from '../data/database-away.ts';
+import { doneAgain } from '../data/done-again.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { hold } from '../data/hold.ts';
 import { insertRows } from '../data/insert-rows.ts';
 import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
-
-/** How often a transaction that the database undid for another's sake is done in all, and one that it was away for. */
-const MOST_TRIES = 5;
-const MOST_TRIES_AWAY = 2;
-/** Between two tries, ms, and longer with each. */
-const PAUSE_MS = 40;
 
 /** Rows that go into one statement, which has a longest length. */
 const AT_ONCE = 400;
@@ -64,22 +58,8 @@ export class KennelScope {
     return this.onceMore(() => this.manager.transaction('READ COMMITTED', (manager) => work(new KennelScope(manager, this))));
   }
 
-  /**
-   * What the database undid, or lost on the way, is done again whole: at once and often where two transactions waited for each other, once
-   * more where it was away for a moment. Everything is kept by the id its maker gave it, so that a commit that was kept and whose
-   * answer was lost is found there. Only the outermost transaction can be done again: an inner one lies in what was undone.
-   */
   private async onceMore<T>(whole: () => Promise<T>): Promise<T> {
-    if (this.manager.queryRunner?.isTransactionActive) return await whole();
-    for (let tries = 1; ; tries += 1) {
-      try {
-        return await whole();
-      } catch (error) {
-        const most = isUndoneForAnother(error) ? MOST_TRIES : isDatabaseAway(error) ? MOST_TRIES_AWAY : 1;
-        if (tries >= most) throw error;
-        await pause(tries * PAUSE_MS * (0.5 + Math.random()));
-      }
-    }
+    return this.manager.queryRunner?.isTransactionActive ? await whole() : await doneAgain(whole);
   }
 
   /** Changes the kennel itself. */
@@ -89,6 +69,7 @@ export class KennelScope {
 
   /** Holds the kennel until the end of the transaction, so that what must be counted is changed by one person at a time. */
   async holdKennel(): Promise<void> {
+    await hold(this.manager, this.kennelId, [this.kennelId]);
     await this.manager.findOne(KennelEntity, { where: { id: this.kennelId }, lock: { mode: 'pessimistic_write' } });
   }
 
@@ -116,6 +97,7 @@ export class KennelScope {
 
   /** The record, locked until the end of the transaction, or the failure `not-found`. */
   async hold<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T> {
+    await hold(this.manager, this.kennelId, [id]);
     const row = await this.manager.findOne(entity, {
       where: this.where<T>({ id } as FindOptionsWhere<T>),
       lock: { mode: 'pessimistic_write' },
@@ -127,6 +109,7 @@ export class KennelScope {
   /** Several records, locked until the end of the transaction, in the order of their ids so that nobody waits for each other. */
   async holdSome<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
     if (ids.length === 0) return [];
+    await hold(this.manager, this.kennelId, ids);
     return await this.manager.find(entity, {
       where: this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>),
       order: { id: 'ASC' } as FindOptionsOrder<T>,

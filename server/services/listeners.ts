@@ -1,5 +1,7 @@
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
+import { doneAgain } from '../data/done-again.ts';
+import { hold } from '../data/hold.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
 /** A screen that was not heard of for so long has gone, or its server has; s. Twice the time between two looks, and some more. */
@@ -11,9 +13,9 @@ export class Listeners {
 
   /** Takes a place for a screen of somebody's, or answers null when they have `most` already. */
   async take({ kennelId, personId }: KennelScope, most: number): Promise<string | null> {
-    return await this.dataSource.transaction(async (manager) => {
+    const free = async (manager: EntityManager): Promise<string | null> => {
       // One at a time for one person: else two at once would both find the last place free.
-      await manager.query('SELECT id FROM people WHERE kennelId = ? AND id = ? FOR UPDATE', [kennelId, personId]);
+      await hold(manager, kennelId, [personId]);
       await manager.query('DELETE FROM listeners WHERE kennelId = ? AND personId = ? AND seenAt < DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ? SECOND)', [
         kennelId,
         personId,
@@ -27,7 +29,8 @@ export class Listeners {
       const id = uuidv7();
       await manager.query('INSERT INTO listeners (id, kennelId, personId, seenAt) VALUES (?, ?, ?, UTC_TIMESTAMP(3))', [id, kennelId, personId]);
       return id;
-    });
+    };
+    return await doneAgain(() => this.dataSource.transaction('READ COMMITTED', free));
   }
 
   async stillThere(id: string): Promise<void> {

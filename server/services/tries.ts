@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Store } from 'express-rate-limit';
 import type { DataSource, EntityManager } from 'typeorm';
 import { HOUR_MS, MINUTE_MS } from '@banter/core';
+import { doneAgain } from '../data/done-again.ts';
 
 /** Only a hash of what is counted by stands in the table: no e-mail and no address. */
 const hashed = (key: string) => createHash('sha256').update(key).digest('hex');
@@ -54,7 +55,7 @@ export class Tries {
    * long it is still to wait, ms; a try that has to wait is not counted. `forget` takes back what turned out right.
    */
   async begin(keys: readonly { key: string; pauses: Pauses }[]): Promise<number> {
-    return await this.dataSource.transaction('READ COMMITTED', async (manager) => {
+    const count = async (manager: EntityManager): Promise<number> => {
       // Always in the same order, so that two never wait for each other.
       const all = keys.map(({ key, pauses }) => ({ keyHash: hashed(key), pauses })).sort((a, b) => (a.keyHash < b.keyHash ? -1 : 1));
       const before: (TriesRow | null)[] = [];
@@ -78,7 +79,8 @@ export class Tries {
         );
       }
       return 0;
-    });
+    };
+    return await doneAgain(() => this.dataSource.transaction('READ COMMITTED', count));
   }
 
   /** Takes the last try back, with its pause: it turned out right. Wrong ones before it stay counted. */

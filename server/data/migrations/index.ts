@@ -11,6 +11,7 @@ import { ownerSaysMigrations } from './owner-says.ts';
 import { peopleAndDogsMigrations } from './people-and-dogs.ts';
 import { peopleMigrations } from './people.ts';
 import { programmeMigrations } from './programme.ts';
+import { severalServersMigrations } from './several-servers.ts';
 import { standingMigrations } from './standings.ts';
 import { upkeepMigrations } from './upkeep.ts';
 import { whatSteersMigrations } from './what-steers.ts';
@@ -33,4 +34,5 @@ export const migrations = [
   ...standingMigrations,
   ...oneLogMigrations,
   ...keysForScreensMigrations,
+  ...severalServersMigrations,
 ];

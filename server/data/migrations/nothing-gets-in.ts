@@ -1,4 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { DEEDS_STAY, whereAllowed } from '../deeds-stay.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
 /** An e-mail may stand in several kennels, each with a password of its own: that it is known is nobody's to find out. */
@@ -16,12 +17,7 @@ class EmailsOfSeveral implements MigrationInterface {
 class DemoDeedsMayGo implements MigrationInterface {
   name = 'DemoDeedsMayGo1764000000085';
   async up(runner: QueryRunner): Promise<void> {
-    await runner.query(
-      `CREATE OR REPLACE TRIGGER \`deeds_no_delete\` BEFORE DELETE ON \`deeds\` FOR EACH ROW
-       IF NOT EXISTS (SELECT 1 FROM kennels WHERE kennels.id = OLD.kennelId AND kennels.demo) THEN
-         SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was done stays written.';
-       END IF`,
-    );
+    await whereAllowed(() => runner.query(DEEDS_STAY.deeds_no_delete));
   }
   async down(runner: QueryRunner): Promise<void> {
     await runner.query(

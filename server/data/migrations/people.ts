@@ -1,4 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { whereAllowed } from '../deeds-stay.ts';
 import { kept, record, refers } from './column-sql.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
@@ -8,8 +9,10 @@ function keepsForGood(name: string, table: string, act: 'UPDATE' | 'DELETE'): ne
   return class implements MigrationInterface {
     name = name;
     async up(runner: QueryRunner): Promise<void> {
-      await runner.query(
-        `CREATE TRIGGER \`${trigger}\` BEFORE ${act} ON \`${table}\` FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was done stays written.'`,
+      await whereAllowed(() =>
+        runner.query(
+          `CREATE TRIGGER \`${trigger}\` BEFORE ${act} ON \`${table}\` FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was done stays written.'`,
+        ),
       );
     }
     async down(runner: QueryRunner): Promise<void> {

@@ -1,0 +1,258 @@
+/**
+ * A cluster on one machine, by the very files that real machines have (deploy/cluster): three nodes of MariaDB with Galera, HAProxy in front, and
+ * Banter's servers, each at an address of loopback of its own. For trying, and for the tests of what survives.
+ */
+import { spawn } from 'node:child_process';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir, userInfo } from 'node:os';
+import { join } from 'node:path';
+import { runToEnd, which } from './commands.mjs';
+import { projectDir } from './places.mjs';
+import { Refusal, say } from './say.mjs';
+
+const deployDir = join(projectDir, 'deploy', 'cluster');
+const NODES = [1, 2, 3];
+/** The address at which all of it answers, and those of Banter's servers, as haproxy.cfg has them. */
+export const CLUSTER_ADDRESS = '127.0.77.10';
+const serverAddress = (number) => `127.0.77.2${number}`;
+const nodeAddress = (number) => `127.0.77.1${number}`;
+const PORT = 8080;
+/** A node that gets all rows anew takes its time, s. */
+const JOIN_SECONDS = 180;
+/** What a server serves for after it was told to stop, s: HAProxy looks every half second. */
+const DRAIN_SECONDS = 3;
+
+export const clusterPackages = {
+  mariadbd: 'mariadb-server',
+  'mariadb-admin': 'mariadb-client',
+  mariabackup: 'mariadb-backup',
+  '/usr/lib/galera/libgalera_smm.so': 'galera-4',
+  haproxy: 'haproxy',
+  socat: 'socat',
+  ss: 'iproute2',
+};
+
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+const ended = (child) => child === null || child.exitCode !== null || child.signalCode !== null;
+async function stopChild(child, signal = 'SIGTERM') {
+  if (ended(child)) return;
+  await new Promise((resolve) => {
+    child.once('exit', resolve);
+    child.kill(signal);
+  });
+}
+
+/** One node of the database. */
+class Node {
+  constructor(number, { dir, socketDir }) {
+    this.number = number;
+    this.address = nodeAddress(number);
+    this.databaseDir = join(dir, `node-${number}`);
+    this.errorLog = join(dir, `node-${number}.err`);
+    this.socket = join(socketDir, `${number}.sock`);
+    this.child = null;
+    this.user = userInfo().username;
+  }
+
+  get stateFile() {
+    return join(this.databaseDir, 'grastate.dat');
+  }
+
+  args(...more) {
+    return [
+      `--defaults-file=${join(deployDir, 'galera.cnf')}`,
+      `--defaults-group-suffix=-${this.number}`,
+      `--user=${this.user}`,
+      `--datadir=${this.databaseDir}`,
+      `--socket=${this.socket}`,
+      `--pid-file=${this.databaseDir}.pid`,
+      `--log-error=${this.errorLog}`,
+      // Rows are given to a node that comes back by whoever runs this one.
+      `--wsrep-sst-auth=${this.user}:`,
+      ...more,
+    ];
+  }
+
+  async create() {
+    if (existsSync(join(this.databaseDir, 'mysql'))) return;
+    mkdirSync(this.databaseDir, { recursive: true, mode: 0o700 });
+    const done = await runToEnd(
+      which('mariadb-install-db') ?? 'mariadb-install-db',
+      [
+        '--no-defaults',
+        `--user=${this.user}`,
+        `--datadir=${this.databaseDir}`,
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${this.user}`,
+        '--skip-test-db',
+        '--skip-name-resolve',
+      ],
+      { quiet: true },
+    );
+    if (done.code !== 0) throw new Refusal(`the folder of node ${this.number} could not be made: ${done.output.trim().split('\n').at(-1)}`);
+  }
+
+  /** Starts the node and waits until it is in step with the others; `isFirst` begins a cluster of which it is the only one. */
+  async start({ isFirst = false } = {}) {
+    mkdirSync(this.databaseDir, { recursive: true, mode: 0o700 });
+    rmSync(this.socket, { force: true });
+    this.child = spawn(which('mariadbd') ?? 'mariadbd', this.args(...(isFirst ? ['--wsrep-new-cluster'] : [])), { stdio: 'ignore', detached: true });
+    const { child } = this;
+    for (let waited = 0; waited < JOIN_SECONDS * 5; waited += 1) {
+      if (ended(child)) throw new Refusal(`node ${this.number} did not come up; see ${this.errorLog}`);
+      if (existsSync(this.socket) && (await this.isInStep())) return;
+      await pause(200);
+    }
+    throw new Refusal(`node ${this.number} was not in step within ${JOIN_SECONDS} s; see ${this.errorLog}`);
+  }
+
+  async isInStep() {
+    const state = await this.sql("SHOW STATUS LIKE 'wsrep_local_state'").catch(() => '');
+    return /\b4\s*$/.test(state);
+  }
+
+  /** Runs statements as the node's administrator; answers what they print. */
+  async sql(statements, database = '') {
+    const client = which('mariadb') ?? 'mariadb';
+    const done = await runToEnd(
+      client,
+      ['--no-defaults', `--user=${this.user}`, `--socket=${this.socket}`, '--batch', '--skip-column-names', ...(database ? [database] : [])],
+      {
+        quiet: true,
+        input: statements,
+      },
+    );
+    if (done.code !== 0) throw new Error(done.output.trim());
+    return done.output;
+  }
+
+  /** How far what it wrote down goes, after it was killed: the cluster's id and the number of its last change. */
+  async recovered() {
+    const file = `${this.databaseDir}.recovered`;
+    rmSync(file, { force: true });
+    const args = this.args('--wsrep-recover').filter((one) => !one.startsWith('--log-error'));
+    await runToEnd(which('mariadbd') ?? 'mariadbd', [...args, `--log-error=${file}`], { quiet: true });
+    const found = existsSync(file) ? /Recovered position:\s*([\w-]+):(-?\d+)/.exec(readFileSync(file, 'utf8')) : null;
+    return found ? Number(found[2]) : -1;
+  }
+
+  kill() {
+    return stopChild(this.child, 'SIGKILL');
+  }
+  stop() {
+    return stopChild(this.child);
+  }
+}
+
+/** One of Banter's servers. */
+class AppServer {
+  constructor(number, env) {
+    this.number = number;
+    this.address = serverAddress(number);
+    this.env = env;
+    this.child = null;
+  }
+
+  async start({ root = projectDir } = {}) {
+    this.child = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'main.ts')], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      detached: true,
+      env: { ...this.env, BANTER_HOST: this.address, PORT: String(PORT) },
+    });
+    const { child } = this;
+    for (;;) {
+      if (ended(child)) throw new Refusal(`server ${this.number} did not come up`);
+      const isReady = await fetch(`http://${this.address}:${PORT}/api/ready`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
+      if (isReady) return;
+      await pause(100);
+    }
+  }
+
+  /** Tells it to stop, as systemd does, and waits until it has. */
+  drain() {
+    return stopChild(this.child);
+  }
+  kill() {
+    return stopChild(this.child, 'SIGKILL');
+  }
+}
+
+/** The node that knows most, and may begin the cluster again after all were stopped or killed. */
+async function firstOf(nodes) {
+  const there = nodes.filter(({ stateFile }) => existsSync(stateFile));
+  if (there.length === 0) return null;
+  const stopped = there.find(({ stateFile }) => /safe_to_bootstrap:\s*1/.test(readFileSync(stateFile, 'utf8')));
+  if (stopped) return stopped;
+  const knows = await Promise.all(there.map(async (node) => ({ node, last: await node.recovered() })));
+  const { node } = knows.reduce((most, one) => (one.last > most.last ? one : most));
+  writeFileSync(node.stateFile, readFileSync(node.stateFile, 'utf8').replace(/safe_to_bootstrap:\s*0/, 'safe_to_bootstrap: 1'));
+  return node;
+}
+
+/**
+ * Starts all of it, or begins again with what is in `dir`. Throws a Refusal when something does not come up.
+ * @param {{ dir: string, password: string, secret: string, servers?: number, env?: NodeJS.ProcessEnv }} options
+ */
+export async function startCluster({ dir, password, secret, servers: count = 2, env = process.env }) {
+  mkdirSync(dir, { recursive: true, mode: 0o700 });
+  const socketDir = mkdtempSync(join(tmpdir(), 'banter-cluster-'));
+  chmodSync(join(deployDir, 'galera-node-ready.sh'), 0o755);
+  const nodes = NODES.map((number) => new Node(number, { dir, socketDir }));
+  const url = `mysql://banter:${password}@${CLUSTER_ADDRESS}:3306/banter`;
+  const servers = Array.from(
+    { length: count },
+    (_none, index) =>
+      new AppServer(index + 1, {
+        ...env,
+        NODE_ENV: 'production',
+        DATABASE_URL: url,
+        BANTER_SECRET: secret,
+        BANTER_HOSTS: CLUSTER_ADDRESS,
+        BANTER_PROXIES: '1',
+        BANTER_DRAIN_SECONDS: String(DRAIN_SECONDS),
+        BANTER_WAIT_SECONDS: '120',
+      }),
+  );
+  let balancer = null;
+  const stop = async () => {
+    await Promise.all(servers.map((one) => one.drain()));
+    await stopChild(balancer, 'SIGTERM');
+    // The last to stop knows all, and begins again.
+    for (const node of [...nodes].reverse()) await node.stop();
+    rmSync(socketDir, { recursive: true, force: true });
+  };
+  try {
+    const known = await firstOf(nodes);
+    const first = known ?? nodes[0];
+    if (!known) await first.create();
+    say(`Node ${first.number} begins the cluster …`);
+    await first.start({ isFirst: true });
+    await first.sql(
+      [
+        'CREATE DATABASE IF NOT EXISTS `banter` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci',
+        `CREATE OR REPLACE USER 'banter'@'127.0.0.1' IDENTIFIED BY '${password}'`,
+        "GRANT ALL ON `banter`.* TO 'banter'@'127.0.0.1'",
+        "CREATE OR REPLACE USER 'banter_watch'@'127.0.0.1'",
+      ].join(';\n'),
+    );
+    for (const node of nodes.filter((one) => one !== first)) {
+      say(`Node ${node.number} joins …`);
+      await node.start();
+    }
+    balancer = spawn(which('haproxy') ?? 'haproxy', ['-db', '-q', '-C', deployDir, '-f', 'haproxy.cfg'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      detached: true,
+    });
+    say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
+    await Promise.all(servers.map((one) => one.start()));
+    await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');
+    return { url, address: `http://${CLUSTER_ADDRESS}:${PORT}`, nodes, servers, stop };
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+}
