@@ -14,6 +14,8 @@ export default defineConfig({
       { plugins: [vue()], ...unit('web', ['web/**/*.test.ts']) },
       unit('docs', ['docs/**/*.test.ts']),
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], environment: 'node', testTimeout: 120_000, hookTimeout: 60_000 } },
+      // What must hold on a cluster: run by itself, on one that is started for it.
+      { plugins: [vue()], test: { name: 'cluster', include: ['server/cluster/*.cluster.ts'], environment: 'node', testTimeout: 90_000, hookTimeout: 120_000 } },
       // The server's tests put the drawings on paper.
       {
         plugins: [vue()],

@@ -247,9 +247,9 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
       stdio: ['ignore', 'ignore', 'inherit'],
       detached: true,
     });
-    say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
+    if (count > 0) say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
     await Promise.all(servers.map((one) => one.start()));
-    await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');
+    if (count > 0) await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');
     return { url, address: `http://${CLUSTER_ADDRESS}:${PORT}`, nodes, servers, stop };
   } catch (error) {
     await stop();

@@ -22,7 +22,13 @@ type Lease = { holder: string | null; turn: string };
  * one node. Nobody's clock is asked: a holder counts on while it lives, and one whose count stands still has died, and loses it. `waiting` is told
  * once when another has it; where it is null the work is another's who lives, it is not done here, and null is answered.
  */
-export async function whileAlone<T>(dataSource: DataSource, name: LeaseName, work: () => Promise<T>, waiting: (() => void) | null): Promise<T | null> {
+export async function whileAlone<T>(
+  dataSource: DataSource,
+  name: LeaseName,
+  work: () => Promise<T>,
+  waiting: (() => void) | null,
+  deadMs = DEAD_MS,
+): Promise<T | null> {
   const holder = uuidv7();
   const change = async (sql: string, values: unknown[]) => (await doneAgain(() => dataSource.query<{ affectedRows: number }>(sql, values))).affectedRows === 1;
   const look = async () => (await dataSource.query<Lease[]>('SELECT holder, turn FROM leases WHERE name = ?', [name]))[0]!;
@@ -37,11 +43,11 @@ export async function whileAlone<T>(dataSource: DataSource, name: LeaseName, wor
       if (waiting === null) return null;
       [seen, seenAt] = [now, performance.now()];
     }
-    if ((now.holder === null || performance.now() - seenAt > DEAD_MS) && (await takeFrom(now))) break;
+    if ((now.holder === null || performance.now() - seenAt > deadMs) && (await takeFrom(now))) break;
     if (isFirst && now.holder !== null) waiting?.();
     await pause(LOOK_MS);
   }
-  const living = setInterval(() => void change('UPDATE leases SET turn = turn + 1 WHERE name = ? AND holder = ?', [name, holder]).catch(() => {}), DEAD_MS / 5);
+  const living = setInterval(() => void change('UPDATE leases SET turn = turn + 1 WHERE name = ? AND holder = ?', [name, holder]).catch(() => {}), deadMs / 5);
   try {
     return await work();
   } finally {

@@ -1,5 +1,6 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { MINUTE_MS } from '@banter/core';
 import { CSV_TABLES, ImportAsked, KeepImport, kennelFileSchema } from '@banter/contract';
 import { Router, type Response } from 'express';
 import type { Logger } from 'pino';
@@ -15,10 +16,18 @@ import { kennelOf } from '../services/kennels.ts';
 import { idOf, parseBody, parseQuery, readJson } from './read-request.ts';
 import { scopeOf } from './scope-of.ts';
 
+/** How often files that nobody keeps are looked for, ms. */
+const SWEEP_MS = 10 * MINUTE_MS;
+
 /** The whole kennel as one open file, out and back in. */
 export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: KennelBus): Router {
   const routes = Router();
   const imports = new KennelImports(dataSource, log, (kennelId) => bus.changed(kennelId));
+  const sweeping = setInterval(
+    () => void imports.sweep().catch((error: unknown) => log.warn({ error }, 'files that nobody keeps were not forgotten')),
+    SWEEP_MS,
+  );
+  sweeping.unref();
   const schema = kennelFileSchema();
   routes.get('/kennel-file.schema.json', (_request, response) => {
     response.type('application/schema+json').json(schema);
@@ -56,11 +65,11 @@ export function kennelFileRoutes(dataSource: DataSource, log: Logger, bus: Kenne
     const view = await imports.take(scopeOf(request, dataSource), request, Number.isFinite(length) ? length : null, asked.table ?? null);
     response.status(201).json(view);
   });
-  routes.get('/imports/:id', (request, response) => {
-    response.json(imports.view(scopeOf(request, dataSource), idOf(request)));
+  routes.get('/imports/:id', async (request, response) => {
+    response.json(await imports.view(scopeOf(request, dataSource), idOf(request)));
   });
-  routes.post('/imports/:id/keep', ...readJson, (request, response) => {
-    response.json(imports.keep(scopeOf(request, dataSource), idOf(request), parseBody(KeepImport, request)));
+  routes.post('/imports/:id/keep', ...readJson, async (request, response) => {
+    response.json(await imports.keep(scopeOf(request, dataSource), idOf(request), parseBody(KeepImport, request)));
   });
   routes.post('/imports/:id/drop', async (request, response) => {
     await imports.drop(scopeOf(request, dataSource), idOf(request));

@@ -12,6 +12,7 @@ import type { KennelScope } from '../services/kennel-scope.ts';
 import { rowWords, tableToFile } from './csv-in.ts';
 import { bringIn, BrokenReference } from './bring-in.ts';
 import { importFolder } from './import-folder.ts';
+import { ImportRows } from './import-rows.ts';
 import { lookThrough } from './look-through.ts';
 import { MINUTE_MS } from '@banter/core';
 
@@ -21,9 +22,11 @@ export const FILE_LIMIT = 1024 * 1024 * 1024;
 const FORGOTTEN_MS = 60 * MINUTE_MS;
 /** Files of one kennel that are looked at at a time. */
 const MOST_JOBS = 3;
+/** How often it is told how far a file is, ms. */
+const TOLD_MS = 500;
 
-/** `folder` is null until there is one. */
-type Job = { scope: KennelScope; folder: string | null; file: string; view: KennelImport; timer: NodeJS.Timeout };
+/** A file that this server works on, or has lying here; `folder` is null until there is one. */
+type Job = { scope: KennelScope; folder: string | null; file: string; view: KennelImport };
 
 const TOO_LARGE = 'A kennel’s file is not larger than 1 GB.';
 
@@ -44,15 +47,20 @@ async function writeDown(body: Readable, file: string): Promise<number> {
   return bytes;
 }
 
-/** Files that are being brought into kennels: taken, looked through, and kept when somebody says so. They live as long as the server. */
+/**
+ * Files that are being brought into kennels: taken, looked through, and kept when somebody says so. Whichever server took a file, any may be asked
+ * how far it is, and any may keep it. One whose server has died while it worked on it has failed.
+ */
 export class KennelImports {
-  private readonly dataSource: DataSource;
   private readonly log: Logger;
+  private readonly rows: ImportRows;
+  private readonly dataSource: DataSource;
   private readonly changed: (kennelId: string) => void;
   private readonly jobs = new Map<string, Job>();
 
   constructor(dataSource: DataSource, log: Logger, changed: (kennelId: string) => void) {
     this.dataSource = dataSource;
+    this.rows = new ImportRows(dataSource);
     this.log = log;
     this.changed = changed;
   }
@@ -60,7 +68,6 @@ export class KennelImports {
   /** Takes a file as it comes and begins to look it through. Its place among the kennel's files is taken before a byte of it is read. */
   async take(scope: KennelScope, body: Readable, length: number | null, table: CsvTable | null): Promise<KennelImport> {
     if (length !== null && length > FILE_LIMIT) throw new Failure('too-large', { detail: TOO_LARGE });
-    this.makeRoom(scope.kennelId);
     const view: KennelImport = {
       id: uuidv7(),
       state: 'reading',
@@ -75,97 +82,128 @@ export class KennelImports {
       faultCount: 0,
       leftOut: [],
     };
-    const timer = setTimeout(() => void this.forget(view.id), FORGOTTEN_MS);
-    timer.unref();
-    const job: Job = { scope, folder: null, file: '', view, timer };
+    const taken = await this.rows.take(scope.kennelId, view, MOST_JOBS);
+    if (!taken) throw new Failure('too-many', { detail: 'Three files of this kennel are being worked on already; wait for one of them.' });
+    if (taken.gone !== null) await this.clear(taken.gone);
+    const job: Job = { scope, folder: null, file: '', view };
     this.jobs.set(view.id, job);
     try {
       job.folder = await importFolder();
       job.file = join(job.folder, 'kennel.json');
       const sent = table === null ? job.file : join(job.folder, 'table.csv');
       view.of = await writeDown(body, sent);
-      void this.read(job, table, sent);
+      void this.worksOn(job, () => this.read(job, table, sent));
       return view;
     } catch (error) {
-      await this.forget(view.id);
+      await this.forget(scope.kennelId, view.id);
       throw error;
     }
   }
 
-  /** Lets the oldest file of a kennel go that nobody is working on, where there are many; fails when all are busy. */
-  private makeRoom(kennelId: string): void {
-    const own = [...this.jobs.values()].filter(({ scope }) => scope.kennelId === kennelId);
-    if (own.length < MOST_JOBS) return;
-    const idle = own.find(({ view }) => view.state !== 'reading' && view.state !== 'keeping');
-    if (!idle) throw new Failure('too-many', { detail: 'Three files of this kennel are being worked on already; wait for one of them.' });
-    // Its place is free at once, its folder soon.
-    void this.forget(idle.view.id);
-  }
-
-  private async read(job: Job, table: CsvTable | null, sent: string): Promise<void> {
+  /** Works on a file, and tells how far it is until that is done. */
+  private async worksOn(job: Job, work: () => Promise<void>): Promise<void> {
+    const { scope, view } = job;
+    const tell = () => this.rows.tell(scope.kennelId, view).catch((error: unknown) => this.log.warn({ error }, 'it was not told how far a file is'));
+    const telling = setInterval(() => void tell(), TOLD_MS);
     try {
-      const rowsOf = table === null ? null : await tableToFile(job.scope, table, sent, job.file, job.view);
-      await lookThrough(job.scope, job.file, job.view);
-      if (rowsOf) job.view.faults = job.view.faults.map(({ where, message }) => ({ where: rowWords(where, rowsOf), message }));
-      job.view.state = job.view.faultCount > 0 ? 'refused' : 'ready';
-    } catch (error) {
-      this.log.error({ error }, 'a file could not be checked');
-      job.view.state = 'failed';
+      await work();
+    } finally {
+      clearInterval(telling);
+      await tell();
+      // From now on any server may be asked for it.
+      if (view.state !== 'ready') await this.clear(view.id);
     }
   }
 
-  private of(scope: KennelScope, id: string): Job {
-    const job = this.jobs.get(id);
-    if (!job || job.scope.kennelId !== scope.kennelId) throw new Failure('not-found');
-    return job;
+  private async read(job: Job, table: CsvTable | null, sent: string): Promise<void> {
+    const { scope, view } = job;
+    try {
+      const rowsOf = table === null ? null : await tableToFile(scope, table, sent, job.file, view);
+      await lookThrough(scope, job.file, view);
+      if (rowsOf) view.faults = view.faults.map(({ where, message }) => ({ where: rowWords(where, rowsOf), message }));
+      if (view.faultCount === 0) await this.rows.putFile(scope.kennelId, view.id, job.file);
+      view.state = view.faultCount > 0 ? 'refused' : 'ready';
+    } catch (error) {
+      this.log.error({ error }, 'a file could not be checked');
+      view.state = 'failed';
+    }
   }
 
-  view(scope: KennelScope, id: string): KennelImport {
-    return this.of(scope, id).view;
+  /** How far a file of a kennel is. */
+  async view({ kennelId }: KennelScope, id: string): Promise<KennelImport> {
+    const here = this.jobs.get(id);
+    if (here?.scope.kennelId === kennelId && isBusy(here.view)) return here.view;
+    const row = await this.rows.find(kennelId, id);
+    if (!row) throw new Failure('not-found');
+    if (!row.quiet || !isBusy(row.view)) return row.view;
+    const where = { where: 'file', message: 'The server that worked on it has stopped. Nothing was saved; send it again.' };
+    return { ...row.view, state: 'failed', faults: [where, ...row.view.faults], faultCount: row.view.faultCount + 1 };
   }
 
   /** Begins to keep a file that is ready; asked again, it says how far that is. */
-  keep(scope: KennelScope, id: string, choice: KeepImport): KennelImport {
-    const job = this.of(scope, id);
-    if (job.view.state !== 'ready') return job.view;
-    const records = Object.values(job.view.counts).reduce((sum, { fresh, same, other }) => sum + fresh + same + other, 0);
-    Object.assign(job.view, { state: 'keeping', done: 0, of: records });
-    void this.bring(job, scope, choice);
-    return job.view;
+  async keep(scope: KennelScope, id: string, choice: KeepImport): Promise<KennelImport> {
+    const view = await this.view(scope, id);
+    if (view.state !== 'ready') return view;
+    const records = Object.values(view.counts).reduce((sum, { fresh, same, other }) => sum + fresh + same + other, 0);
+    const keeping: KennelImport = { ...view, state: 'keeping', done: 0, of: records };
+    if (!(await this.rows.beginKeeping(scope.kennelId, keeping))) return await this.view(scope, id);
+    const here = this.jobs.get(id);
+    const job: Job = { scope, folder: here?.folder ?? null, file: here?.file ?? '', view: keeping };
+    this.jobs.set(id, job);
+    void this.worksOn(job, () => this.bring(job, choice));
+    return keeping;
   }
 
-  private async bring(job: Job, scope: KennelScope, choice: KeepImport): Promise<void> {
+  private async bring(job: Job, choice: KeepImport): Promise<void> {
+    const { scope, view } = job;
     try {
-      await bringIn(this.dataSource, scope, job.file, choice, job.view);
-      job.view.state = 'kept';
+      if (job.folder === null) {
+        job.folder = await importFolder();
+        job.file = join(job.folder, 'kennel.json');
+        await this.rows.fetchFile(scope.kennelId, view.id, job.file);
+      }
+      await bringIn(this.dataSource, scope, job.file, choice, view);
+      view.state = 'kept';
       this.changed(scope.kennelId);
     } catch (error) {
       if (!(error instanceof BrokenReference)) this.log.error({ error }, 'a file could not be brought in');
-      job.view.faults.unshift({
+      view.faults.unshift({
         where: 'file',
         message:
           error instanceof BrokenReference
             ? `Something it refers to is no longer there (${error.message}). Nothing was saved.`
             : 'It could not be saved, and nothing of it was. The fault is noted.',
       });
-      job.view.faultCount += 1;
-      job.view.state = 'failed';
+      view.faultCount += 1;
+      view.state = 'failed';
     } finally {
-      if (job.folder) await rm(job.folder, { recursive: true, force: true });
+      await this.rows.dropFile(scope.kennelId, view.id).catch(() => {});
     }
   }
 
   /** Lets a file go. */
   async drop(scope: KennelScope, id: string): Promise<void> {
-    if (this.of(scope, id).view.state === 'keeping') throw new Failure('bad-input', { detail: 'It is being saved now.' });
-    await this.forget(id);
+    if ((await this.view(scope, id)).state === 'keeping') throw new Failure('bad-input', { detail: 'It is being saved now.' });
+    await this.forget(scope.kennelId, id);
   }
 
-  private async forget(id: string): Promise<void> {
+  /** Forgets the files that nobody keeps. */
+  async sweep(): Promise<void> {
+    await this.rows.forgetOld(FORGOTTEN_MS / 1000);
+    for (const { scope, view } of [...this.jobs.values()]) if (!isBusy(view) && !(await this.rows.find(scope.kennelId, view.id))) await this.clear(view.id);
+  }
+
+  private async forget(kennelId: string, id: string): Promise<void> {
+    await this.rows.forget(kennelId, id);
+    await this.clear(id);
+  }
+
+  /** Takes away what lies of a file on this server. */
+  private async clear(id: string): Promise<void> {
     const job = this.jobs.get(id);
-    if (!job || job.view.state === 'keeping') return;
     this.jobs.delete(id);
-    clearTimeout(job.timer);
-    if (job.folder) await rm(job.folder, { recursive: true, force: true });
+    if (job?.folder) await rm(job.folder, { recursive: true, force: true });
   }
 }
+
+const isBusy = ({ state }: KennelImport): boolean => state === 'reading' || state === 'keeping';
