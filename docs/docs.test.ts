@@ -34,7 +34,8 @@ describe('the documents', () => {
         .flatMap((path) => [...text(path).matchAll(/env\.([A-Z_]+)/g)].map((match) => match[1]!)),
     );
     // Set by the scripts for one another, or the machine's own.
-    for (const inner of ['PATH', 'NODE_ENV', 'BANTER_ENDS_WITH_STDIN', 'BANTER_URL', 'BANTER_AGAIN']) read.delete(inner);
+    for (const inner of ['PATH', 'NODE_ENV', 'BANTER_ENDS_WITH_STDIN', 'BANTER_URL', 'BANTER_AGAIN', 'BANTER_CLUSTER_NODES', 'BANTER_ROUNDS'])
+      read.delete(inner);
     for (const variable of read) expect(readme).toContain(`\`${variable}\``);
     const { scripts } = JSON.parse(text('package.json')) as { scripts: Record<string, string> };
     for (const [, command] of readme.matchAll(/`npm run ([\w-]+)`/g)) expect(Object.keys(scripts)).toContain(command);

@@ -17,12 +17,14 @@ import { answersTo, contentPolicy, knowsRoles, LOOPBACK_NAMES, sameOriginOnly, s
 import { kennelFileRoutes } from './http/kennel-file-routes.ts';
 import { sessionCookieFirst } from './http/known-devices.ts';
 import { makeLimits } from './http/limits.ts';
+import { metricsRoutes } from './http/metrics.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { pages } from './http/pages.ts';
 import { peopleRoutes } from './http/people-routes.ts';
 import { photoRoutes } from './http/photo-routes.ts';
 import { readyRoutes } from './http/ready-routes.ts';
 import { recordRoutes } from './http/record-routes.ts';
+import { requestIds } from './http/request-ids.ts';
 import { tellsChanges, todayRoutes } from './http/today-routes.ts';
 import { KennelBus } from './services/kennel-bus.ts';
 import { Serving } from './services/serving.ts';
@@ -54,6 +56,8 @@ export type AppOptions = {
   /** What tells its screens of changes, and whether it is about to stop; of its own unless several things share them. */
   bus?: KennelBus;
   serving?: Serving;
+  /** Whether `/api/metrics` is answered: to whoever reaches it. */
+  metrics?: boolean;
   /** Names it answers to beside those of this machine. */
   hosts?: readonly string[];
 };
@@ -76,6 +80,8 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     if (serving.isDraining) response.set('Connection', 'close');
     next();
   });
+  app.use('/api', requestIds);
+  if (options.metrics) app.use('/api', metricsRoutes());
   app.use('/api', readyRoutes(dataSource, serving));
   const sessions = new SessionStore(dataSource);
   const tries = new Tries(dataSource);

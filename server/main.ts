@@ -86,6 +86,7 @@ const app = makeApp({
   calculations,
   serving,
   bus,
+  metrics: env.BANTER_METRICS === 'on',
   sessionSecret: env.BANTER_SECRET,
   version,
   demo,

@@ -29,9 +29,10 @@ function codeOf(error: unknown): ProblemCode | null {
 /** The one place where failures become answers: known ones from the catalogue, unknown ones logged and hidden. */
 export function answerProblems(log: Logger): ErrorRequestHandler {
   return (error, request, response, _next) => {
+    const about = { error: error as unknown, path: pathShape(request.path), request: response.locals.requestId as unknown };
     if (response.headersSent) {
       // Half an answer must not look like a whole one.
-      log.warn({ error, path: pathShape(request.path) }, 'an answer was broken off');
+      log.warn(about, 'an answer was broken off');
       response.destroy();
       return;
     }
@@ -45,11 +46,11 @@ export function answerProblems(log: Logger): ErrorRequestHandler {
       return;
     }
     if (isDatabaseAway(error)) {
-      log.warn({ error, path: pathShape(request.path) }, 'the database is away');
+      log.warn(about, 'the database is away');
       sendProblem(response, 'database-away');
       return;
     }
-    log.error({ error, path: pathShape(request.path) }, 'unexpected failure');
+    log.error(about, 'unexpected failure');
     sendProblem(response, 'unexpected');
   };
 }

@@ -160,3 +160,19 @@ describe('the log that nobody edits', () => {
     await expect(banter.dataSource.query("UPDATE deeds SET label = 'another' WHERE kennelId IS NOT NULL")).rejects.toThrow('What was done stays written.');
   });
 });
+
+describe('what an operator sees', () => {
+  it('is one id a request, a balancer’s where it gave one, and metrics where they were asked for, without any id', async () => {
+    const app = banter.besides({ metrics: true });
+    const agent = await newKennel(app);
+    const dog = await newDog(agent);
+    const own = await agent.get(`/api/dogs/${dog}`);
+    expect(own.headers['x-request-id']).toMatch(/^[\w-]{36}$/);
+    expect((await agent.get(`/api/dogs/${dog}`).set('X-Request-Id', 'balancer-17-a')).headers['x-request-id']).toBe('balancer-17-a');
+    expect((await agent.get(`/api/dogs/${dog}`).set('X-Request-Id', 'a "quoted" one')).headers['x-request-id']).toMatch(/^[\w-]{36}$/);
+    const { text } = await supertest(app).get('/api/metrics');
+    expect(text).toMatch(/^banter_request_seconds_count\{method="GET",path="\/dogs\/:id",status="200"\} 3$/m);
+    expect(text).not.toContain(dog);
+    expect((await supertest(banter.app).get('/api/metrics')).status).toBe(401);
+  });
+});
