@@ -18,6 +18,17 @@ const WRITERS = 12;
 const AGAIN_MS = 150;
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
+/** What became of one request: its status, or why there was no answer. */
+async function keep(url, cookie, body) {
+  try {
+    const answer = await fetch(url, { method: 'PUT', headers: { cookie, 'content-type': 'application/json' }, body, signal: AbortSignal.timeout(15_000) });
+    await answer.arrayBuffer();
+    return answer.status;
+  } catch (error) {
+    return error.cause?.code ?? error.name;
+  }
+}
+
 /** Phones that keep places, each one after another, and ask again with the same id until it is acknowledged. */
 function load(address, cookie, uuidv7) {
   const acknowledged = [];
@@ -32,15 +43,7 @@ function load(address, cookie, uuidv7) {
       const body = JSON.stringify({ name: `Field ${number}.${count}`, collars: {}, checkedBy: '', checkedOn: null, source: '', retiredAt: null });
       const begun = performance.now();
       for (;;) {
-        const status = await fetch(`${address}/api/places/${id}`, {
-          method: 'PUT',
-          headers: { cookie, 'content-type': 'application/json' },
-          body,
-          signal: AbortSignal.timeout(15_000),
-        }).then(
-          async (answer) => (await answer.arrayBuffer(), answer.status),
-          (error) => error.cause?.code ?? error.name,
-        );
+        const status = await keep(`${address}/api/places/${id}`, cookie, body);
         if (status === 201 || status === 200) break;
         refusals.push(status);
         await pause(AGAIN_MS);

@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 /** `npm run cluster:test [ROUNDS]`: what must hold on a cluster, tried on one that is started for it and thrown away: two servers on two nodes. */
 import { randomBytes } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawn } from 'node:child_process';
@@ -9,7 +9,7 @@ import { clusterPackages, startCluster } from './lib/cluster.mjs';
 import { ensurePackages } from './lib/debian-packages.mjs';
 import { ensureNpmPackages } from './lib/npm-packages.mjs';
 import { projectDir } from './lib/places.mjs';
-import { run } from './lib/say.mjs';
+import { run, say } from './lib/say.mjs';
 import { ensureWebBuild } from './lib/web-build.mjs';
 
 await run(async () => {
@@ -29,7 +29,16 @@ await run(async () => {
       stdio: 'inherit',
       env: { ...process.env, BANTER_CLUSTER_NODES: nodes.join(' '), ...(process.argv[2] ? { BANTER_ROUNDS: process.argv[2] } : {}) },
     });
-    return await new Promise((resolve) => tests.on('exit', (code) => resolve(code ?? 1)));
+    const code = await new Promise((resolve) => tests.on('exit', (status) => resolve(status ?? 1)));
+    // What nodes said of each other explains most of what goes wrong between them.
+    if (code !== 0)
+      for (const { number, errorLog } of cluster.nodes)
+        for (const line of readFileSync(errorLog, 'utf8')
+          .split('\n')
+          .filter((one) => /ERROR|non-Primary|suspect|declaring|Server status change/.test(one))
+          .slice(-20))
+          say(`node ${number}: ${line}`);
+    return code;
   } finally {
     await cluster.stop();
     rmSync(dir, { recursive: true, force: true });

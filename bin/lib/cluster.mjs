@@ -32,6 +32,22 @@ export const clusterPackages = {
   ss: 'iproute2',
 };
 
+/** Stops what an earlier start that was killed left behind: the process that its file names, where it works on this folder still. */
+async function stopLeftOver(pidFile, folder) {
+  if (!existsSync(pidFile)) return;
+  const pid = Number(readFileSync(pidFile, 'utf8'));
+  const isOurs = () => {
+    try {
+      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(folder);
+    } catch {
+      return false;
+    }
+  };
+  if (pid && isOurs()) process.kill(pid, 'SIGTERM');
+  for (let waited = 0; waited < 600 && isOurs(); waited += 1) await pause(100);
+  rmSync(pidFile, { force: true });
+}
+
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const ended = (child) => child === null || child.exitCode !== null || child.signalCode !== null;
 async function stopChild(child, signal = 'SIGTERM') {
@@ -156,11 +172,13 @@ class AppServer {
   async start({ root = projectDir } = {}) {
     this.child = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'main.ts')], {
       cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
+      // It ends when this pipe does, so that a killed start leaves nothing serving behind.
+      stdio: ['pipe', 'ignore', 'inherit'],
       detached: true,
-      env: { ...this.env, BANTER_HOST: this.address, PORT: String(PORT) },
+      env: { ...this.env, BANTER_ENDS_WITH_STDIN: 'yes', BANTER_HOST: this.address, PORT: String(PORT) },
     });
     const { child } = this;
+    child.stdin.on('error', () => {});
     for (;;) {
       if (ended(child)) throw new Refusal(`server ${this.number} did not come up`);
       const isReady = await fetch(`http://${this.address}:${PORT}/api/ready`).then(
@@ -226,6 +244,7 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
     rmSync(socketDir, { recursive: true, force: true });
   };
   try {
+    for (const { databaseDir } of nodes) await stopLeftOver(`${databaseDir}.pid`, `--datadir=${databaseDir}`);
     const known = await firstOf(nodes);
     const first = known ?? nodes[0];
     if (!known) await first.create();
@@ -243,10 +262,13 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
       say(`Node ${node.number} joins …`);
       await node.start();
     }
-    balancer = spawn(which('haproxy') ?? 'haproxy', ['-db', '-q', '-C', deployDir, '-f', 'haproxy.cfg'], {
+    const balancerPid = join(dir, 'haproxy.pid');
+    await stopLeftOver(balancerPid, balancerPid);
+    balancer = spawn(which('haproxy') ?? 'haproxy', ['-db', '-q', '-p', balancerPid, '-C', deployDir, '-f', 'haproxy.cfg'], {
       stdio: ['ignore', 'ignore', 'inherit'],
       detached: true,
     });
+    if (balancer.pid) writeFileSync(balancerPid, String(balancer.pid));
     if (count > 0) say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
     await Promise.all(servers.map((one) => one.start()));
     if (count > 0) await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');

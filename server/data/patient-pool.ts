@@ -38,6 +38,22 @@ function giveUpSilence(connection: PoolConnection, statementMs: number): void {
   });
 }
 
+/** A node of a cluster that has lost the others, or is about to stop, takes nothing; asked by another line, one that does may answer. Source: MariaDB error codes. */
+const NODE_IS_OUT = new Set([1047, 1053]);
+
+/** A connection to a node that takes nothing is given up, so that the same again is asked of another. */
+function leaveNodeThatIsOut(connection: PoolConnection): void {
+  const query = connection.query.bind(connection) as (...given: unknown[]) => unknown;
+  connection.query = ((...given: unknown[]) => {
+    const done = given.at(-1);
+    if (typeof done !== 'function') return query(...given);
+    return query(...given.slice(0, -1), (error: { errno?: number } | null, ...rest: unknown[]) => {
+      if (error && NODE_IS_OUT.has(error.errno ?? 0)) connection.destroy();
+      (done as (...told: unknown[]) => void)(error, ...rest);
+    });
+  }) as typeof connection.query;
+}
+
 /** What the database itself goes by on each connection: it gives up a statement or a wait for a lock before whoever waits for it does. */
 const limitsOf = (statementMs: number) =>
   `SET SESSION innodb_lock_wait_timeout = ${seconds(statementMs * 0.7)}, max_statement_time = ${seconds(statementMs * 0.9)}`;
@@ -50,6 +66,7 @@ export function patientDriver({ statementMs, connectionMs }: Patience): typeof m
       const pool = mysql.createPool(options as PoolOptions);
       pool.on('connection', (connection: PoolConnection) => {
         giveUpSilence(connection, statementMs);
+        leaveNodeThatIsOut(connection);
         connection.query(limitsOf(statementMs), () => {});
       });
       const getConnection = pool.getConnection.bind(pool) as Pool['getConnection'];

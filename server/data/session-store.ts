@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Role } from '@banter/contract';
 import session, { type SessionData } from 'express-session';
 import { In, LessThan, MoreThan, type DataSource } from 'typeorm';
+import { doneAgain } from './done-again.ts';
 import { SessionEntity, type SessionRow } from './entities/session.ts';
 import { DAY_MS } from '@banter/core';
 
@@ -29,7 +30,7 @@ export class SessionStore extends session.Store {
   }
 
   override get(id: string, done: (error: unknown, data?: SessionData | null) => void): void {
-    this.rows.findOneBy({ idHash: hashOf(id) }).then((row) => {
+    doneAgain(() => this.rows.findOneBy({ idHash: hashOf(id) })).then((row) => {
       done(null, row && row.expiresAt.getTime() > Date.now() && !isOver(row.data) ? (row.data as unknown as SessionData) : null);
     }, done);
   }
@@ -37,18 +38,22 @@ export class SessionStore extends session.Store {
   override set(id: string, data: SessionData, done: (error?: unknown) => void = () => {}): void {
     const expiresAt = new Date(Date.now() + SESSION_MS);
     const row = { idHash: hashOf(id), kennelId: data.kennelId ?? null, personId: data.personId ?? null, data: data as unknown as object, expiresAt };
-    this.rows.upsert(row, ['idHash']).then(() => done(), done);
+    doneAgain(() => this.rows.upsert(row, ['idHash'])).then(() => done(), done);
   }
 
   override touch(id: string, _data: SessionData, done: (error?: unknown) => void = () => {}): void {
     // Once a day is enough to keep a used session alive; a write per request is not needed for that.
     const expiresAt = new Date(Date.now() + SESSION_MS);
     const renewBefore = new Date(expiresAt.getTime() - DAY_MS);
-    this.rows.update({ idHash: hashOf(id), expiresAt: LessThan(renewBefore) }, { expiresAt }).then(() => done(), done);
+    // One that could not be kept alive now is by its next use.
+    doneAgain(() => this.rows.update({ idHash: hashOf(id), expiresAt: LessThan(renewBefore) }, { expiresAt })).then(
+      () => done(),
+      () => done(),
+    );
   }
 
   override destroy(id: string, done: (error?: unknown) => void = () => {}): void {
-    this.rows.delete({ idHash: hashOf(id) }).then(() => done(), done);
+    doneAgain(() => this.rows.delete({ idHash: hashOf(id) })).then(() => done(), done);
   }
 
   /** The sign-ins of a person, the latest used first. `idHash` names a row and signs nobody in. */
