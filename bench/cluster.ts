@@ -18,6 +18,8 @@ import { startMariadb } from '../bin/lib/mariadb.mjs';
 
 const SECONDS = Number(process.argv[2] ?? 15);
 const CONNECTIONS = 8;
+/** Taps of one session. */
+const TAPS = 12;
 const KENNELS = 1000;
 const PORT = 8177;
 
@@ -33,15 +35,25 @@ async function mixture(address: string): Promise<Measured> {
   const cookie = cookieOf(await fetch(`${address}/api/sign-in/demo`, { method: 'POST' }));
   const dogs = ((await (await fetch(`${address}/api/dogs?search=bramble`, { headers: { cookie } })).json()) as { rows: { id: string }[] }).rows;
   const dog = dogs[0]!.id;
+  const all = ((await (await fetch(`${address}/api/dogs`, { headers: { cookie } })).json()) as { rows: { id: string }[] }).rows;
   const json = { 'content-type': 'application/json', cookie };
   const me = ((await (await fetch(`${address}/api/doorstep`, { headers: { cookie } })).json()) as { me: { person: { id: string } } }).me;
-  const begun = () => {
-    const [id, sessionId] = [uuidv7(), uuidv7()];
-    const happenings = [{ id, sessionId, at: new Date().toISOString(), event: 'begin', dogId: dog, setting: 'yard', handlerId: me.person.id, purpose: 'work' }];
-    return JSON.stringify({ source: 'hand', phone: 'bench', sentAt: new Date().toISOString(), clock: null, happenings });
+  /** Sessions of all dogs in turns, a tap a request: it begins, is rewarded, and ends. */
+  let taps = 0;
+  let sessionId = '';
+  const tapped = () => {
+    const at = new Date().toISOString();
+    const place = taps % TAPS;
+    if (place === 0) sessionId = uuidv7();
+    const what =
+      place === 0
+        ? { event: 'begin', dogId: all[Math.floor(taps / TAPS) % all.length]!.id, setting: 'yard', handlerId: me.person.id, purpose: 'work' }
+        : { event: place === TAPS - 1 ? 'end' : 'reward' };
+    taps += 1;
+    return JSON.stringify({ source: 'hand', phone: 'bench', sentAt: at, clock: null, happenings: [{ id: uuidv7(), sessionId, at, ...what }] });
   };
   const look = (path: string): autocannon.Request => ({ method: 'GET', path, headers: { cookie } });
-  const tap: autocannon.Request = { method: 'POST', path: '/api/happenings', headers: json, setupRequest: (request) => ({ ...request, body: begun() }) };
+  const tap: autocannon.Request = { method: 'POST', path: '/api/happenings', headers: json, setupRequest: (request) => ({ ...request, body: tapped() }) };
   const place = JSON.stringify({ name: 'Field', collars: {}, checkedBy: '', checkedOn: null, source: '', retiredAt: null });
   const keep: autocannon.Request = { method: 'PUT', headers: json, body: place, setupRequest: (request) => ({ ...request, path: `/api/places/${uuidv7()}` }) };
   const requests = [
@@ -64,6 +76,7 @@ async function mixture(address: string): Promise<Measured> {
 /** A thousand kennels beside the demo, each with as many rows as the demo's dogs, places and collars are. */
 async function moreKennels(url: string): Promise<void> {
   const connection = await mysql.createConnection(url);
+  await connection.query('SET SESSION foreign_key_checks = 0');
   for (let kennel = 1; kennel < KENNELS; kennel += 1) {
     const id = uuidv7();
     const [columns] = await connection.query(
@@ -78,7 +91,7 @@ async function moreKennels(url: string): Promise<void> {
       await connection.query(
         `INSERT INTO \`${table}\` (${fields.map((name) => `\`${name}\``).join(', ')})
          SELECT ${fields.map((name) => (name === 'kennelId' ? connection.escape(id) : name === 'email' ? 'NULL' : `\`${name}\``)).join(', ')} FROM \`${table}\`
-          WHERE kennelId = (SELECT id FROM kennels WHERE demo) LIMIT 200`,
+          WHERE kennelId = (SELECT id FROM kennels WHERE demo) LIMIT 60`,
       );
     }
   }

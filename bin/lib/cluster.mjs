@@ -49,6 +49,11 @@ async function stopLeftOver(pidFile, folder) {
 }
 
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+const isReady = (address) =>
+  fetch(`${address}/api/ready`).then(
+    (answer) => answer.ok,
+    () => false,
+  );
 const ended = (child) => child === null || child.exitCode !== null || child.signalCode !== null;
 async function stopChild(child, signal = 'SIGTERM') {
   if (ended(child)) return;
@@ -181,11 +186,7 @@ class AppServer {
     child.stdin.on('error', () => {});
     for (;;) {
       if (ended(child)) throw new Refusal(`server ${this.number} did not come up`);
-      const isReady = await fetch(`http://${this.address}:${PORT}/api/ready`).then(
-        (answer) => answer.ok,
-        () => false,
-      );
-      if (isReady) return;
+      if (await isReady(`http://${this.address}:${PORT}`)) return;
       await pause(100);
     }
   }
@@ -271,8 +272,11 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
     if (balancer.pid) writeFileSync(balancerPid, String(balancer.pid));
     if (count > 0) say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
     await Promise.all(servers.map((one) => one.start()));
+    const address = `http://${CLUSTER_ADDRESS}:${PORT}`;
+    // The balancer has to have seen them, too.
+    while (count > 0 && !(await isReady(address))) await pause(100);
     if (count > 0) await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');
-    return { url, address: `http://${CLUSTER_ADDRESS}:${PORT}`, nodes, servers, stop };
+    return { url, address, nodes, servers, stop };
   } catch (error) {
     await stop();
     throw error;
