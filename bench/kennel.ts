@@ -18,7 +18,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { startMariadb } from '../bin/lib/mariadb.mjs';
 import { makeApp } from '../server/app.ts';
 import { CalculationPool } from '../server/calculations/calculation-pool.ts';
-import { makeDataSource } from '../server/data/data-source.ts';
+import { makeDataSource, migrate } from '../server/data/data-source.ts';
 import { seedDemo } from '../server/demo/seed-demo.ts';
 import { timesOfBoth } from './measure.ts';
 
@@ -30,7 +30,7 @@ const scratch = mkdtempSync(join(tmpdir(), 'banter-bench-'));
 const database = await startMariadb({ dir: scratch, password: 'throwaway', testSchemas: true });
 const dataSource = makeDataSource(database.url);
 await dataSource.initialize();
-await dataSource.runMigrations();
+await migrate(database.url);
 await seedDemo(dataSource, new Date());
 const calculations = new CalculationPool();
 const app = makeApp({

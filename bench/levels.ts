@@ -26,7 +26,7 @@ import { chromium } from 'playwright';
 import { startMariadb } from '../bin/lib/mariadb.mjs';
 import { CalculationPool } from '../server/calculations/calculation-pool.ts';
 import { makeApp } from '../server/app.ts';
-import { makeDataSource } from '../server/data/data-source.ts';
+import { makeDataSource, migrate } from '../server/data/data-source.ts';
 import { seedDemo } from '../server/demo/seed-demo.ts';
 import { KennelScope } from '../server/services/kennel-scope.ts';
 import { calendarPage } from '../server/services/calendar.ts';
@@ -137,7 +137,7 @@ const scratch = mkdtempSync(join(tmpdir(), 'banter-bench-'));
 const database = await startMariadb({ dir: scratch, password: 'throwaway', testSchemas: true });
 const dataSource = makeDataSource(database.url);
 await dataSource.initialize();
-await dataSource.runMigrations();
+await migrate(database.url);
 await seedDemo(dataSource, new Date());
 try {
   const [person] = (await dataSource.query("SELECT id, kennelId FROM people WHERE name = 'Wenna Sedge'")) as { id: string; kennelId: string }[];

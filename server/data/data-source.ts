@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { DataSource } from 'typeorm';
 import { DeedEntity } from './entities/deed.ts';
 import { FieldSessionEntity, PressEntity } from './entities/field-log.ts';
@@ -10,6 +11,16 @@ import { patientDriver, type Patience } from './patient-pool.ts';
 import { ScopedWrites } from './scoped-writes.ts';
 
 /**
+ * An address without what stands behind its question mark, and the line that this asks for: with `?ssl-ca=FILE` it is sealed, and held with nobody whom
+ * the authority in that file has not signed.
+ */
+function lineOf(address: string): { url: string; ssl?: { ca: string } } {
+  const [url, asked] = address.split('?', 2) as [string, string | undefined];
+  const authority = new URLSearchParams(asked).get('ssl-ca');
+  return authority === null ? { url } : { url, ssl: { ca: readFileSync(authority, 'utf8') } };
+}
+
+/**
  * The connection to MariaDB at a `mysql://` address; times are UTC. Not yet opened. Whoever serves has no more than its patience;
  * without one it waits as long as it takes, as the steps of the database do.
  */
@@ -17,7 +28,7 @@ export function makeDataSource(url: string, patience: Patience | null = null): D
   return new DataSource({
     type: 'mariadb',
     ...(patience ? { driver: patientDriver(patience), subscribers: [ScopedWrites] } : {}),
-    url,
+    ...lineOf(url),
     timezone: 'Z',
     dateStrings: ['DATE'],
     charset: 'utf8mb4_unicode_ci',

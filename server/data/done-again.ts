@@ -4,6 +4,8 @@ import { isDatabaseAway, isUndoneForAnother } from './database-away.ts';
 /** How often a transaction that the database undid for another's sake is done in all, and one that it was away for. */
 const MOST_TRIES = 12;
 const MOST_TRIES_AWAY = 4;
+/** Whoever waits has waited long enough when it hung: after so long it is tried once more at most, ms. */
+const SOON_MS = 2_000;
 /** Between two tries, ms, and longer with each, up to a longest. */
 const PAUSE_MS = 25;
 const LONGEST_PAUSE_MS = 400;
@@ -15,11 +17,13 @@ const LONGEST_PAUSE_MS = 400;
  * again: an inner one lies in what was undone.
  */
 export async function doneAgain<T>(whole: () => Promise<T>): Promise<T> {
+  const begun = performance.now();
   for (let tries = 1; ; tries += 1) {
     try {
       return await whole();
     } catch (error) {
-      const most = isUndoneForAnother(error) ? MOST_TRIES : isDatabaseAway(error) ? MOST_TRIES_AWAY : 1;
+      const mostAway = performance.now() - begun < SOON_MS ? MOST_TRIES_AWAY : 2;
+      const most = isUndoneForAnother(error) ? MOST_TRIES : isDatabaseAway(error) ? mostAway : 1;
       if (tries >= most) throw error;
       // By chance, so that two that met do not meet again.
       await pause(Math.min(LONGEST_PAUSE_MS, tries * PAUSE_MS) * (0.5 + Math.random()));

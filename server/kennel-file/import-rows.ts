@@ -9,6 +9,8 @@ import { hold } from '../data/hold.ts';
 const PART_BYTES = 1024 * 1024;
 /** A server that said nothing of a file it works on for so long has died, s. Far longer than clocks of nodes are apart. */
 const DEAD_SECONDS = 600;
+/** What is held while places of a kennel's files are counted: not the kennel, which a file that is being brought in holds for as long as that takes. */
+const PLACES = '00000000-0000-0000-0000-000000000001';
 const BUSY = "('reading', 'keeping')";
 
 type ImportRow = { id: string; state: KennelImport['state']; view: KennelImport; quiet: boolean };
@@ -21,7 +23,7 @@ export class ImportRows {
   async take(kennelId: string, view: KennelImport, most: number): Promise<{ gone: string | null } | null> {
     return await doneAgain(() =>
       this.dataSource.transaction('READ COMMITTED', async (manager) => {
-        await hold(manager, kennelId, [kennelId]);
+        await hold(manager, kennelId, [PLACES]);
         const rows = await manager.query<{ id: string; busy: string }[]>(
           `SELECT id, state IN ${BUSY} AND seenAt > DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ${DEAD_SECONDS} SECOND) AS busy FROM imports WHERE kennelId = ? ORDER BY id`,
           [kennelId],

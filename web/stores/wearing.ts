@@ -1,14 +1,17 @@
-import { WearingPage, type WearingNow } from '@banter/contract';
+import { WEAR_HAPPENINGS, WearingPage, type HappeningName, type WearingNow } from '@banter/contract';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { send } from '../api/request.ts';
+import { happeningsOf } from '../outbox/outbox-entry.ts';
 import { useOffline } from './offline.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 
 /** How often it is looked for, ms. */
 const LOOK_AGAIN_MS = 60_000;
+
+const isOfWear = (event: HappeningName): boolean => (WEAR_HAPPENINGS as readonly HappeningName[]).includes(event);
 
 /** What is on which dog of the kennel now, and what is wrong with that; kept fresh on every screen while somebody is signed in. */
 export const useWearing = defineStore('wearing', () => {
@@ -31,6 +34,17 @@ export const useWearing = defineStore('wearing', () => {
     if (!document.hidden) void look();
   }, LOOK_AGAIN_MS);
   watch(() => session.me?.person.id, look, { immediate: true });
+  /** How much of what was put on, moved and taken off here the kennel has by now: also what was sent from another screen than the one it was told on. */
+  const keptOfWear = computed(
+    () =>
+      outbox.entries
+        .filter(({ status }) => status === 'kept')
+        .flatMap(happeningsOf)
+        .filter(({ event }) => isOfWear(event)).length,
+  );
+  watch(keptOfWear, (now, before) => {
+    if (now > before) void look();
+  });
   /** What was taken off or moved here is so, also before the kennel has heard of it. */
   const wearing = computed(() => {
     const undone = new Set(outbox.told.flatMap((one) => (one.event === 'void' ? [one.eventId] : [])));
