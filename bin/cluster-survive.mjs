@@ -116,6 +116,7 @@ await run(async () => {
     const STEPS = [
       ['a node that is written to, killed', async (one = nodes[0]) => (await one.kill(), await pause(12_000), one), (one) => one.start()],
       ['a node that stands by, killed', async (one = nodes[2]) => (await one.kill(), await pause(6000), one), (one) => one.start()],
+      ['a node that is written to, hanging', async (one = nodes[0]) => (one.hang(), await pause(15_000), one), (one) => one.goOn()],
       ['a node, stopped in order', async (one = nodes[1]) => (await one.stop(), await pause(4000), one), (one) => one.start()],
       ['a server, killed', async (one = servers[0]) => (await one.kill(), await pause(4000), one), (one) => one.start()],
       ['a server, stopped in order', async (one = servers[1]) => (await one.drain(), await pause(2000), one), (one) => one.start()],

@@ -163,6 +163,16 @@ class Node {
   stop() {
     return stopChild(this.child);
   }
+
+  /** It answers nobody, and its connections stay open: as one whose network is gone looks to the others. */
+  hang() {
+    this.child.kill('SIGSTOP');
+  }
+  /** It goes on where it was, and is given what it missed. */
+  async goOn() {
+    this.child.kill('SIGCONT');
+    for (let waited = 0; waited < JOIN_SECONDS * 5 && !(await this.isInStep()); waited += 1) await pause(200);
+  }
 }
 
 /** One of Banter's servers. */
