@@ -96,6 +96,12 @@ describe('several servers on one database', () => {
     expect((await agent.get('/api/dogs')).body.rows.map(({ name }: { name: string }) => name)).toEqual(['Yarrow']);
     const deeds = (await agent.get('/api/deeds')).body.deeds as { act: string }[];
     expect(deeds.filter(({ act }) => act === 'brought')).toHaveLength(1);
+    // A server that dies before it has told so changes nothing of that.
+    await banter.dataSource.query(
+      "UPDATE imports SET view = REPLACE(view, '\"kept\"', '\"keeping\"'), seenAt = '2026-01-01' WHERE kennelId IS NOT NULL AND id = ?",
+      [id],
+    );
+    expect([await state(agent), await state(elsewhere)]).toEqual(['kept', 'kept']);
     // Nothing of the file stays in the database.
     expect(await banter.dataSource.query('SELECT part FROM import_parts WHERE importId = ?', [id])).toEqual([]);
   });

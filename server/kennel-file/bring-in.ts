@@ -102,6 +102,8 @@ export async function bringIn(dataSource: DataSource, who: KennelScope, file: st
     await referencesHold(scope);
     await writeDeed(scope, { act: 'brought', kind: 'kennel', label: job.kennelName, about: { count: brought } });
     await runner.query('SET SESSION foreign_key_checks = 1');
+    // That it is kept is kept with it: whoever asks later goes by nothing else.
+    await runner.query("UPDATE imports SET state = 'kept' WHERE kennelId = ? AND id = ?", [scope.kennelId, job.id]);
     await runner.commitTransaction();
   } finally {
     // What is being written still would else be written after the rest was undone, and stay.

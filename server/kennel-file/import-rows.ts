@@ -13,7 +13,8 @@ const DEAD_SECONDS = 600;
 const PLACES = '00000000-0000-0000-0000-000000000001';
 const BUSY = "('reading', 'keeping')";
 
-type ImportRow = { id: string; state: KennelImport['state']; view: KennelImport; quiet: boolean };
+/** How far a file is, and whether nobody has said so for too long. */
+type ImportRow = { view: KennelImport; quiet: boolean };
 
 /** Files that are being brought in, as all servers on the database know them: how far each is, and the file of one that is ready. */
 export class ImportRows {
@@ -47,13 +48,13 @@ export class ImportRows {
       `SELECT state, view, seenAt < DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ${DEAD_SECONDS} SECOND) AS quiet FROM imports WHERE kennelId = ? AND id = ?`,
       [kennelId, id],
     );
-    return row ? { id, state: row.state, view: JSON.parse(row.view) as KennelImport, quiet: Number(row.quiet) === 1 } : null;
+    return row ? { view: { ...(JSON.parse(row.view) as KennelImport), state: row.state }, quiet: Number(row.quiet) === 1 } : null;
   }
 
-  /** Tells how far a file is. */
+  /** Tells how far a file is. One that is kept is so with its rows, and is never told to be anything else. */
   async tell(kennelId: string, view: KennelImport): Promise<void> {
     await doneAgain(() =>
-      this.dataSource.query('UPDATE imports SET state = ?, view = ?, seenAt = UTC_TIMESTAMP(3) WHERE kennelId = ? AND id = ?', [
+      this.dataSource.query("UPDATE imports SET state = IF(state = 'kept', state, ?), view = ?, seenAt = UTC_TIMESTAMP(3) WHERE kennelId = ? AND id = ?", [
         view.state,
         JSON.stringify(view),
         kennelId,
@@ -112,7 +113,7 @@ export class ImportRows {
     await by.query('DELETE FROM imports WHERE kennelId = ? AND id = ?', [kennelId, id]);
   }
 
-  /** Forgets what nobody has kept or looked after for so long, of every kennel; answers which. */
+  /** Forgets what nobody has kept or looked after for so long, of every kennel. */
   async forgetOld(seconds: number): Promise<void> {
     const rows = await this.dataSource.query<{ kennelId: string; id: string }[]>(
       'SELECT kennelId, id FROM imports WHERE seenAt < DATE_SUB(UTC_TIMESTAMP(3), INTERVAL ? SECOND)',

@@ -122,6 +122,8 @@ export class KennelImports {
       await lookThrough(scope, job.file, view);
       if (rowsOf) view.faults = view.faults.map(({ where, message }) => ({ where: rowWords(where, rowsOf), message }));
       if (view.faultCount === 0) await this.rows.putFile(scope.kennelId, view.id, job.file);
+      // Let go of meanwhile, nothing of it stays.
+      if (!(await this.rows.find(scope.kennelId, view.id))) await this.rows.dropFile(scope.kennelId, view.id);
       view.state = view.faultCount > 0 ? 'refused' : 'ready';
     } catch (error) {
       this.log.error({ error }, 'a file could not be checked');
@@ -166,6 +168,13 @@ export class KennelImports {
       view.state = 'kept';
       this.changed(scope.kennelId);
     } catch (error) {
+      // The answer to the last word may have been lost, and not the word.
+      const row = await this.rows.find(scope.kennelId, view.id).catch(() => null);
+      if (row?.view.state === 'kept') {
+        view.state = 'kept';
+        this.changed(scope.kennelId);
+        return;
+      }
       if (!(error instanceof BrokenReference)) this.log.error({ error }, 'a file could not be brought in');
       view.faults.unshift({
         where: 'file',
