@@ -13,7 +13,7 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: process.env.BANTER_TEST_REPORT ?? 'test-results/browser.json' }]],
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
+    baseURL: process.env.BANTER_TEST_ADDRESS ?? `http://127.0.0.1:${port}`,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     actionTimeout: 120_000,

@@ -11,8 +11,9 @@ import { join } from 'node:path';
 import autocannon from 'autocannon';
 import mysql from 'mysql2/promise';
 import { v7 as uuidv7 } from 'uuid';
+import { lineOf } from '../server/data/data-source.ts';
 // @ts-expect-error — plain JavaScript that runs before anything is installed
-import { startCluster } from '../bin/lib/cluster.mjs';
+import { CLUSTER_ADDRESS, startCluster } from '../bin/lib/cluster.mjs';
 // @ts-expect-error — plain JavaScript that runs before anything is installed
 import { startMariadb } from '../bin/lib/mariadb.mjs';
 
@@ -75,7 +76,8 @@ async function mixture(address: string): Promise<Measured> {
 
 /** A thousand kennels beside the demo, each with as many rows as the demo's dogs, places and collars are. */
 async function moreKennels(url: string): Promise<void> {
-  const connection = await mysql.createConnection(url);
+  const { url: uri, ssl } = lineOf(url);
+  const connection = await mysql.createConnection({ uri, ...(ssl ? { ssl } : {}) });
   await connection.query('SET SESSION foreign_key_checks = 0');
   for (let kennel = 1; kennel < KENNELS; kennel += 1) {
     const id = uuidv7();
@@ -131,7 +133,7 @@ for (const servers of [1, 2]) {
   try {
     tell(`three nodes, ${servers === 1 ? 'one server' : 'two servers'}`, await mixture(cluster.address));
     if (servers === 2) {
-      await moreKennels(cluster.url);
+      await moreKennels(cluster.urlOf(CLUSTER_ADDRESS));
       tell(`the same with ${KENNELS} kennels`, await mixture(cluster.address));
     }
   } finally {

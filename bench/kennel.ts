@@ -69,21 +69,23 @@ const plain = ({ headers, wire }: Answer) => (headers['content-encoding'] === 'g
 const json = <Body>(answer: Answer): Body => JSON.parse(plain(answer).toString()) as Body;
 const cookieOf = ({ headers }: Answer) => (headers['set-cookie'] ?? []).map((one) => one.split(';')[0]).join('; ');
 
-/** The demo's file so many times over: every id but those of people is another in each copy, and dogs and collars are told apart by a number. */
+/** The demo's file so many times over: every id is another in each copy, and people, dogs and collars are told apart by a number. */
 function manyTimesOver(file: string, copies: number): string {
   const parts = JSON.parse(file) as Record<string, unknown>;
-  const people = new Set((parts.people as { id: string }[]).map(({ id }) => id));
-  const OF_ALL = new Set(['format', 'version', 'exportedAt', 'kennel', 'people', 'hours']);
+  const OF_ALL = new Set(['format', 'version', 'exportedAt', 'kennel']);
+  const NAMED = new Set(['people', 'dogs', 'collars']);
   const inCopy = (copy: number) => (id: string) =>
-    people.has(id) || copy === 0
-      ? id
-      : id.slice(0, 24) + ((BigInt(`0x${id.slice(24)}`) + BigInt(copy) * 0x100_0000_0007n) & 0xffff_ffff_ffffn).toString(16).padStart(12, '0');
+    copy === 0 ? id : id.slice(0, 24) + ((BigInt(`0x${id.slice(24)}`) + BigInt(copy) * 0x100_0000_0007n) & 0xffff_ffff_ffffn).toString(16).padStart(12, '0');
   const id = /[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}/g;
   const many = Object.entries(parts).map(([name, rows]): [string, unknown] => {
     if (OF_ALL.has(name)) return [name, rows];
-    const text = JSON.stringify(rows);
-    const numbered = name === 'dogs' || name === 'collars' ? (copy: number) => text.replaceAll(/"name":"([^"]*)"/g, `"name":"$1 ${copy + 1}"`) : () => text;
-    return [name, Array.from({ length: copies }, (_none, copy) => JSON.parse(numbered(copy).replaceAll(id, inCopy(copy))) as unknown[]).flat()];
+    // The kennel's own hours are there once.
+    const isOnce = (row: unknown) => name === 'hours' && (row as { personId: string | null }).personId === null;
+    const all = rows as unknown[];
+    const text = JSON.stringify(all.filter((row) => !isOnce(row)));
+    const numbered = NAMED.has(name) ? (copy: number) => text.replaceAll(/"name":"([^"]*)"/g, `"name":"$1 ${copy + 1}"`) : () => text;
+    const copied = Array.from({ length: copies }, (_none, copy) => JSON.parse(numbered(copy).replaceAll(id, inCopy(copy))) as unknown[]).flat();
+    return [name, [...all.filter(isOnce), ...copied]];
   });
   return JSON.stringify(Object.fromEntries(many));
 }
@@ -159,7 +161,8 @@ try {
     ['class', () => '/api/class'],
     ['locker', () => '/api/locker?shelf=collars'],
     ['links', () => '/api/locker?shelf=links'],
-    ['calendar, a week', () => `/api/calendar?from=${today}&days=7`],
+    // As the screen asks: from the Monday before last on.
+    ['calendar, 7 weeks', () => `/api/calendar?from=${new Date(Date.parse(today) - 7 * 86_400_000).toISOString().slice(0, 10)}&days=49`],
     ['a dog found', () => '/api/dogs?search=bram'],
     ['dog found in the field', () => '/api/field/dogs?search=bram'],
     ['a dog as it stands', (dog) => `/api/dogs/${dog}/page`],

@@ -4,14 +4,11 @@
  * front, one address; everything is stopped again on Ctrl-C. docs/cluster.md has the same for real machines.
  */
 import { join } from 'node:path';
-import { clusterPackages, startCluster } from './lib/cluster.mjs';
+import { ensureClusterParts, startCluster } from './lib/cluster.mjs';
 import { credentials } from './lib/credentials.mjs';
-import { ensurePackages } from './lib/debian-packages.mjs';
-import { ensureNpmPackages } from './lib/npm-packages.mjs';
 import { takeFolder } from './lib/only-one.mjs';
 import { dataDir } from './lib/places.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
-import { ensureWebBuild } from './lib/web-build.mjs';
 
 await run(async () => {
   const servers = Number(process.argv[2] ?? 2);
@@ -20,9 +17,7 @@ await run(async () => {
   const giveBack = takeFolder(dir);
   const asked = new Promise((resolve) => ['SIGINT', 'SIGTERM'].forEach((signal) => process.on(signal, resolve)));
   try {
-    await ensurePackages(clusterPackages);
-    await ensureNpmPackages();
-    await ensureWebBuild();
+    await ensureClusterParts();
     const { databasePassword, sessionSecret } = credentials(join(dir, 'credentials.json'));
     const cluster = await startCluster({ dir, password: databasePassword, secret: sessionSecret, servers });
     say(`Banter is at ${cluster.address}, on three nodes and ${servers === 1 ? 'one server' : `${servers} servers`}.\nCtrl-C stops everything.`);

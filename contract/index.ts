@@ -218,7 +218,7 @@ export {
 export { CalendarChange, CalendarChanged, Hours, HoursFacts, PLANNED_STATES, PlannedSession, PlannedSessionFacts } from './records/calendar.ts';
 export { KennelTemplate, KennelTemplateFacts, TemplatesPage } from './records/kennel-template.ts';
 export { Drill, DrillsPage, NewDrill } from './records/drill.ts';
-export { CalendarAsked, CalendarPage, type CalendarProgramme } from './records/calendar-page.ts';
+export { CALENDAR_OFFERS, CalendarAsked, CalendarPage, HANDS_AT_ONCE, type CalendarProgramme } from './records/calendar-page.ts';
 export {
   calendarCase,
   isDealt,

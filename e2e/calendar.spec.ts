@@ -1,3 +1,4 @@
+import { createHash, randomBytes } from 'node:crypto';
 import type { Page } from '@playwright/test';
 import { v7 as uuidv7 } from 'uuid';
 import { PROGRAMME_TEMPLATES } from '@banter/core';
@@ -126,4 +127,47 @@ test('two dogs are planned for a fortnight: what has no room is told, tags are m
   await expect(page.getByRole('button', { name: /^Undo: 28 dropped/ })).toBeVisible();
   await page.goto(`/dogs/${dogId}/programme`);
   await expect(page.getByRole('region', { name: 'Planned' })).toContainText('with Robin');
+});
+
+test('with more hands than one looks at together it is one’s own calendar; others are chosen by name', async ({ page, browser }) => {
+  await newKennel(page);
+  const { dogId } = await inProgramme(page, 'Yarrow');
+  const people: string[] = [];
+  for (const name of ['Bryony', 'Corin', 'Dell', 'Esk', 'Fern', 'Gale']) {
+    const key = randomBytes(32).toString('hex');
+    const keyHash = createHash('sha256').update(key).digest('hex');
+    const expiresAt = new Date(Date.now() + 3_600_000).toISOString();
+    await put(page, `/api/invites/${uuidv7()}`, { name, role: 'assistant', personId: null, keyHash, expiresAt, revokedAt: null });
+    const theirs = await browser.newContext();
+    const email = `${name}-${Date.now()}@example.test`;
+    const joined = await theirs.request.post('/api/join', { data: { key, name, email, password: 'reeds in the wind' } });
+    people.push(((await joined.json()) as { person: { id: string } }).person.id);
+    await theirs.close();
+  }
+  const session = (more: object) => ({
+    id: uuidv7(),
+    version: null,
+    facts: { dogId, programmeId: null, stageId: null, day: day(1), from: 600, minutes: 30, aroundMinutes: 0, state: 'planned', note: '', ...more },
+  });
+  const sedge = await tapedDog(page, 'Sedge', 20, {});
+  const sessions = [session({ personId: people[0] }), session({ personId: people[1], dogId: sedge })];
+  expect((await page.request.post('/api/calendar-changes', { data: { sessions } })).ok()).toBe(true);
+
+  await page.goto('/programme');
+  // Nothing is planned for oneself: those for whom most is come first.
+  const tags = page.locator('[data-tag]');
+  await expect(tags).toHaveCount(2);
+  await page.getByRole('button', { name: /^With .* and 5 more/ }).click();
+  await expectAccessible(page);
+  const chosen = page.getByRole('group', { name: 'Whose sessions' }).getByRole('checkbox', { checked: true });
+  for (let left = await chosen.count(); left > 0; left -= 1) await chosen.first().uncheck();
+  await expect(page.getByRole('button', { name: 'Show', exact: true })).toBeDisabled();
+  await page.getByRole('searchbox', { name: 'Name' }).fill('cor');
+  await page.getByRole('checkbox', { name: 'Corin' }).check();
+  await page.getByRole('button', { name: 'Show', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'With Corin', exact: true })).toBeVisible();
+  await expect(tags).toHaveCount(1);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'With Corin', exact: true })).toBeVisible();
+  await expect(tags).toHaveCount(1);
 });

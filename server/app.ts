@@ -82,7 +82,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   });
   app.use('/api', requestIds);
   if (options.metrics) app.use('/api', metricsRoutes());
-  app.use('/api', readyRoutes(dataSource, serving));
+  app.use('/api', readyRoutes(dataSource, serving, log));
   const sessions = new SessionStore(dataSource);
   const tries = new Tries(dataSource);
   const counted = makeLimits(tries, { signUpsPerHour: limits.signUpsPerHour ?? 30 });

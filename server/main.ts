@@ -77,7 +77,8 @@ const { drawHandover } = (await import(join(projectDir, 'build', 'paper-drawings
 
 const host = env.BANTER_HOST ?? '127.0.0.1';
 const calculations = new CalculationPool();
-const [serving, bus] = [new Serving(), new KennelBus()];
+const port = Number(env.PORT ?? 8080);
+const [serving, bus] = [new Serving(`${host}:${port}`), new KennelBus()];
 const bell = new ChangeBell(dataSource, bus, log, serving.serverId);
 bell.begin();
 const app = makeApp({
@@ -107,7 +108,6 @@ const standingKeeper = new StandingKeeper(dataSource, log);
 standingKeeper.begin();
 await clearLeftImports();
 
-const port = Number(env.PORT ?? 8080);
 const server = createServer(app);
 // Longer than callers and load balancers keep theirs: a connection that ends here just as it is used again is an error there.
 server.keepAliveTimeout = 75_000;

@@ -2,13 +2,19 @@
  * A cluster on one machine, by the very files that real machines have (deploy/cluster): three nodes of MariaDB with Galera, HAProxy in front, and
  * Banter's servers, each at an address of loopback of its own. For trying, and for the tests of what survives.
  */
+import { randomBytes } from 'node:crypto';
 import { spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
+import { ensureCertificates, layCertificates } from './certificates.mjs';
 import { runToEnd, which } from './commands.mjs';
+import { urlOf as addressOf } from './database-reach.mjs';
+import { ensurePackages } from './debian-packages.mjs';
+import { ensureNpmPackages } from './npm-packages.mjs';
 import { projectDir } from './places.mjs';
 import { Refusal, say } from './say.mjs';
+import { ensureWebBuild } from './web-build.mjs';
 
 const deployDir = join(projectDir, 'deploy', 'cluster');
 const NODES = [1, 2, 3];
@@ -17,12 +23,14 @@ export const CLUSTER_ADDRESS = '127.0.77.10';
 const serverAddress = (number) => `127.0.77.2${number}`;
 const nodeAddress = (number) => `127.0.77.1${number}`;
 const PORT = 8080;
+/** Where the rows of a node lie, in the folder of a cluster. */
+export const nodeFolder = (dir, number) => join(dir, `node-${number}`);
 /** A node that gets all rows anew takes its time, s. */
 const JOIN_SECONDS = 180;
 /** What a server serves for after it was told to stop, s: HAProxy looks every half second. */
 const DRAIN_SECONDS = 3;
 
-export const clusterPackages = {
+const clusterPackages = {
   mariadbd: 'mariadb-server',
   'mariadb-admin': 'mariadb-client',
   mariabackup: 'mariadb-backup',
@@ -30,6 +38,7 @@ export const clusterPackages = {
   haproxy: 'haproxy',
   socat: 'socat',
   ss: 'iproute2',
+  openssl: 'openssl',
 };
 
 /** Stops what an earlier start that was killed left behind: the process that its file names, where it works on this folder still. */
@@ -68,8 +77,10 @@ class Node {
   constructor(number, { dir, socketDir }) {
     this.number = number;
     this.address = nodeAddress(number);
-    this.databaseDir = join(dir, `node-${number}`);
+    this.databaseDir = nodeFolder(dir, number);
+    this.certificates = join(dir, 'certificates');
     this.errorLog = join(dir, `node-${number}.err`);
+    this.defaultsFile = join(dir, `node-${number}.cnf`);
     this.socket = join(socketDir, `${number}.sock`);
     this.child = null;
     this.user = userInfo().username;
@@ -81,7 +92,7 @@ class Node {
 
   args(...more) {
     return [
-      `--defaults-file=${join(deployDir, 'galera.cnf')}`,
+      `--defaults-file=${this.defaultsFile}`,
       `--defaults-group-suffix=-${this.number}`,
       `--user=${this.user}`,
       `--datadir=${this.databaseDir}`,
@@ -114,17 +125,30 @@ class Node {
   }
 
   /** Starts the node and waits until it is in step with the others; `isFirst` begins a cluster of which it is the only one. */
-  async start({ isFirst = false } = {}) {
+  async start({ isFirst = false, env = {} } = {}) {
     mkdirSync(this.databaseDir, { recursive: true, mode: 0o700 });
+    layCertificates(this.certificates, this.databaseDir);
+    const ofRealMachines = readFileSync(join(deployDir, 'node.cnf'), 'utf8');
+    writeFileSync(this.defaultsFile, ofRealMachines.replaceAll('/etc/banter', deployDir).replaceAll('/var/lib/banter-node', this.databaseDir));
     rmSync(this.socket, { force: true });
-    this.child = spawn(which('mariadbd') ?? 'mariadbd', this.args(...(isFirst ? ['--wsrep-new-cluster'] : [])), { stdio: 'ignore', detached: true });
+    this.child = spawn(which('mariadbd') ?? 'mariadbd', this.args(...(isFirst ? ['--wsrep-new-cluster'] : [])), {
+      stdio: 'ignore',
+      detached: true,
+      env: { ...process.env, ...env },
+    });
     const { child } = this;
     for (let waited = 0; waited < JOIN_SECONDS * 5; waited += 1) {
-      if (ended(child)) throw new Refusal(`node ${this.number} did not come up; see ${this.errorLog}`);
+      if (ended(child)) throw new Refusal(`node ${this.number} did not come up (${this.errorLog}): ${this.complaint}`);
       if (existsSync(this.socket) && (await this.isInStep())) return;
       await pause(200);
     }
-    throw new Refusal(`node ${this.number} was not in step within ${JOIN_SECONDS} s; see ${this.errorLog}`);
+    throw new Refusal(`node ${this.number} was not in step within ${JOIN_SECONDS} s (${this.errorLog}): ${this.complaint}`);
+  }
+
+  /** The last of what it complained of. */
+  get complaint() {
+    const lines = existsSync(this.errorLog) ? readFileSync(this.errorLog, 'utf8').split('\n') : [];
+    return lines.filter((line) => line.includes('[ERROR]')).at(-1) ?? 'it said nothing';
   }
 
   async isInStep() {
@@ -171,26 +195,34 @@ class Node {
   /** It goes on where it was, and is given what it missed. */
   async goOn() {
     this.child.kill('SIGCONT');
+    await this.untilInStep();
+  }
+  async untilInStep() {
     for (let waited = 0; waited < JOIN_SECONDS * 5 && !(await this.isInStep()); waited += 1) await pause(200);
+  }
+
+  get hasEnded() {
+    return ended(this.child);
   }
 }
 
 /** One of Banter's servers. */
 class AppServer {
-  constructor(number, env) {
+  constructor(number, env, dir) {
     this.number = number;
     this.address = serverAddress(number);
+    this.log = join(dir, `server-${number}.log`);
     this.env = env;
     this.child = null;
   }
 
-  async start({ root = projectDir } = {}) {
+  async start({ root = projectDir, env = {} } = {}) {
     this.child = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'main.ts')], {
       cwd: root,
       // It ends when this pipe does, so that a killed start leaves nothing serving behind.
-      stdio: ['pipe', 'ignore', 'inherit'],
+      stdio: ['pipe', openSync(this.log, 'a'), 'inherit'],
       detached: true,
-      env: { ...this.env, BANTER_ENDS_WITH_STDIN: 'yes', BANTER_HOST: this.address, PORT: String(PORT) },
+      env: { ...this.env, ...env, BANTER_ENDS_WITH_STDIN: 'yes', BANTER_HOST: this.address, PORT: String(PORT) },
     });
     const { child } = this;
     child.stdin.on('error', () => {});
@@ -231,20 +263,27 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
   const socketDir = mkdtempSync(join(tmpdir(), 'banter-cluster-'));
   chmodSync(join(deployDir, 'galera-node-ready.sh'), 0o755);
   const nodes = NODES.map((number) => new Node(number, { dir, socketDir }));
-  const url = `mysql://banter:${password}@${CLUSTER_ADDRESS}:3306/banter`;
+  const certificates = join(dir, 'certificates');
+  await ensureCertificates(certificates, [CLUSTER_ADDRESS, ...nodes.map(({ address }) => address)]);
+  /** The address of a database, the balancer's or a node's own, over a sealed line. */
+  const urlOf = (host, schema = 'banter') => addressOf({ host, port: 3306, user: 'banter', password, schema, authority: join(certificates, 'ca.pem') });
   const servers = Array.from(
     { length: count },
     (_none, index) =>
-      new AppServer(index + 1, {
-        ...env,
-        NODE_ENV: 'production',
-        DATABASE_URL: url,
-        BANTER_SECRET: secret,
-        BANTER_HOSTS: CLUSTER_ADDRESS,
-        BANTER_PROXIES: '1',
-        BANTER_DRAIN_SECONDS: String(DRAIN_SECONDS),
-        BANTER_WAIT_SECONDS: '120',
-      }),
+      new AppServer(
+        index + 1,
+        {
+          ...env,
+          NODE_ENV: 'production',
+          DATABASE_URL: urlOf(CLUSTER_ADDRESS),
+          BANTER_SECRET: secret,
+          BANTER_HOSTS: CLUSTER_ADDRESS,
+          BANTER_PROXIES: '1',
+          BANTER_DRAIN_SECONDS: String(DRAIN_SECONDS),
+          BANTER_WAIT_SECONDS: '120',
+        },
+        dir,
+      ),
   );
   let balancer = null;
   const stop = async () => {
@@ -264,7 +303,7 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
     await first.sql(
       [
         'CREATE DATABASE IF NOT EXISTS `banter` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci',
-        `CREATE OR REPLACE USER 'banter'@'127.0.0.1' IDENTIFIED BY '${password}'`,
+        `CREATE OR REPLACE USER 'banter'@'127.0.0.1' IDENTIFIED BY '${password}' REQUIRE SSL`,
         "GRANT ALL ON `banter`.* TO 'banter'@'127.0.0.1'",
         "CREATE OR REPLACE USER 'banter_watch'@'127.0.0.1'",
       ].join(';\n'),
@@ -286,9 +325,49 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
     // The balancer has to have seen them, too.
     while (count > 0 && !(await isReady(address))) await pause(100);
     if (count > 0) await first.sql(readFileSync(join(deployDir, 'deeds-stay.sql'), 'utf8'), 'banter');
-    return { url, address, nodes, servers, stop };
+    return { urlOf, address, nodes, servers, stop };
   } catch (error) {
     await stop();
     throw error;
+  }
+}
+
+/** What a cluster needs of this machine: Debian's packages, the project's own, and the pages built. */
+export async function ensureClusterParts() {
+  await ensurePackages(clusterPackages);
+  await ensureNpmPackages();
+  await ensureWebBuild();
+}
+
+/** The last that nodes said of each other, and servers of what went wrong: it explains most of what goes wrong between them. */
+function tellWhatWentOn({ nodes, servers }) {
+  const LAST = 20;
+  const lines = (file, which) => (existsSync(file) ? readFileSync(file, 'utf8').split('\n').filter(which).slice(-LAST) : []);
+  for (const { number, errorLog } of nodes)
+    for (const line of lines(errorLog, (one) => /ERROR|non-Primary|suspect|declaring|Server status change/.test(one))) say(`node ${number}: ${line}`);
+  for (const { number, log } of servers) for (const line of lines(log, (one) => one.startsWith('{'))) say(`server ${number}: ${line.slice(0, 600)}`);
+}
+
+/**
+ * Starts a cluster that is thrown away afterwards, and does something with it. `begin(…)` starts it anew on the same rows, after it was stopped.
+ * @param {{ servers?: number, env?: NodeJS.ProcessEnv, ground?: (dir: string) => Promise<() => Promise<void>> }} options `ground` lays what its folder
+ *   stands on, and answers what takes that away again
+ * @param {(cluster: Awaited<ReturnType<typeof startCluster>>, begin: () => ReturnType<typeof startCluster>) => Promise<number>} use answers an exit code
+ */
+export async function onThrowawayCluster({ ground, ...options }, use) {
+  await ensureClusterParts();
+  const dir = mkdtempSync(join(tmpdir(), 'banter-cluster-rows-'));
+  const password = randomBytes(12).toString('hex');
+  const takeAway = await ground?.(dir);
+  let cluster;
+  const begin = async () => (cluster = await startCluster({ dir, password, secret: 'for trying', ...options }));
+  try {
+    const code = await use(await begin(), begin);
+    if (code !== 0) tellWhatWentOn(cluster);
+    return code;
+  } finally {
+    await cluster?.stop();
+    await takeAway?.();
+    rmSync(dir, { recursive: true, force: true });
   }
 }

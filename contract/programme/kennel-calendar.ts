@@ -24,7 +24,9 @@ export function calendarCase(page: CalendarPage, kennel: Pick<Kennel, 'id' | 'ru
   const today = dates.indexOf(at.toISODate()!);
   return {
     days: dates.map((day) => ({ day, open: hoursOn(open, day, weekday(day)) })),
-    hands: page.people.map(({ id, name }) => ({ id, name, hours: dates.map((day) => hoursOn(of(id) ?? open, day, weekday(day))) })),
+    hands: page.people
+      .filter(({ id }) => page.hands.includes(id))
+      .map(({ id, name }) => ({ id, name, hours: dates.map((day) => hoursOn(of(id) ?? open, day, weekday(day))) })),
     rules: { dogRestMinutes: own.dogRestMinutes, dogSessionsPerDay: own.dogSessionsPerDay },
     notBefore: today >= 0 ? { day: today, minute: at.hour * 60 + at.minute } : { day: at.toISODate()! < page.from ? 0 : dates.length, minute: 0 },
   };

@@ -3,8 +3,24 @@ import { Hours, PlannedSession } from './calendar.ts';
 import { Instant, RecordId } from './common.ts';
 import { Programme, StageShape } from './programme.ts';
 
-/** What stands behind the question mark: from which day, and how many. */
-export const CalendarAsked = z.object({ from: z.iso.date(), days: z.coerce.number().int().min(1).max(62) });
+/** So many pairs of hands are looked at together: what they hold in a week fills a screen, whoever else the kennel has. */
+export const HANDS_AT_ONCE = 6;
+/** So many dogs, and programmes of which nothing is planned, are offered; the others are found by name, or come once those are planned. */
+export const CALENDAR_OFFERS = 60;
+
+/**
+ * What stands behind the question mark: from which day, how many, whose by their ids (`hands`, with commas between), and a dog that is looked at
+ * whoever works with it.
+ */
+export const CalendarAsked = z.object({
+  from: z.iso.date(),
+  days: z.coerce.number().int().min(1).max(62),
+  hands: z
+    .string()
+    .max(37 * HANDS_AT_ONCE - 1)
+    .optional(),
+  dog: RecordId.optional(),
+});
 export type CalendarAsked = z.infer<typeof CalendarAsked>;
 
 /** A programme that runs or rests, as the calendar shows it: the stage that its dog is in now, and the names of all. */
@@ -15,14 +31,25 @@ export const CalendarProgramme = z.object({
 });
 export type CalendarProgramme = z.infer<typeof CalendarProgramme>;
 
-/** Everything the kennel's calendar shows of a span of days, in one request. */
+/**
+ * Everything the kennel's calendar shows of a span of days, in one request: of all hands where these are few, else of some, and of every dog that
+ * one of those works with, whoever else does.
+ */
 export const CalendarPage = z.object({
   from: z.iso.date(),
   days: z.number().int(),
   people: z.array(z.object({ id: RecordId, name: z.string() })),
+  /** Whose calendar it is, of `people`. */
+  hands: z.array(RecordId),
   hours: z.array(Hours),
+  /** The dogs on it, and some that are not. */
   dogs: z.array(z.object({ id: RecordId, name: z.string() })),
+  /** How many more the kennel has. */
+  moreDogs: z.number().int(),
+  /** Of its dogs, and some that run with nothing planned. */
   programmes: z.array(CalendarProgramme),
+  /** How many more run with nothing planned. */
+  moreUnplanned: z.number().int(),
   /** What is planned in the span; what was dropped is not shown. */
   sessions: z.array(PlannedSession),
   /** Sessions that were held in the span. */

@@ -14,7 +14,7 @@ import { ScopedWrites } from './scoped-writes.ts';
  * An address without what stands behind its question mark, and the line that this asks for: with `?ssl-ca=FILE` it is sealed, and held with nobody whom
  * the authority in that file has not signed.
  */
-function lineOf(address: string): { url: string; ssl?: { ca: string } } {
+export function lineOf(address: string): { url: string; ssl?: { ca: string } } {
   const [url, asked] = address.split('?', 2) as [string, string | undefined];
   const authority = new URLSearchParams(asked).get('ssl-ca');
   return authority === null ? { url } : { url, ssl: { ca: readFileSync(authority, 'utf8') } };

@@ -147,6 +147,62 @@ describe('twelve dogs and two people for a month', () => {
   });
 });
 
+describe('a kennel with more hands than one looks at together', () => {
+  const somebody = async (name: string) => {
+    const id = uuidv7();
+    await banter.dataSource.query('INSERT INTO people (id, kennelId, name, createdAt) VALUES (?, ?, ?, NOW(3))', [id, kennel.id, name]);
+    return id;
+  };
+  const planned = async (more: object) => {
+    const id = uuidv7();
+    expect((await change({ id, version: null, facts: facts(more) })).status).toBe(200);
+    return id;
+  };
+  const asked = async (more = '') => CalendarPage.parse((await agent.get(`/api/calendar?from=${today()}&days=28${more}`)).body);
+  const idsOf = (rows: readonly { id: string }[]) => rows.map(({ id }) => id).sort();
+
+  it('shows one’s own sessions and all of the same dogs; others by name, six together; a dog by itself brings who works with it', async () => {
+    const others = [];
+    for (let one = 0; one < 7; one += 1) others.push(await somebody(`Hand ${one}`));
+    const [bracken, sedge, rush] = [dog, await newDog(agent, { name: 'Sedge' }), await newDog(agent, { name: 'Rush' })];
+    const mine = await planned({ dogId: bracken });
+    const same = await planned({ dogId: bracken, personId: others[0], from: 700 });
+    const far = await planned({ dogId: sedge, personId: others[0] });
+    const rest = await planned({ dogId: rush, personId: others[1] });
+
+    const own = await asked();
+    expect([own.people.length, own.hands, idsOf(own.sessions)]).toEqual([8, [person], [mine, same].sort()]);
+    // What lies in the way of the dog is known; whose hours and lanes these are is not everybody's.
+    expect(calendarCase(own, kennel, Date.now()).hands.map(({ id }) => id)).toEqual([person]);
+    const two = await asked(`&hands=${others[0]},${others[1]}`);
+    expect([two.hands, idsOf(two.sessions)]).toEqual([[others[0], others[1]], [mine, same, far, rest].sort()]);
+    expect((await asked(`&hands=${others.slice(0, 6).join(',')}`)).hands).toEqual(others.slice(0, 6));
+    expect((await agent.get(`/api/calendar?from=${today()}&days=28&hands=${others.join(',')}`)).status).toBe(422);
+    expect(idsOf((await asked(`&hands=${person}&dog=${rush}`)).sessions)).toEqual([mine, same, rest].sort());
+    expect((await asked(`&dog=${sedge}`)).hands[0]).toBe(others[0]);
+    // Nobody of that id: whose it would be anyway.
+    expect((await asked(`&hands=${uuidv7()}`)).hands).toEqual([person]);
+  });
+
+  it('offers sixty dogs and sixty programmes that run with nothing planned, and says how many more there are', async () => {
+    const template = PROGRAMME_TEMPLATES.find(({ id }) => id === 'wear-first')!;
+    for (let one = 0; one < 62; one += 1) {
+      const dogId = await newDog(agent, { name: `Dog ${one}` });
+      const sent = { dogId, templateId: template.id, name: template.name, stages: template.stages, startsOn: today(), state: 'running', note: '' };
+      expect((await agent.put(`/api/programmes/${uuidv7()}`).send(sent)).status).toBe(201);
+    }
+    const before = await asked();
+    expect([before.programmes.length, before.moreUnplanned]).toEqual([60, 2]);
+    expect(before.dogs.length + before.moreDogs).toBe(63);
+    const { id: programmeId, dogId, stage } = before.programmes[0]!;
+    await planned({ dogId, programmeId, stageId: stage.id });
+    const after = await asked();
+    // What is planned stays on the calendar, and makes room for one that is not.
+    expect([after.programmes.length, after.moreUnplanned]).toEqual([61, 1]);
+    expect(after.programmes.some(({ id }) => id === programmeId)).toBe(true);
+  });
+});
+
 describe('a handling drill', () => {
   const drill = (more: object = {}) => ({
     seed: 12,

@@ -1,6 +1,8 @@
 import {
+  CALENDAR_OFFERS,
   dayOf,
   dayStartOf,
+  HANDS_AT_ONCE,
   placedSession,
   scheduleDays,
   stageAt,
@@ -198,19 +200,79 @@ async function onCalendar(
   });
 }
 
+/**
+ * Whose calendar is shown: everybody's where these are few; else those who are asked for, else those who work with the dog that is, else one's own where
+ * anything is planned for one, else of those for whom most is.
+ */
+async function handsShown(scope: KennelScope, { hands, dog }: CalendarAsked, people: readonly { id: string }[], days: readonly string[]): Promise<string[]> {
+  const known = new Set(people.map(({ id }) => id));
+  if (known.size <= HANDS_AT_ONCE) return [...known];
+  const asked = (hands ?? '').split(',').filter((id) => known.has(id));
+  if (asked.length > 0) return [...new Set(asked)];
+  const busiest = await scope.raw<{ personId: string }>(
+    `SELECT personId, COUNT(*) AS count FROM planned_sessions
+      WHERE kennelId = :kennelId AND day BETWEEN :from AND :to AND state = 'planned' ${dog ? 'AND dogId = :dog' : ''}
+      GROUP BY personId ORDER BY count DESC, personId`,
+    { from: days[0]!, to: days.at(-1)!, ...(dog ? { dog } : {}) },
+  );
+  const working = busiest.map(({ personId }) => personId).filter((id) => known.has(id));
+  if (!dog && working.includes(scope.personId)) return [scope.personId];
+  return [...new Set([...working, ...known])].slice(0, HANDS_AT_ONCE);
+}
+
+/** Programmes that run with nothing planned from a day on: the latest begun, and how many more. */
+async function unplanned(scope: KennelScope, today: string): Promise<{ ids: string[]; more: number }> {
+  const rows = await scope.raw<{ id: string }>(
+    `SELECT own.id FROM programmes own JOIN dogs ON dogs.kennelId = own.kennelId AND dogs.id = own.dogId AND dogs.archivedAt IS NULL
+      WHERE own.kennelId = :kennelId AND own.state = 'running' AND NOT EXISTS (
+        SELECT 1 FROM planned_sessions planned
+         WHERE planned.kennelId = own.kennelId AND planned.programmeId = own.id AND planned.state = 'planned' AND planned.day >= :today)
+      ORDER BY own.startsOn DESC, own.id`,
+    { today },
+  );
+  return { ids: rows.slice(0, CALENDAR_OFFERS).map(({ id }) => id), more: Math.max(0, rows.length - CALENDAR_OFFERS) };
+}
+
 /** What the kennel's calendar shows of a span of days. */
 export async function calendarPage(scope: KennelScope, asked: CalendarAsked, now: Date): Promise<CalendarPage> {
   const days = scheduleDays(asked);
-  const span = Between(asked.from, days.at(-1)!);
-  const rows = await scope.all(ProgrammeEntity, { state: In(['running', 'paused']) }, { startsOn: 'ASC', id: 'ASC' });
   const { timeZone } = await kennelOf(scope);
+  const people = await handsOf(scope);
+  const hands = await handsShown(scope, asked, people, days);
+  const planned = (more: object) =>
+    scope.all(PlannedSessionEntity, { day: Between(days[0]!, days.at(-1)!), state: 'planned', ...more }, { day: 'ASC', from: 'ASC', id: 'ASC' });
+  const isEverybody = hands.length === people.length;
+  const own = await planned(isEverybody ? {} : { personId: In(hands) });
+  const onIt = [...new Set([...own.map(({ dogId }) => dogId), ...(asked.dog ? [asked.dog] : [])])];
+  // What others do with the same dogs is in the way as well.
+  const sessions = isEverybody || onIt.length === 0 ? own : await planned({ dogId: In(onIt) });
+  const { ids, more: moreUnplanned } = await unplanned(scope, dayOf(now.getTime(), timeZone));
+  const running = { state: In(['running', 'paused']) };
+  const programmes = new Map(
+    [
+      ...(onIt.length === 0 ? [] : await scope.all(ProgrammeEntity, { dogId: In(onIt), ...running }, { startsOn: 'ASC', id: 'ASC' })),
+      ...(await scope.someOf(ProgrammeEntity, ids)),
+    ].map((row) => [row.id, row]),
+  );
+  const rows = [...programmes.values()].sort((a, b) => (a.startsOn < b.startsOn ? -1 : a.startsOn > b.startsOn ? 1 : a.id < b.id ? -1 : 1));
+  const named = [...new Set([...onIt, ...rows.map(({ dogId }) => dogId)])];
+  const dogs = await scope.someOf(DogEntity, named);
+  const [here] = await scope.raw<{ count: string }>('SELECT COUNT(*) AS count FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL');
+  const offered = await scope.raw<{ id: string; name: string }>(
+    `SELECT id, name FROM dogs WHERE kennelId = :kennelId AND archivedAt IS NULL ORDER BY name, id LIMIT ${CALENDAR_OFFERS}`,
+  );
+  const all = new Map([...dogs, ...offered].map(({ id, name }) => [id, { id, name }]));
   return {
-    ...asked,
-    people: await handsOf(scope),
-    hours: (await scope.all(HoursEntity, {}, { id: 'ASC' })).map(hoursKind.toAnswer),
-    dogs: (await scope.all(DogEntity, {}, { name: 'ASC', id: 'ASC' })).map(({ id, name }) => ({ id, name })),
+    from: asked.from,
+    days: asked.days,
+    people,
+    hands,
+    hours: (await scope.all(HoursEntity, {}, { id: 'ASC' })).map(hoursKind.toAnswer).filter(({ personId }) => personId === null || hands.includes(personId)),
+    dogs: [...all.values()].sort((a, b) => a.name.localeCompare(b.name)),
+    moreDogs: Math.max(0, Number(here!.count) - new Set([...dogs.filter(({ archivedAt }) => archivedAt === null), ...offered].map(({ id }) => id)).size),
     programmes: await onCalendar(scope, rows, { timeZone, now }),
-    sessions: (await scope.all(PlannedSessionEntity, { day: span, state: 'planned' }, { day: 'ASC', from: 'ASC', id: 'ASC' })).map(answer),
-    held: await heldOn(scope, days, timeZone),
+    moreUnplanned,
+    sessions: sessions.map(answer),
+    held: onIt.length === 0 ? [] : await heldOn(scope, days, timeZone, onIt),
   };
 }

@@ -4,6 +4,7 @@ import { doneAgain } from '../data/done-again.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
 import { hold } from '../data/hold.ts';
 import { insertRows } from '../data/insert-rows.ts';
+import { readRows } from '../data/read-rows.ts';
 import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
@@ -118,12 +119,12 @@ export class KennelScope {
   }
 
   async all<T extends OfKennel>(entity: EntitySchema<T>, where: FindOptionsWhere<T>, order: FindOptionsOrder<T>): Promise<T[]> {
-    return await this.manager.find(entity, { where: this.where(where), order });
+    return await readRows(this.manager, entity, this.where(where), order);
   }
 
   async someOf<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
     if (ids.length === 0) return [];
-    return await this.manager.findBy(entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
+    return await readRows(this.manager, entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
   }
 
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {

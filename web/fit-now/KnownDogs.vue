@@ -1,24 +1,10 @@
 <script setup lang="ts">
 /** Dogs that the kennel has by that name: one of them is fitted at its own bench. */
-import { Found, type CollarKindName } from '@banter/contract';
-import { ref, watch } from 'vue';
-import { send } from '../api/request.ts';
+import type { CollarKindName } from '@banter/contract';
+import { useDogsFound } from '../parts/dogs-found.ts';
 
 const props = defineProps<{ name: string; kind: CollarKindName | null }>();
-const found = ref<{ id: string; name: string }[]>([]);
-let asked = 0;
-watch(
-  () => props.name,
-  async (name) => {
-    const mine = (asked += 1);
-    if (name.length < 2) found.value = [];
-    else {
-      const page = await send('GET', `/api/found?text=${encodeURIComponent(name)}`, Found).catch(() => null);
-      // What comes late tells of what was typed before.
-      if (mine === asked && page) found.value = page.dogs.filter(({ away }) => !away).slice(0, 4);
-    }
-  },
-);
+const found = useDogsFound(() => props.name);
 </script>
 
 <template>

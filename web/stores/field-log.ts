@@ -16,6 +16,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { happeningsOf } from '../outbox/outbox-entry.ts';
+import { useAgain } from './again.ts';
 import { useConnection } from './connection.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
@@ -40,6 +41,9 @@ export const useFieldLog = defineStore('field-log', () => {
   const page = shallowRef<FieldPage | null>(null);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const sentence = ref('');
+
+  // What may pass is asked again by itself.
+  const again = useAgain(() => void refresh());
 
   async function open(): Promise<void> {
     const kennelId = session.kennel?.id;
@@ -74,12 +78,16 @@ export const useFieldLog = defineStore('field-log', () => {
       const asked = [...new Set([...atWork, ...wanted.value])].slice(-MOST_WANTED);
       const now = await send('GET', `/api/field${asked.length > 0 ? `?dogs=${asked.join(',')}` : ''}`, FieldPage);
       connection.reached();
+      again.wentWell();
       page.value = now;
       state.value = 'ready';
       await outbox.box?.putPage(now);
     } catch (failure) {
       const passing = failure instanceof RequestFailure && failure.mayPass;
-      if (passing) connection.missed();
+      if (passing) {
+        connection.missed();
+        again.later();
+      }
       if (failure instanceof RequestFailure && failure.problem?.status === 401) session.lost();
       if (page.value === null) {
         state.value = 'failed';

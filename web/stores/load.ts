@@ -1,14 +1,12 @@
 import type { z } from '@banter/contract';
-import { tryOnScopeDispose, useEventListener, useTimeoutFn } from '@vueuse/core';
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
+import { useAgain } from './again.ts';
 import { useConnection } from './connection.ts';
 import { useOffline } from './offline.ts';
 import { useSession } from './session.ts';
-
-const FIRST_WAIT_MS = 2000;
-const LONGEST_WAIT_MS = 20_000;
 
 /**
  * Loads what a screen shows in one request, and says how that went. What may pass is asked again by itself, with growing pauses, until the
@@ -27,12 +25,7 @@ export function useLoad<Schema extends z.ZodType>(
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   const sentence = ref('');
 
-  let wait = FIRST_WAIT_MS;
-  const again = useTimeoutFn(
-    () => void load(),
-    () => wait,
-    { immediate: false },
-  );
+  const again = useAgain(() => void load());
   /** Whether what is shown is not what the kennel says now. */
   let behind = false;
   useEventListener('online', () => behind && void load());
@@ -58,16 +51,14 @@ export function useLoad<Schema extends z.ZodType>(
       offline.shows(part, null);
       void offline.keep(asked, now);
       state.value = 'ready';
-      wait = FIRST_WAIT_MS;
-      again.stop();
+      again.wentWell();
       connection.reached();
     } catch (failure) {
       if (own !== latest) return;
       const status = failure instanceof RequestFailure ? failure.problem?.status : undefined;
       if (failure instanceof RequestFailure && failure.mayPass) {
         connection.missed();
-        again.start();
-        wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+        again.later();
         behind = true;
         const asked = path();
         if (known?.path !== asked) {

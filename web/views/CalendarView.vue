@@ -2,8 +2,8 @@
 /** Programme, of the whole kennel: who works with which dog when; planned by the programmes, moved by hand, undone. */
 import { CalendarPage } from '@banter/contract';
 import { DateTime } from 'luxon';
-import { computed, ref } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import LoadFrame from '../parts/LoadFrame.vue';
 import { todayIn } from '../parts/age.ts';
 import { useLoad } from '../stores/load.ts';
@@ -12,21 +12,47 @@ import KennelCalendar from './calendar/KennelCalendar.vue';
 
 const session = useSession();
 const route = useRoute();
+const router = useRouter();
 const kennel = computed(() => session.kennel!);
 const today = todayIn(kennel.value.timeZone);
 /** From the Monday before last week to five weeks ahead. */
 const from = DateTime.fromISO(today).startOf('week').minus({ weeks: 1 }).toISODate()!;
 const DAYS = 49;
-const { data, state, sentence, load } = useLoad(() => `/api/calendar?from=${from}&days=${DAYS}`, CalendarPage);
+/** A dog that is looked at whoever works with it. */
+const dogId = ref(String(route.query.dog ?? ''));
+const asked = computed(() => {
+  const hands = String(route.query.hands ?? '');
+  return new URLSearchParams({ from, days: String(DAYS), ...(hands ? { hands } : {}), ...(dogId.value ? { dog: dogId.value } : {}) });
+});
+const { data, state, sentence, load } = useLoad(() => `/api/calendar?${asked.value}`, CalendarPage);
 const loads = ref(0);
 async function again() {
   await load();
   loads.value += 1;
 }
+watch(
+  () => String(asked.value),
+  () => void again(),
+);
+const show = (hands: readonly string[]) => router.replace({ query: { ...route.query, hands: hands.join(',') } });
+async function bring(id: string) {
+  // Whose calendar it is stays as it is.
+  if (data.value && !route.query.hands) await show(data.value.hands);
+  dogId.value = id;
+}
 </script>
 
 <template>
   <LoadFrame :state="state" :sentence="sentence" thing="the calendar" @again="load">
-    <KennelCalendar :page="data!" :loads="loads" :kennel="kennel" :today="today" :dog-id="String(route.query.dog ?? '')" @again="again" />
+    <KennelCalendar
+      :page="data!"
+      :loads="loads"
+      :kennel="kennel"
+      :today="today"
+      :dog-id="String(route.query.dog ?? '')"
+      @again="again"
+      @hands="show"
+      @dog="bring"
+    />
   </LoadFrame>
 </template>

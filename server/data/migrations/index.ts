@@ -1,3 +1,4 @@
+import { calendarKeysMigrations } from './calendar-keys.ts';
 import { fieldLogMigrations } from './field-log.ts';
 import { fitsMigrations } from './fits.ts';
 import { idsByKennelMigrations } from './ids-by-kennel.ts';
@@ -35,4 +36,5 @@ export const migrations = [
   ...oneLogMigrations,
   ...keysForScreensMigrations,
   ...severalServersMigrations,
+  ...calendarKeysMigrations,
 ];

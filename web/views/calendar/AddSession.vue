@@ -1,21 +1,32 @@
 <script setup lang="ts">
 /** One session by hand, for a dog in no programme or out of turn: tried first, like everything else. */
 import { GRID_MINUTES } from '@banter/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { useDogsFound } from '../../parts/dogs-found.ts';
 import type { CalendarBoard } from './calendar-board.ts';
 import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ board: CalendarBoard; today: string }>();
-const emit = defineEmits<{ done: [] }>();
+const emit = defineEmits<{ done: []; dog: [id: string] }>();
 const board = props.board;
 const page = computed(() => board.live.value);
 const { dogId, handId, day, time, minutes } = useTyped('session-to-plan', {
   dogId: '',
-  handId: page.value.people[0]?.id ?? '',
+  handId: board.around.value.hands[0]?.id ?? '',
   day: props.today,
   time: '10:00',
   minutes: 15,
 });
+// A hand that was chosen before may not be among those shown now.
+if (!board.around.value.hands.some(({ id }) => id === handId.value)) handId.value = board.around.value.hands[0]?.id ?? '';
+/** A dog that is not on offer: found by its name, and brought with what is planned of it. */
+const name = ref('');
+const found = useDogsFound(() => name.value);
+function bring(id: string) {
+  emit('dog', id);
+  dogId.value = id;
+  name.value = '';
+}
 const stages = computed(() => board.programmes.value.filter(({ programme }) => programme.dogId === dogId.value));
 function tryIt() {
   const [hour, minute] = time.value.split(':').map(Number) as [number, number];
@@ -58,7 +69,7 @@ function leave() {
       <label>
         <span class="text-sm font-semibold">With</span>
         <select v-model="handId" class="field" required @change="board.giveUp()">
-          <option v-for="person in page.people" :key="person.id" :value="person.id">{{ person.name }}</option>
+          <option v-for="person in board.around.value.hands" :key="person.id" :value="person.id">{{ person.name }}</option>
         </select>
       </label>
       <label>
@@ -73,6 +84,13 @@ function leave() {
         <span class="text-sm font-semibold">Minutes</span>
         <input v-model.number="minutes" type="number" min="1" max="240" class="field" required @change="board.giveUp()" />
       </label>
+    </div>
+    <div v-if="page.moreDogs > 0" class="mt-2 flex flex-wrap items-end gap-2">
+      <label class="w-56">
+        <span class="text-sm font-semibold">Another dog, by name</span>
+        <input v-model="name" type="search" class="field" autocomplete="off" />
+      </label>
+      <button v-for="dog in found" :key="dog.id" type="button" class="press press-plain" @click="bring(dog.id)">{{ dog.name }}</button>
     </div>
     <p v-if="stages[0]" class="mt-2 text-sm text-soft">For «{{ stages[0].programme.stage.name }}» of {{ stages[0].programme.name }}.</p>
     <div class="mt-3 flex gap-2">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The calendar once it is here: the weeks at a glance, the days of one of them as strips, and what is chosen. */
-import type { CalendarPage, Kennel } from '@banter/contract';
+import { HANDS_AT_ONCE, type CalendarPage, type Kennel } from '@banter/contract';
 import { isHardFault, timeOfDay, type PlacedSession } from '@banter/core';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { DateTime } from 'luxon';
@@ -17,10 +17,11 @@ import SpanOfDays from './SpanOfDays.vue';
 import { stripSpan, tagNames } from './strip-geometry.ts';
 import TagRead from './TagRead.vue';
 import WeekDays from './WeekDays.vue';
+import WhoseHands from './WhoseHands.vue';
 import { useAtLeast } from '../../stores/widths.ts';
 
 const props = defineProps<{ page: CalendarPage; loads: number; kennel: Kennel; today: string; dogId: string }>();
-const emit = defineEmits<{ again: [] }>();
+const emit = defineEmits<{ again: []; hands: [ids: string[]]; dog: [id: string] }>();
 const { now } = useNow(30_000);
 const board = useCalendarBoard(toRef(props, 'page'), toRef(props, 'kennel'), now);
 watch(
@@ -38,7 +39,12 @@ const week = computed({
   get: () => Math.floor(day.value / 7),
   set: (to) => (day.value = to === Math.floor(todayIndex.value / 7) ? todayIndex.value : to * 7),
 });
-const open = ref<'plan' | 'add' | 'hours' | null>(null);
+const open = ref<'plan' | 'add' | 'hours' | 'whose' | null>(null);
+const shownHands = computed(() => new Set(props.page.hands));
+const whose = computed(() => {
+  const [first, ...others] = props.page.hands.map(handName);
+  return others.length === 0 ? `With ${first}` : `With ${first} and ${others.length} more`;
+});
 /** On a phone, what is seldom wanted is folded. */
 const more = ref(props.dogId !== '');
 const wide = useAtLeast('md');
@@ -51,23 +57,26 @@ const isPast = (one: PlacedSession) =>
   one.day < todayIndex.value || (one.day === todayIndex.value && one.from + one.minutes <= minute.value && !board.trial.value?.changed.has(one.id));
 
 const tags = computed(() =>
-  board.shown.value.map((one) => {
-    const changed = board.trial.value?.changed.has(one.id) ?? false;
-    const clash = changed && (board.trial.value!.stuck.includes(one.id) || board.faultsOf(one).some(isHardFault));
-    const is: StripTag['is'] = clash ? 'clash' : changed ? 'changed' : board.heldBy.value.has(one.id) ? 'held' : isPast(one) ? 'missed' : 'kept';
-    const [dog, stage, hand] = [board.dogName(one.dogId), board.stageName(one), handName(one.handId)];
-    const state = { clash: ', clashes', changed: ', tried', held: ', held', missed: ', not logged', kept: '' }[is];
-    return {
-      ...one,
-      is,
-      dog,
-      stage,
-      hand,
-      short: one.minutes >= 45 ? dog : (shorts.value.get(dog) ?? dog),
-      says: `${dog}${stage ? `, ${stage}` : ''}, ${dayTitle(one.day)}, ${timeOfDay(one.from)} to ${timeOfDay(one.from + one.minutes)} with ${hand}${state}`,
-      faint: only.value !== '' && one.dogId !== only.value,
-    };
-  }),
+  // Those of others are in the way of theirs, and are not theirs.
+  board.shown.value
+    .filter(({ handId }) => shownHands.value.has(handId))
+    .map((one) => {
+      const changed = board.trial.value?.changed.has(one.id) ?? false;
+      const clash = changed && (board.trial.value!.stuck.includes(one.id) || board.faultsOf(one).some(isHardFault));
+      const is: StripTag['is'] = clash ? 'clash' : changed ? 'changed' : board.heldBy.value.has(one.id) ? 'held' : isPast(one) ? 'missed' : 'kept';
+      const [dog, stage, hand] = [board.dogName(one.dogId), board.stageName(one), handName(one.handId)];
+      const state = { clash: ', clashes', changed: ', tried', held: ', held', missed: ', not logged', kept: '' }[is];
+      return {
+        ...one,
+        is,
+        dog,
+        stage,
+        hand,
+        short: one.minutes >= 45 ? dog : (shorts.value.get(dog) ?? dog),
+        says: `${dog}${stage ? `, ${stage}` : ''}, ${dayTitle(one.day)}, ${timeOfDay(one.from)} to ${timeOfDay(one.from + one.minutes)} with ${hand}${state}`,
+        faint: only.value !== '' && one.dogId !== only.value,
+      };
+    }),
 );
 const weekDays = computed(() => Array.from({ length: 7 }, (_day, index) => week.value * 7 + index));
 const span = computed(() =>
@@ -214,6 +223,15 @@ watch(
         Plan sessions
       </button>
       <button type="button" class="press press-plain" @click="open = open === 'add' ? null : 'add'">One more</button>
+      <button
+        v-if="page.people.length > HANDS_AT_ONCE"
+        type="button"
+        class="press press-plain"
+        :aria-expanded="open === 'whose'"
+        @click="open = open === 'whose' ? null : 'whose'"
+      >
+        {{ whose }}
+      </button>
       <button v-if="!wide" type="button" class="press press-quiet" :aria-expanded="more" @click="more = !more">More</button>
       <template v-if="wide || more">
         <button type="button" class="press press-plain" @click="open = open === 'hours' ? null : 'hours'">Hours</button>
@@ -243,12 +261,20 @@ watch(
       <button type="button" class="underline" @click="emit('again')">Load it as it is now</button>
     </div>
     <PlanSessions v-if="open === 'plan'" class="mt-4" :board="board" :today="today" @done="open = null" />
-    <AddSession v-else-if="open === 'add'" class="mt-4" :board="board" :today="today" @done="open = null" />
+    <AddSession v-else-if="open === 'add'" class="mt-4" :board="board" :today="today" @done="open = null" @dog="(id) => emit('dog', id)" />
+    <WhoseHands
+      v-else-if="open === 'whose'"
+      class="mt-4"
+      :people="page.people"
+      :hands="page.hands"
+      @hands="(ids) => ((open = null), emit('hands', ids))"
+      @done="open = null"
+    />
     <HoursForm
       v-else-if="open === 'hours'"
       class="mt-4"
       :hours="page.hours"
-      :people="page.people"
+      :people="board.around.value.hands"
       :kennel="kennel"
       :today="today"
       @changed="emit('again')"

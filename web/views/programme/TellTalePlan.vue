@@ -70,7 +70,7 @@ async function deal() {
   try {
     if (!dealt.value) {
       const from = dayOf(props.now, props.kennel.timeZone) < props.programme.startsOn ? props.programme.startsOn : dayOf(props.now, props.kennel.timeZone);
-      const calendar = await send('GET', `/api/calendar?from=${from}&days=28`, CalendarPage);
+      const calendar = await send('GET', `/api/calendar?from=${from}&days=28&dog=${props.programme.dogId}`, CalendarPage);
       const how = { collars: [...chosen.value], seed: Math.random(), newId: uuidv7 };
       dealt.value = dealTellTale(props.programme, how, calendar, props.kennel, Date.now());
     }
