@@ -3,7 +3,7 @@
  * `npm run cluster:survive [MINUTES]`: a cluster under load to which one thing after another happens, then for so many minutes by chance; afterwards every
  * record that was acknowledged is looked for on every node, and once more after all of it was killed at once. Says for each how long nothing could be kept
  * and what was refused. What needs root (a network that is cut, a full disk, clocks that are off) is left out where there is none. With a second
- * argument only what has these words in its name happens.
+ * argument, a regular expression, only what is called so happens.
  */
 import { setTimeout as pause } from 'node:timers/promises';
 import { nodeFolder, onThrowawayCluster } from './lib/cluster.mjs';
@@ -14,7 +14,7 @@ import { run, say } from './lib/say.mjs';
 
 await run(async () => {
   const minutes = Number(process.argv[2] ?? 0);
-  const only = process.argv[3] ?? '';
+  const only = new RegExp(process.argv[3] ?? '');
   const may = { root: process.getuid?.() === 0 };
   if (may.root) await ensurePackages(harmPackages);
   else say('Without root no network is cut, no disk filled and no clock set wrong.');
@@ -27,7 +27,7 @@ await run(async () => {
     const steps = harms(cluster, may);
     await pause(5000);
     tell('nothing happens');
-    for (const { what, to, hit, ms, mend } of steps.filter((one) => one.what.includes(only))) {
+    for (const { what, to, hit, ms, mend } of steps.filter((one) => only.test(one.what))) {
       await hit(to);
       await pause(ms);
       tell(what);

@@ -26,9 +26,13 @@ const cutOff = (node, others) => {
   return asRoot(
     'nft',
     ['-f', '-'],
-    `table ip ${CUT} { chain out { type filter hook output priority 0;
-       ip saddr ${node.address} ip daddr ${rest} drop
-       ip saddr ${rest} ip daddr ${node.address} drop } }`,
+    `table ip ${CUT} {
+       chain out {
+         type filter hook output priority 0;
+         ip saddr ${node.address} ip daddr ${rest} drop
+         ip saddr ${rest} ip daddr ${node.address} drop
+       }
+     }`,
   );
 };
 const joinAgain = () => asRoot('nft', ['delete', 'table', 'ip', CUT]);
@@ -60,10 +64,15 @@ const byClock = (minutes) => ({
   FAKETIME_DONT_RESET: '1',
 });
 
-/** Waits so long, ms, while it is as it is; answers whether it ended by itself. */
-async function endsWithin(node, ms) {
-  for (let waited = 0; waited < ms && !node.hasEnded; waited += 200) await pause(200);
-  return node.hasEnded;
+/** A node that does not come up is started again, as systemd does: two at a time may find nobody to give them their rows. */
+async function startUntilUp(node, times = 5) {
+  for (let time = 1; ; time += 1)
+    try {
+      return await node.start();
+    } catch (error) {
+      if (time === times) throw error;
+      await pause(5000);
+    }
 }
 
 /**
@@ -85,7 +94,7 @@ export function harms({ nodes, servers }, may) {
       to: nodes[0],
       hit: (one) => Promise.all(others(one).map((other) => other.kill())),
       ms: 8000,
-      mend: (one) => Promise.all(others(one).map((other) => other.start())),
+      mend: (one) => Promise.all(others(one).map((other) => startUntilUp(other))),
     },
     {
       what: 'all nodes and servers renewed in turn',
@@ -117,12 +126,13 @@ export function harms({ nodes, servers }, may) {
       ms: 0,
       hit: async (one) => {
         fill(one);
-        await endsWithin(one, 30_000);
+        await pause(20_000);
       },
       mend: async (one) => {
         rmSync(fillerOf(one), { force: true });
-        if (one.hasEnded) await one.start();
-        else await one.untilInStep();
+        // It has left the others and runs on by itself.
+        await one.stop();
+        await startUntilUp(one);
       },
     },
     ...[CLOCK_OFF_MINUTES, -CLOCK_OFF_MINUTES].flatMap((minutes) => [

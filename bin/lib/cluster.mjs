@@ -200,10 +200,6 @@ class Node {
   async untilInStep() {
     for (let waited = 0; waited < JOIN_SECONDS * 5 && !(await this.isInStep()); waited += 1) await pause(200);
   }
-
-  get hasEnded() {
-    return ended(this.child);
-  }
 }
 
 /** One of Banter's servers. */

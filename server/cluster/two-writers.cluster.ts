@@ -232,6 +232,27 @@ describe('two writers on two nodes', () => {
   );
 
   it(
+    'plan a dog in one place at a time',
+    async () => {
+      const dogId = await newDog(one);
+      const { person } = (await one.get('/api/doorstep')).body.me as Me;
+      const day = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+      const facts = { dogId, programmeId: null, stageId: null, personId: person.id, day, from: 600, minutes: 30, aroundMinutes: 0, state: 'planned', note: '' };
+      await rounds(ROUNDS, async () => {
+        const ids = [uuidv7(), uuidv7()];
+        const planned = (by: TestAgent, id: string, from: number) =>
+          by.post('/api/calendar-changes').send({ sessions: [{ id, version: null, facts: { ...facts, from } }] });
+        const answers = await both(planned(one, ids[0]!, 600), planned(other, ids[1]!, 615));
+        expect(statuses(answers)).toEqual([200, 422]);
+        const id = ids[answers.findIndex(({ status }) => status === 200)]!;
+        const dropped = await other.post('/api/calendar-changes').send({ sessions: [{ id, version: 1, facts: { ...facts, from: id === ids[0] ? 600 : 615, state: 'dropped' } }] }); // prettier-ignore
+        expect(dropped.status).toBe(200);
+      });
+    },
+    LONG_MS,
+  );
+
+  it(
     'let one person in by an invitation',
     async () => {
       await rounds(FEW_ROUNDS, async () => {
