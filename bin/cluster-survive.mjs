@@ -6,11 +6,14 @@
  * argument, a regular expression, only what is called so happens.
  */
 import { setTimeout as pause } from 'node:timers/promises';
-import { nodeFolder, onThrowawayCluster } from './lib/cluster.mjs';
-import { harmPackages, harms, onSmallDisk } from './lib/cluster-harm.mjs';
+import { ensureCertificates } from './lib/certificates.mjs';
+import { CERTIFIED, certificatesIn, nodeFolder, onThrowawayCluster } from './lib/cluster.mjs';
+import { byClock, harmPackages, harms, onSmallDisk } from './lib/cluster-harm.mjs';
 import { acknowledgedMissing, beginLoad, signUp, tellLoad } from './lib/cluster-load.mjs';
 import { ensurePackages } from './lib/debian-packages.mjs';
 import { run, say } from './lib/say.mjs';
+
+const DAY_MINUTES = 24 * 60;
 
 await run(async () => {
   const minutes = Number(process.argv[2] ?? 0);
@@ -18,8 +21,12 @@ await run(async () => {
   const may = { root: process.getuid?.() === 0 };
   if (may.root) await ensurePackages(harmPackages);
   else say('Without root no network is cut, no disk filled and no clock set wrong.');
-  /** The disk of a node by itself, where one is filled. */
-  const ground = may.root ? (dir) => onSmallDisk(nodeFolder(dir, 3)) : undefined;
+  /** The disk of a node by itself, where one is filled; and certificates that hold by a clock that is behind as well. */
+  async function ground(dir) {
+    if (!may.root) return () => {};
+    await ensureCertificates(certificatesIn(dir), CERTIFIED, { ...process.env, ...byClock(-DAY_MINUTES) });
+    return onSmallDisk(nodeFolder(dir, 3));
+  }
   return onThrowawayCluster({ ground, env: { ...process.env, BANTER_SIGN_UPS_PER_HOUR: '1000000' } }, async (cluster, begin) => {
     const { v7: uuidv7 } = await import('uuid');
     const load = beginLoad(cluster.address, await signUp(cluster.address), uuidv7);

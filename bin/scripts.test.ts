@@ -1,10 +1,16 @@
 import { execFileSync } from 'node:child_process';
+import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { lineOf } from '../server/data/data-source.ts';
 // @ts-expect-error the scripts are plain JavaScript, so that they run before anything is installed
+import { ensureCertificates } from './lib/certificates.mjs';
+// @ts-expect-error as above
 import { credentials } from './lib/credentials.mjs';
+// @ts-expect-error as above
+import { reachOf, urlOf } from './lib/database-reach.mjs';
 // @ts-expect-error as above
 import { databasePackages, packagePlan } from './lib/debian-packages.mjs';
 // @ts-expect-error as above
@@ -29,6 +35,29 @@ describe('Debian packages', () => {
       sentence:
         'the Debian package mariadb-server is missing and may not be installed by this user; run «sudo apt-get install -y --no-install-recommends mariadb-server» and start again.',
     });
+  });
+});
+
+describe('the address of a database', () => {
+  it('is the same read and written again, sealed or not', () => {
+    const open = { host: '127.0.0.1', port: 3307, user: 'banter', password: 'p@ss/word?', schema: 'banter' };
+    for (const reach of [open, { ...open, authority: '/etc/banter/an authority.pem' }]) expect(reachOf(urlOf(reach))).toEqual(reach);
+    // What the server reads of it is what it was written from.
+    const sealed = urlOf({ ...open, authority: 'package.json' });
+    expect(lineOf(sealed)).toEqual({ url: urlOf(open), ssl: { ca: readFileSync('package.json', 'utf8') } });
+    expect(lineOf(urlOf(open))).toEqual({ url: urlOf(open) });
+  });
+});
+
+describe('certificates for trying', () => {
+  it('are made once, signed by an authority of their own for these addresses', async () => {
+    const dir = folder();
+    await ensureCertificates(dir, ['127.0.77.10', '127.0.77.11']);
+    const [before, authority] = ['node.pem', 'ca.pem'].map((name) => new X509Certificate(readFileSync(join(dir, name))));
+    expect(before!.verify(authority!.publicKey)).toBe(true);
+    expect([before!.checkIP('127.0.77.11'), before!.checkIP('127.0.77.12')]).toEqual(['127.0.77.11', undefined]);
+    await ensureCertificates(dir, ['127.0.77.12']);
+    expect(new X509Certificate(readFileSync(join(dir, 'node.pem'))).fingerprint).toBe(before!.fingerprint);
   });
 });
 

@@ -89,7 +89,7 @@ async function browser(scratch, databaseUrl) {
 }
 
 await run(async () => {
-  await ensurePackages({ ...databasePackages, ...browserPackages, ...readerPackages });
+  await ensurePackages({ ...databasePackages, ...browserPackages, ...readerPackages, openssl: 'openssl' });
   await ensureNpmPackages();
   await ensureWebBuild();
   const scratch = mkdtempSync(join(tmpdir(), 'banter-test-'));

@@ -157,12 +157,11 @@ test('with more hands than one looks at together it is one’s own calendar; oth
   // Nothing is planned for oneself: those for whom most is come first.
   const tags = page.locator('[data-tag]');
   await expect(tags).toHaveCount(2);
-  await page.getByRole('button', { name: /^With .* and 5 more/ }).click();
+  await page.getByRole('button', { name: /^With .* and 2 more/ }).click();
   await expectAccessible(page);
   const chosen = page.getByRole('group', { name: 'Whose sessions' }).getByRole('checkbox', { checked: true });
   for (let left = await chosen.count(); left > 0; left -= 1) await chosen.first().uncheck();
   await expect(page.getByRole('button', { name: 'Show', exact: true })).toBeDisabled();
-  await page.getByRole('searchbox', { name: 'Name' }).fill('cor');
   await page.getByRole('checkbox', { name: 'Corin' }).check();
   await page.getByRole('button', { name: 'Show', exact: true }).click();
   await expect(page.getByRole('button', { name: 'With Corin', exact: true })).toBeVisible();

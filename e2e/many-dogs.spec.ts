@@ -21,7 +21,7 @@ const facts = (index: number) => ({
   archivedAt: null,
 });
 
-test('a kennel of many dogs: the list is drawn as one goes, a dog is found by its name, and the field log begins with it', async ({ page }) => {
+test('a kennel of many dogs: the list is drawn as one goes, a dog is found by its name, and the field log and the calendar begin with it', async ({ page }) => {
   await newKennel(page, 'Many Fens');
   for (let index = 0; index < DOGS; index += 1) await put(page, `/api/dogs/${uuidv7()}`, facts(index));
   await page.goto('/dogs');
@@ -48,10 +48,13 @@ test('a kennel of many dogs: the list is drawn as one goes, a dog is found by it
   await page.keyboard.press('Escape');
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('/');
-  await page.keyboard.type('137');
-  await expect(page.getByRole('option').first()).toContainText('Dog 137');
+  await page.keyboard.type('13');
+  await expect(page.getByRole('option').nth(1)).toContainText('13');
+  // Who is quicker than the answer does not go to what was found for less of the name.
+  await page.keyboard.type('7');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'What happened' })).toBeVisible();
+  await expect(page.getByText('Dog 137').first()).toBeVisible();
 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/field');
@@ -64,4 +67,18 @@ test('a kennel of many dogs: the list is drawn as one goes, a dog is found by it
   await page.goto('/field');
   await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Dog 142' })).toBeVisible();
+
+  // The calendar offers the first of them, and finds the others, with what is planned of them.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/programme');
+  await page.getByRole('button', { name: 'One more' }).click();
+  const dog = page.getByRole('form', { name: 'One session' }).getByRole('combobox').first();
+  await expect(dog.getByRole('option', { name: 'Dog 142' })).toHaveCount(0);
+  await page.getByRole('searchbox', { name: 'Another dog, by name' }).fill('142');
+  await page.getByRole('button', { name: 'Dog 142', exact: true }).click();
+  await expect(dog.locator('option:checked')).toHaveText('Dog 142');
+  await page.getByLabel('Day').fill(new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10));
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByRole('form', { name: 'One session' }).getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: /^Undo: Dog 142 at/ })).toBeVisible();
 });

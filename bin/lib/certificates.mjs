@@ -6,8 +6,8 @@ import { Refusal } from './say.mjs';
 
 const DAYS = '3650';
 
-async function openssl(cwd, ...args) {
-  const done = await runToEnd('openssl', args, { cwd, quiet: true });
+async function openssl(cwd, env, ...args) {
+  const done = await runToEnd('openssl', args, { cwd, env, quiet: true });
   if (done.code !== 0) throw new Refusal(`a certificate could not be made: ${done.output.trim().split('\n').at(-1)}`);
 }
 
@@ -15,15 +15,16 @@ async function openssl(cwd, ...args) {
  * Makes `ca.pem`, `node.pem` and `node-key.pem` in `dir`, unless they are there.
  * @param {string} dir
  * @param {readonly string[]} addresses by which those who show it are called
+ * @param {NodeJS.ProcessEnv} [env] by whose clock they begin to hold
  */
-export async function ensureCertificates(dir, addresses) {
+export async function ensureCertificates(dir, addresses, env = process.env) {
   if (existsSync(join(dir, 'node.pem'))) return;
   mkdirSync(dir, { recursive: true, mode: 0o700 });
   const key = ['-newkey', 'rsa:2048', '-nodes'];
-  await openssl(dir, 'req', '-x509', ...key, '-keyout', 'ca-key.pem', '-out', 'ca.pem', '-days', DAYS, '-subj', '/CN=Banter, for trying');
-  await openssl(dir, 'req', ...key, '-keyout', 'node-key.pem', '-out', 'node.csr', '-subj', '/CN=banter-node');
+  await openssl(dir, env, 'req', '-x509', ...key, '-keyout', 'ca-key.pem', '-out', 'ca.pem', '-days', DAYS, '-subj', '/CN=Banter, for trying');
+  await openssl(dir, env, 'req', ...key, '-keyout', 'node-key.pem', '-out', 'node.csr', '-subj', '/CN=banter-node');
   writeFileSync(join(dir, 'node.ext'), `subjectAltName=${addresses.map((address) => `IP:${address}`).join(',')}\n`);
-  await openssl(dir, 'x509', '-req', '-in', 'node.csr', '-CA', 'ca.pem', '-CAkey', 'ca-key.pem', '-CAcreateserial', '-extfile', 'node.ext', '-days', DAYS, '-out', 'node.pem'); // prettier-ignore
+  await openssl(dir, env, 'x509', '-req', '-in', 'node.csr', '-CA', 'ca.pem', '-CAkey', 'ca-key.pem', '-CAcreateserial', '-extfile', 'node.ext', '-days', DAYS, '-out', 'node.pem'); // prettier-ignore
 }
 
 /** Lays what a node shows, and whom it believes, into its folder. */

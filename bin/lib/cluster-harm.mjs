@@ -57,7 +57,7 @@ function fill(node) {
 }
 
 /** The environment of a program whose clock is so far off. */
-const byClock = (minutes) => ({
+export const byClock = (minutes) => ({
   LD_PRELOAD: '/usr/lib/x86_64-linux-gnu/faketime/libfaketimeMT.so.1',
   FAKETIME: `${minutes > 0 ? '+' : ''}${minutes}m`,
   FAKETIME_DONT_FAKE_MONOTONIC: '1',

@@ -23,6 +23,9 @@ export const CLUSTER_ADDRESS = '127.0.77.10';
 const serverAddress = (number) => `127.0.77.2${number}`;
 const nodeAddress = (number) => `127.0.77.1${number}`;
 const PORT = 8080;
+/** Where certificates lie in the folder of a cluster, and by which addresses those who show one are called. */
+export const certificatesIn = (dir) => join(dir, 'certificates');
+export const CERTIFIED = [CLUSTER_ADDRESS, ...NODES.map((number) => nodeAddress(number))];
 /** Where the rows of a node lie, in the folder of a cluster. */
 export const nodeFolder = (dir, number) => join(dir, `node-${number}`);
 /** A node that gets all rows anew takes its time, s. */
@@ -78,7 +81,7 @@ class Node {
     this.number = number;
     this.address = nodeAddress(number);
     this.databaseDir = nodeFolder(dir, number);
-    this.certificates = join(dir, 'certificates');
+    this.certificates = certificatesIn(dir);
     this.errorLog = join(dir, `node-${number}.err`);
     this.defaultsFile = join(dir, `node-${number}.cnf`);
     this.socket = join(socketDir, `${number}.sock`);
@@ -259,8 +262,8 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
   const socketDir = mkdtempSync(join(tmpdir(), 'banter-cluster-'));
   chmodSync(join(deployDir, 'galera-node-ready.sh'), 0o755);
   const nodes = NODES.map((number) => new Node(number, { dir, socketDir }));
-  const certificates = join(dir, 'certificates');
-  await ensureCertificates(certificates, [CLUSTER_ADDRESS, ...nodes.map(({ address }) => address)]);
+  const certificates = certificatesIn(dir);
+  await ensureCertificates(certificates, CERTIFIED);
   /** The address of a database, the balancer's or a node's own, over a sealed line. */
   const urlOf = (host, schema = 'banter') => addressOf({ host, port: 3306, user: 'banter', password, schema, authority: join(certificates, 'ca.pem') });
   const servers = Array.from(

@@ -200,6 +200,9 @@ async function onCalendar(
   });
 }
 
+/** So many are shown of those for whom most is planned, where nobody said whose. */
+const HANDS_FIRST = 3;
+
 /**
  * Whose calendar is shown: everybody's where these are few; else those who are asked for, else those who work with the dog that is, else one's own where
  * anything is planned for one, else of those for whom most is.
@@ -217,16 +220,17 @@ async function handsShown(scope: KennelScope, { hands, dog }: CalendarAsked, peo
   );
   const working = busiest.map(({ personId }) => personId).filter((id) => known.has(id));
   if (!dog && working.includes(scope.personId)) return [scope.personId];
-  return [...new Set([...working, ...known])].slice(0, HANDS_AT_ONCE);
+  return [...new Set([...working, ...known])].slice(0, dog ? HANDS_AT_ONCE : HANDS_FIRST);
 }
 
 /** Programmes that run with nothing planned from a day on: the latest begun, and how many more. */
 async function unplanned(scope: KennelScope, today: string): Promise<{ ids: string[]; more: number }> {
   const rows = await scope.raw<{ id: string }>(
     `SELECT own.id FROM programmes own JOIN dogs ON dogs.kennelId = own.kennelId AND dogs.id = own.dogId AND dogs.archivedAt IS NULL
-      WHERE own.kennelId = :kennelId AND own.state = 'running' AND NOT EXISTS (
+      WHERE own.kennelId = :kennelId AND own.state = 'running' AND COALESCE((
+        -- Looked up for each by its key; asked for as «not exists» they would all be read first.
         SELECT 1 FROM planned_sessions planned
-         WHERE planned.kennelId = own.kennelId AND planned.programmeId = own.id AND planned.state = 'planned' AND planned.day >= :today)
+         WHERE planned.kennelId = own.kennelId AND planned.programmeId = own.id AND planned.state = 'planned' AND planned.day >= :today LIMIT 1), 0) = 0
       ORDER BY own.startsOn DESC, own.id`,
     { today },
   );

@@ -3,7 +3,7 @@
 import { Combobox, ComboboxInput, ComboboxLabel, ComboboxOption, ComboboxOptions, Dialog, DialogPanel } from '@headlessui/vue';
 import { collarKind, Found } from '@banter/contract';
 import { watchDebounced } from '@vueuse/core';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { failureSentence } from '../api/failure.ts';
 import { send } from '../api/request.ts';
@@ -43,7 +43,10 @@ watchDebounced(
       found.value = answer;
       foundFor.value = asked;
     } catch (failure) {
+      if (asked !== text.value.trim()) return;
       fault.value = failureSentence(failure);
+      found.value = { dogs: [], collars: [] };
+      foundFor.value = asked;
     }
   },
   { debounce: PAUSE_MS, immediate: true },
@@ -64,6 +67,18 @@ const finds = computed((): Find[] => [
   ...found.value.collars.map(({ id, name, kind }) => ({ sort: 'Collar', name, more: collarKind(kind).name, to: `/locker/${id}` })),
 ]);
 const isSettled = computed(() => text.value.trim() === foundFor.value);
+/** Who is quicker than the answer goes to the first of what is found once it is there. */
+const goesTo = ref('');
+function enter(event: KeyboardEvent) {
+  if (isSettled.value) return;
+  // What is listed still was found for less of the name.
+  event.preventDefault();
+  goesTo.value = text.value.trim();
+}
+watch(isSettled, (settled) => {
+  if (settled && goesTo.value !== '' && goesTo.value === foundFor.value) goTo(finds.value[0] ?? null);
+  goesTo.value = '';
+});
 function goTo(one: Find | null) {
   if (!one) return;
   finding.open = false;
@@ -85,6 +100,7 @@ function goTo(one: Find | null) {
             :display-value="() => text"
             @focus="takeOver"
             @change="text = $event.target.value"
+            @keydown.enter="enter"
           />
           <p v-if="fault" role="alert" class="px-4 py-3 text-mind">{{ fault }}</p>
           <ComboboxOptions static class="min-h-0 overflow-y-auto py-1">
@@ -96,7 +112,7 @@ function goTo(one: Find | null) {
               </li>
             </ComboboxOption>
           </ComboboxOptions>
-          <p v-if="finds.length === 0 && text.trim() !== '' && isSettled" role="status" class="px-4 pb-4 text-soft">Nothing found.</p>
+          <p v-if="finds.length === 0 && text.trim() !== '' && isSettled && fault === ''" role="status" class="px-4 pb-4 text-soft">Nothing found.</p>
         </Combobox>
       </DialogPanel>
     </div>

@@ -18,12 +18,12 @@ const today = todayIn(kennel.value.timeZone);
 /** From the Monday before last week to five weeks ahead. */
 const from = DateTime.fromISO(today).startOf('week').minus({ weeks: 1 }).toISODate()!;
 const DAYS = 49;
-/** A dog that is looked at whoever works with it. */
+/** Whose it is, where somebody chose; and a dog that is looked at whoever works with it. */
+const hands = ref(String(route.query.hands ?? ''));
 const dogId = ref(String(route.query.dog ?? ''));
-const asked = computed(() => {
-  const hands = String(route.query.hands ?? '');
-  return new URLSearchParams({ from, days: String(DAYS), ...(hands ? { hands } : {}), ...(dogId.value ? { dog: dogId.value } : {}) });
-});
+const asked = computed(
+  () => new URLSearchParams({ from, days: String(DAYS), ...(hands.value ? { hands: hands.value } : {}), ...(dogId.value ? { dog: dogId.value } : {}) }),
+);
 const { data, state, sentence, load } = useLoad(() => `/api/calendar?${asked.value}`, CalendarPage);
 const loads = ref(0);
 async function again() {
@@ -34,10 +34,9 @@ watch(
   () => String(asked.value),
   () => void again(),
 );
-const show = (hands: readonly string[]) => router.replace({ query: { ...route.query, hands: hands.join(',') } });
-async function bring(id: string) {
+function bring(id: string) {
   // Whose calendar it is stays as it is.
-  if (data.value && !route.query.hands) await show(data.value.hands);
+  hands.value ||= data.value!.hands.join(',');
   dogId.value = id;
 }
 </script>
@@ -51,7 +50,7 @@ async function bring(id: string) {
       :today="today"
       :dog-id="String(route.query.dog ?? '')"
       @again="again"
-      @hands="show"
+      @hands="(ids) => router.replace({ query: { ...route.query, hands: ids.join(',') } })"
       @dog="bring"
     />
   </LoadFrame>

@@ -3,6 +3,8 @@
 import { HANDS_AT_ONCE } from '@banter/contract';
 import { computed, ref } from 'vue';
 
+/** So many are seen at a glance. */
+const FEW = 12;
 const props = defineProps<{ people: readonly { id: string; name: string }[]; hands: readonly string[] }>();
 const emit = defineEmits<{ hands: [ids: string[]]; done: [] }>();
 const chosen = ref(new Set(props.hands));
@@ -19,8 +21,8 @@ function toggle(id: string) {
 <template>
   <form class="sheet" aria-labelledby="whose-hands" @submit.prevent="emit('hands', [...chosen])">
     <h2 id="whose-hands">Whose sessions</h2>
-    <p class="text-sm text-soft">Up to {{ HANDS_AT_ONCE }} together; what others do with the same dogs is still kept free of.</p>
-    <label class="mt-2 block max-w-xs">
+    <p class="text-sm text-soft">Up to {{ HANDS_AT_ONCE }} together. What others plan with the same dogs still counts.</p>
+    <label v-if="people.length > FEW" class="mt-2 block max-w-xs">
       <span class="text-sm font-semibold">Name</span>
       <input v-model="part" class="field" type="search" autocomplete="off" />
     </label>
