@@ -146,3 +146,36 @@ test('at hand on a phone: moved to the place that is free, contact good, and pin
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect.poll(flags, { timeout: 20_000 }).toEqual([9]);
 });
+
+test('a page that was open while Banter was renewed opens anew where it was going, once; a script that is away for another reason reloads nothing', async ({
+  page,
+  expectFaults,
+}) => {
+  expectFaults(/404|Failed to fetch dynamically imported module|preload/);
+  await newKennel(page);
+  await page.goto('/today');
+  const opened = () => page.evaluate(() => (globalThis as { opened?: number }).opened ?? 0);
+  const begin = () => page.evaluate(() => ((globalThis as { opened?: number }).opened = 1));
+  const locker = page.getByRole('navigation').getByRole('link', { name: 'Locker' }).first();
+  await begin();
+
+  // The script is away, and the page that is served is the same one.
+  await page.route(/\/assets\/LockerView-/, (route) => route.fulfill({ status: 404 }), { times: 1 });
+  const looked = page.waitForResponse(/\/index\.html$/);
+  await locker.click();
+  await looked;
+  await page.getByRole('navigation').getByRole('link', { name: 'Upkeep' }).first().click();
+  await expect(page).toHaveURL(/\/upkeep/);
+  expect(await opened()).toBe(1);
+
+  // The page that is served begins with another script: it is another version.
+  await page.route(/\/assets\/CalendarView-/, (route) => route.fulfill({ status: 404 }), { times: 1 });
+  await page.route(/\/index\.html$/, async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, body: (await answer.text()).replace(/src="\/assets\/index-[^"]+"/, 'src="/assets/index-renewed.js"') });
+  });
+  await page.getByRole('navigation').getByRole('link', { name: 'Calendar' }).first().click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No programme runs yet.');
+  await expect(page).toHaveURL(/\/programme/);
+  expect(await opened()).toBe(0);
+});

@@ -1,6 +1,7 @@
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { opensAnewWhenRenewed } from './new-version.ts';
 import { router } from './router.ts';
 import { spelling } from './stores/spell.ts';
 import { useTheme } from './stores/theme.ts';
@@ -10,6 +11,7 @@ const app = createApp(App);
 app.use(createPinia());
 app.use(spelling);
 useTheme();
+opensAnewWhenRenewed(router);
 app.use(router).mount('#app');
 
 // Only a built page has one; where browsers know none, or forbid it, everything but opening without a connection works.

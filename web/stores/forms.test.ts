@@ -20,6 +20,7 @@ const BECAUSE: Record<string, string> = {
   'views/KitUpView.vue': 'a filter of what is shown',
   'views/field/BeginSession.vue': 'a filter of what is shown; what is chosen is remembered',
   'views/calendar/KennelCalendar.vue': 'a filter of what is shown',
+  'views/calendar/WhoseHands.vue': 'a filter of what is shown',
   'views/house/HouseDeeds.vue': 'a filter of what is shown',
   'views/house/HouseFiles.vue': 'a file is chosen anew; a page cannot keep one',
   'views/DrillView.vue': 'a choice of what to practise',
