@@ -160,7 +160,7 @@ test('a page that was open while Banter was renewed opens anew where it was goin
   await begin();
 
   // The script is away, and the page that is served is the same one.
-  await page.route(/\/assets\/LockerView-/, (route) => route.fulfill({ status: 404 }), { times: 1 });
+  await page.route(/\/assets\/LockerView-/, (route) => route.fulfill({ status: 404 }));
   const looked = page.waitForResponse(/\/index\.html$/);
   await locker.click();
   await looked;
@@ -169,8 +169,10 @@ test('a page that was open while Banter was renewed opens anew where it was goin
   expect(await opened()).toBe(1);
 
   // The page that is served begins with another script: it is another version.
-  await page.route(/\/assets\/CalendarView-/, (route) => route.fulfill({ status: 404 }), { times: 1 });
+  let isNew = false;
+  await page.route(/\/assets\/CalendarView-/, (route) => (isNew ? route.continue() : route.fulfill({ status: 404 })));
   await page.route(/\/index\.html$/, async (route) => {
+    isNew = true;
     const answer = await route.fetch();
     await route.fulfill({ response: answer, body: (await answer.text()).replace(/src="\/assets\/index-[^"]+"/, 'src="/assets/index-renewed.js"') });
   });

@@ -73,6 +73,7 @@ function enter(event: KeyboardEvent) {
   if (isSettled.value) return;
   // What is listed still was found for less of the name.
   event.preventDefault();
+  event.stopPropagation();
   goesTo.value = text.value.trim();
 }
 watch(isSettled, (settled) => {
@@ -80,7 +81,8 @@ watch(isSettled, (settled) => {
   goesTo.value = '';
 });
 function goTo(one: Find | null) {
-  if (!one) return;
+  // The list itself, as it goes, chooses what was marked in it.
+  if (!one || !finding.open) return;
   finding.open = false;
   void router.push(one.to);
 }
@@ -90,7 +92,7 @@ function goTo(one: Find | null) {
   <Dialog :open="finding.open" class="relative z-40" aria-label="Find" @close="finding.open = false">
     <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center p-2 pt-[8vh]">
-      <DialogPanel class="sheet flex max-h-[80vh] w-full max-w-xl flex-col p-0!">
+      <DialogPanel class="sheet flex max-h-[80vh] w-full max-w-xl flex-col p-0!" @keydown.enter.capture="enter">
         <Combobox :model-value="null" as="div" class="flex min-h-0 flex-col" @update:model-value="goTo">
           <ComboboxLabel class="sr-only">Find a dog, a collar, a house rule or a screen</ComboboxLabel>
           <ComboboxInput
@@ -100,7 +102,6 @@ function goTo(one: Find | null) {
             :display-value="() => text"
             @focus="takeOver"
             @change="text = $event.target.value"
-            @keydown.enter="enter"
           />
           <p v-if="fault" role="alert" class="px-4 py-3 text-mind">{{ fault }}</p>
           <ComboboxOptions static class="min-h-0 overflow-y-auto py-1">
