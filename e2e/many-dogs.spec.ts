@@ -77,7 +77,10 @@ test('a kennel of many dogs: the list is drawn as one goes, a dog is found by it
   await page.getByRole('searchbox', { name: 'Another dog, by name' }).fill('142');
   await page.getByRole('button', { name: 'Dog 142', exact: true }).click();
   await expect(dog.locator('option:checked')).toHaveText('Dog 142');
-  await page.getByLabel('Day').fill(new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10));
+  await page
+    .getByRole('form', { name: 'One session' })
+    .getByLabel('Day', { exact: true })
+    .fill(new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10));
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByRole('form', { name: 'One session' }).getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: /^Undo: Dog 142 at/ })).toBeVisible();
