@@ -27,6 +27,8 @@ function bring(id: string) {
   dogId.value = id;
   name.value = '';
 }
+// One that was being planned before a reload, and is not on offer, is brought again.
+if (dogId.value !== '' && !page.value.dogs.some(({ id }) => id === dogId.value)) emit('dog', dogId.value);
 const stages = computed(() => board.programmes.value.filter(({ programme }) => programme.dogId === dogId.value));
 function tryIt() {
   const [hour, minute] = time.value.split(':').map(Number) as [number, number];
