@@ -283,7 +283,7 @@ export {
 export { fitCheckFault, planFault } from './kennel-file/part-faults.ts';
 export { KENNEL_PART_NAMES, kennelPart, type KennelPart, type KennelPartName, type KennelRefs } from './kennel-file/kennel-parts.ts';
 export { isGrowing } from './growth/is-growing.ts';
-export { MadeUp, madeUpElsewhere, madeUpWords } from './standing/made-up.ts';
+export { MadeUp, madeUpElsewhere, madeUpWords, SetFor } from './standing/made-up.ts';
 export { readAgain, tapeAsked, type ReadAgain, type TapeAsk } from './ask/tape-asked.ts';
 export { asSureAsItIs, fitSureness, sureNeck, type AskedMeasure, type FitSureness, type Settling, type SureNeck } from './ask/fit-sureness.ts';
 export { byHandsOn, byHandsReason, isGoodByHands, neckFelt, NeckFelt, standingOfFit, type CheckedThen } from './standing/neck-felt.ts';

@@ -61,8 +61,11 @@ test('the stack is moved by mouse on the map, by drag in the list and by keys, a
   await page.keyboard.press('ArrowDown');
   await expectOrder(page, ['Remote electronic Curlew', 'Prong Hazel']);
   await expect(page.getByRole('button', { name: /^Prong Hazel, number 2/i })).toBeFocused();
+  const shown = page.waitForResponse((answer) => answer.url().endsWith(`/api/dogs/${dogId}/neck`) && answer.ok());
   await page.getByRole('button', { name: 'Undo' }).click();
   await expectOrder(page, ['Prong Hazel', 'Remote electronic Curlew']);
+  // The page as it was kept is there: nothing moves under the hand.
+  await (await shown).finished();
   // By dragging in the list.
   const grip = (name: RegExp): Locator => page.getByRole('button', { name });
   await drag(page, grip(/^Remote electronic Curlew, number 2/i), grip(/^Prong Hazel, number 1/i));

@@ -31,6 +31,8 @@ import { Serving } from './services/serving.ts';
 import { SIGN_IN_PAUSES, Tries, type Pauses } from './services/tries.ts';
 
 export const COOKIE_NAME = 'banter.session';
+/** What a page asks first: who is there. */
+const DOORSTEP = '/doorstep';
 
 /** Requests about many dogs that one address may send in a minute. */
 const FITS_PER_MINUTE = 60;
@@ -94,18 +96,20 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
   app.use('/api', fitsRoutes(options.calculations, FITS_PER_MINUTE));
 
   app.use('/api', sameOriginOnly, sessionCookieFirst(COOKIE_NAME));
-  app.use(
-    '/api',
+  const knowsSignIns = (rolling: boolean) =>
     session({
       name: COOKIE_NAME,
       secret: options.sessionSecret,
       store: sessions,
       resave: false,
       saveUninitialized: false,
-      rolling: true,
+      rolling,
       cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS, path: '/' },
-    }),
-  );
+    });
+  // What a page asks first gives the device its sign-in for another month. No other answer does: one that was still on its way while somebody
+  // signed in anew would bring back the sign-in that they had before, which is over.
+  const [renews, only] = [knowsSignIns(true), knowsSignIns(false)];
+  app.use('/api', (request, response, next) => (request.path === DOORSTEP ? renews : only)(request, response, next));
   app.use(
     '/api',
     knowsRoles(dataSource),

@@ -19,7 +19,7 @@ import { Programme, StageMove, StageResult } from './programme.ts';
 import { Lift, Screening } from './screening.ts';
 import { SkinLook } from './skin-look.ts';
 import { Taping } from './taping.ts';
-import { MadeUp } from '../standing/made-up.ts';
+import { MadeUp, SetFor } from '../standing/made-up.ts';
 import { NeckFelt } from '../standing/neck-felt.ts';
 import { Weighing } from './weighing.ts';
 
@@ -64,12 +64,14 @@ export const DogPage = z.object({
   links: z.array(LinkBalance),
   /** For whom each of these collars is made up now. */
   madeUp: z.array(MadeUp),
+  /** At the bench: for which other dogs collars of the stock are made up now. */
+  setFor: z.array(SetFor).default([]),
   unreadable: z.array(UnreadableRecord),
 });
 export type DogPage = z.infer<typeof DogPage>;
 
-/** All that a dog can be fitted with that the kennel does not have yet: its collars, links, places, and for whom each collar is set now. */
-export const KennelBench = DogPage.pick({ collars: true, links: true, places: true, madeUp: true });
+/** All that a dog can be fitted with that the kennel does not have yet: its collars, links and places. */
+export const KennelBench = DogPage.pick({ collars: true, links: true, places: true });
 export type KennelBench = z.infer<typeof KennelBench>;
 
 /**

@@ -21,6 +21,10 @@ export const MadeUp = z.object({
 });
 export type MadeUp = z.infer<typeof MadeUp>;
 
+/** For which dog a collar that somebody may choose is made up now, and how. */
+export const SetFor = MadeUp.pick({ collarId: true, dogId: true, dogName: true, on: true });
+export type SetFor = z.infer<typeof SetFor>;
+
 type Fit = { plan: Plan; check: FitCheck | null };
 
 /** How a fit wants its collar made up: as it was last found on its dog, else as it was planned. */

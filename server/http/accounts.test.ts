@@ -38,6 +38,11 @@ describe('signing up and in', () => {
     expect(cookie).toMatch(/SameSite=Strict/i);
   });
 
+  it('an answer that was on its way while somebody signed in anew brings no earlier sign-in back: none but what a page asks first sets one', async () => {
+    const agent = await newKennel(banter.app);
+    for (const path of ['/api/today', '/api/dogs', '/api/kennel', '/api/not-there']) expect([path, cookieOf(await agent.get(path))]).toEqual([path, '']);
+  });
+
   it('says the same to an e-mail that is known, whatever its capitals: a kennel more, which its own password opens', async () => {
     const asked = { ...signUp, kennelName: 'Furze End', email: 'ROBIN@example.test', password: 'furze and bracken' };
     const [known, unknown] = [await supertest(banter.app).post('/api/sign-up').send(asked), await supertest(banter.app).post('/api/sign-up').send({ ...asked, email: 'wren@example.test' })]; // prettier-ignore
@@ -153,7 +158,7 @@ describe('signing up and in', () => {
 
   it('renews the cookie with use, and ends it for good after half a year', async () => {
     const agent = await newKennel(banter.app);
-    const used = await agent.get('/api/dogs');
+    const used = await agent.get('/api/doorstep');
     const expires = Date.parse(/Expires=([^;]+)/.exec(cookieOf(used))![1]!);
     expect(expires - Date.now()).toBeGreaterThan(29 * 86_400_000);
     const rows = banter.dataSource.getRepository(SessionEntity);

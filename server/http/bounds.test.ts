@@ -144,7 +144,7 @@ describe('lines of events', () => {
 describe('screens that listen', () => {
   it('are so many for one person, whatever the server, and a place is free again when one closes', async () => {
     const own = await newKennel(banter.app);
-    const cookie = String((await own.get('/api/dogs')).headers['set-cookie']![0]).split(';')[0]!;
+    const cookie = String((await own.get('/api/doorstep')).headers['set-cookie']![0]).split(';')[0]!;
     const other = createServer(banter.besides());
     await new Promise<void>((listening) => other.listen(0, '127.0.0.1', listening));
     const listen = (at: Server) =>

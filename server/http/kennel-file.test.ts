@@ -225,7 +225,7 @@ describe('a file that is not right', () => {
     const agent = await newKennel(banter.app);
     const server = createServer(banter.app).listen(0, '127.0.0.1');
     await new Promise((resolve) => server.once('listening', resolve));
-    const cookie = String((await agent.get('/api/dogs')).headers['set-cookie']![0]).split(';')[0]!;
+    const cookie = String((await agent.get('/api/doorstep')).headers['set-cookie']![0]).split(';')[0]!;
     const { port } = server.address() as AddressInfo;
     // None of them ever ends: three have a place, and the others are told at once that there is none.
     const refused: number[] = [];

@@ -56,7 +56,7 @@ const until = async (holds: () => boolean | Promise<boolean>): Promise<void> => 
 };
 /** Today as a screen listens to it: what it was told, and whether it was told to go elsewhere. */
 async function listensTo(port: number, agent: TestAgent): Promise<{ told: () => string; isOver: () => boolean }> {
-  const cookie = String((await agent.get('/api/dogs')).headers['set-cookie']![0]).split(';')[0]!;
+  const cookie = String((await agent.get('/api/doorstep')).headers['set-cookie']![0]).split(';')[0]!;
   let told = '';
   let isOver = false;
   const stream = await new Promise<IncomingMessage>((resolve) => get({ host: '127.0.0.1', port, path: '/api/today', headers: { cookie, accept: 'text/event-stream' } }, resolve)); // prettier-ignore

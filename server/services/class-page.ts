@@ -5,9 +5,9 @@ import { CollarEntity } from '../data/entities/collar.ts';
 import { DAY_STANDING } from '../standings/day-standing.ts';
 import { bringUpToDate } from '../standings/kept-standings.ts';
 import { collarAnswer } from './collars.ts';
+import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { linkBalances } from './links.ts';
 import { madeUpNow } from './made-up.ts';
 
 /** What a class is kitted up from: whose sessions are tomorrow, and what is owned. The dogs' own cards are asked for by whoever is in the class. */
@@ -16,20 +16,23 @@ export async function classPage(scope: KennelScope, now: Date): Promise<ClassPag
   // The kennel’s next day, also where a day has 23 hours or 25.
   const day = DateTime.fromJSDate(now, { zone: kennel.timeZone }).plus({ days: 1 }).toISODate()!;
   await bringUpToDate(scope, [DAY_STANDING], kennel, now);
-  const [collars, links, worn, madeUp, planned] = await Promise.all([
+  const [collars, links, worn, planned] = await Promise.all([
     scope.all(CollarEntity, { owned: true, retiredAt: IsNull(), condition: 'sound' }, { name: 'ASC', id: 'ASC' }),
     linkBalances(scope),
     scope.raw<{ collarId: string; dogId: string }>(
       `SELECT worn.pieceId AS collarId, worn.dogId FROM worn_pieces worn JOIN collars ON collars.kennelId = worn.kennelId AND collars.id = worn.pieceId
         WHERE worn.kennelId = :kennelId ORDER BY worn.pieceId, worn.dogId`,
     ),
-    madeUpNow(scope),
     scope.raw<{ id: string; name: string }>(
       `SELECT DISTINCT dogs.id, dogs.name FROM planned_sessions planned JOIN dogs ON dogs.kennelId = planned.kennelId AND dogs.id = planned.dogId AND dogs.archivedAt IS NULL
         WHERE planned.kennelId = :kennelId AND planned.day = :day AND planned.state = 'planned' ORDER BY dogs.name, dogs.id`,
       { day },
     ),
   ]);
+  const madeUp = await madeUpNow(
+    scope,
+    worn.map(({ collarId }) => collarId),
+  );
   const lastOn = new Map(madeUp.map(({ collarId, dogId }) => [collarId, dogId]));
   return {
     day,

@@ -15,9 +15,10 @@ import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
 import { fitCheckKind } from './fit-checks.ts';
 import { briefly, keptAnswers } from '../records/kept.ts';
+import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { linkBalances, linksOnCollars } from './links.ts';
-import { madeUpNow } from './made-up.ts';
+import { linksOnCollars } from './links.ts';
+import { madeUpNow, setForOthers } from './made-up.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { unreadable } from './readable.ts';
@@ -146,23 +147,24 @@ export async function growthPages(
 type Stock = 'own' | 'all';
 type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
-async function stockOf(scope: KennelScope, id: string | null, stock: Stock): Promise<Pick<DogPage, 'collars' | 'links' | 'madeUp'>> {
-  const own = id === null ? [] : await ownCollars(scope, id);
-  if (stock === 'all') {
-    const here = await scope.all(CollarEntity, { retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
-    const have = new Set(here.map((one) => one.id));
-    const [past, links, madeUp] = await Promise.all([
-      scope.someOf(
-        CollarEntity,
-        own.filter((one) => !have.has(one)),
-      ),
-      linkBalances(scope),
-      madeUpNow(scope),
-    ]);
-    return { collars: [...here, ...past].map(collarAnswer), links, madeUp };
-  }
-  const [collars, links, madeUp] = await Promise.all([scope.someOf(CollarEntity, own), linksOnCollars(scope, own), madeUpNow(scope, own)]);
-  return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links, madeUp };
+/** What a dog can be fitted with. */
+async function stockOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
+  const here = await scope.all(CollarEntity, { retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+  const have = new Set(here.map((one) => one.id));
+  const [past, links] = await Promise.all([
+    scope.someOf(
+      CollarEntity,
+      own.filter((one) => !have.has(one)),
+    ),
+    linkBalances(scope),
+  ]);
+  return { collars: [...here, ...past].map(collarAnswer), links };
+}
+
+/** What a dog was fitted with or wore. */
+async function ownOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
+  const [collars, links] = await Promise.all([scope.someOf(CollarEntity, own), linksOnCollars(scope, own)]);
+  return { collars: collars.map(collarAnswer).sort((a, b) => (a.name < b.name ? -1 : 1)), links };
 }
 
 /** The collars that a dog was ever fitted with or wore. */
@@ -216,7 +218,7 @@ async function standingPlans(scope: KennelScope, dogId: string): Promise<PlanRow
 
 /** All that a dog which the kennel has not got yet can be fitted with. */
 export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
-  const [stock, places] = await Promise.all([stockOf(scope, null, 'all'), scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' })]);
+  const [stock, places] = await Promise.all([stockOf(scope, []), scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' })]);
   return { ...stock, places: places.map(placeAnswer) };
 }
 
@@ -224,12 +226,15 @@ export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
 export async function dogPage(scope: KennelScope, id: string, { stock = 'own', tapings: which = 'latest' }: PageOf = {}): Promise<DogPage> {
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const [tapings, plans, screenings, lifts, owned] = await Promise.all([
+  const own = await ownCollars(scope, id);
+  const [tapings, plans, screenings, lifts, owned, madeUp, setFor] = await Promise.all([
     standingTapings(scope, id, which === 'all' ? null : SITE_TAPINGS),
     standingPlans(scope, id),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
-    stockOf(scope, id, stock),
+    stock === 'all' ? stockOf(scope, own) : ownOf(scope, own),
+    madeUpNow(scope, own),
+    stock === 'all' ? setForOthers(scope, id) : [],
   ]);
   const planIds = plans.map((plan) => plan.id);
   const where = stock === 'all' ? {} : { id: In([dog.placeId ?? '', ...plans.flatMap(({ placeId }) => placeId ?? [])]) };
@@ -250,5 +255,7 @@ export async function dogPage(scope: KennelScope, id: string, { stock = 'own', t
     lifts: await liftKind.toAnswers(scope, lifts),
     places: places.map(placeAnswer),
     ...owned,
+    madeUp,
+    setFor,
   };
 }

@@ -2,9 +2,11 @@ import { type DataSource, type EntityManager, type EntitySchema, type FindOption
 import type { Role } from '@banter/contract';
 import { doneAgain } from '../data/done-again.ts';
 import { KennelEntity, type KennelRow } from '../data/entities/kennel.ts';
+import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
 import { hold } from '../data/hold.ts';
 import { insertRows } from '../data/insert-rows.ts';
 import { readRows } from '../data/read-rows.ts';
+import { addToBalances } from '../standings/link-balances.ts';
 import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
@@ -129,12 +131,12 @@ export class KennelScope {
 
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {
     await this.manager.insert(entity, { ...row, kennelId: this.kennelId } as unknown as QueryDeepPartialEntity<T>);
-    await this.touch(entity, [row]);
+    await this.isNew(entity, [row]);
   }
 
   async insertMany<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly Omit<T, 'kennelId'>[]): Promise<void> {
     for (const part of parts(rows)) await insertRows(this.manager, entity, this.own(part), { change: false });
-    await this.touch(entity, rows);
+    await this.isNew(entity, rows);
   }
 
   /** Makes rows that are worked out from others what they now are. */
@@ -158,6 +160,12 @@ export class KennelScope {
     } as unknown as QueryDeepPartialEntity<T>);
     if (done.affected === 1) await this.touch(entity, [{ ...change, id }]);
     return done.affected === 1;
+  }
+
+  /** What follows from rows that were not there before. */
+  private async isNew<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly object[]): Promise<void> {
+    if (entity.options.tableName === LinkMoveEntity.options.tableName) await addToBalances(this.manager, this.kennelId, rows as readonly LinkMoveRow[]);
+    await this.touch(entity, rows);
   }
 
   /** What stands of the dogs that written rows bear on is to be worked out anew. */

@@ -7,37 +7,18 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
 import { writeDeed } from '../records/deeds.ts';
 import { badField, Failure } from './failure.ts';
+import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from '../records/kept.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 
-/** How many links are on some collars, summed by the database; empty ones left out. */
-export async function linksOnCollars(scope: KennelScope, collarIds: readonly string[]): Promise<LinkBalance[]> {
-  if (collarIds.length === 0) return [];
-  const accounts = collarIds.map((id) => `collar:${id}`);
-  const rows = await scope.raw<{ gaugeMm: string; account: string; count: string }>(
-    `SELECT gaugeMm, account, SUM(count) AS count
-       FROM (SELECT gaugeMm, toAccount AS account, count FROM link_moves WHERE kennelId = :kennelId AND toAccount IN (:accounts)
-             UNION ALL SELECT gaugeMm, fromAccount, -count FROM link_moves WHERE kennelId = :kennelId AND fromAccount IN (:accounts)) moved
-      GROUP BY gaugeMm, account HAVING SUM(count) <> 0 ORDER BY gaugeMm, account`,
-    { accounts },
-  );
-  return rows.map(({ gaugeMm, account, count }) => ({ gaugeMm: Number(gaugeMm), account, count: Number(count) }));
-}
+/** How many links are on some collars; empty ones left out. */
+export const linksOnCollars = (scope: KennelScope, collarIds: readonly string[]): Promise<LinkBalance[]> =>
+  linkBalances(scope, { accounts: collarIds.map((id) => `collar:${id}`) });
 
-/** How many links are where, summed by the database; empty accounts left out. */
-export async function linkBalances(scope: KennelScope, asOf: 'seen' | 'now' = 'seen'): Promise<LinkBalance[]> {
-  // Within a transaction `now` reads what others have written since it began.
-  const lock = asOf === 'now' ? 'LOCK IN SHARE MODE' : '';
-  const rows = await scope.raw<{ gaugeMm: string; account: string; count: string }>(
-    `SELECT gaugeMm, IF(side > 0, toAccount, fromAccount) AS account, SUM(side * count) AS count
-       FROM link_moves CROSS JOIN (SELECT 1 AS side UNION ALL SELECT -1) AS sides
-      WHERE kennelId = :kennelId GROUP BY gaugeMm, account HAVING SUM(side * count) <> 0 ORDER BY gaugeMm, account ${lock}`,
-  );
-  return rows.map(({ gaugeMm, account, count }) => ({ gaugeMm: Number(gaugeMm), account, count: Number(count) }));
-}
-
-const countsOf = (held: LinkBalance[]): LinkCountAt[] => held as LinkCountAt[];
+/** What some accounts hold now, also by what others have written since the transaction began. */
+const heldBy = async (scope: KennelScope, ...accounts: LinkAccount[]): Promise<LinkCountAt[]> =>
+  (await linkBalances(scope, { accounts, asOf: 'now' })) as LinkCountAt[];
 
 const accountWords = (account: LinkAccount) =>
   account === 'bag' ? 'in the bag' : account === 'scrap' ? 'among the scrap' : account.startsWith('dog:') ? 'lent with that dog' : 'on that collar';
@@ -52,7 +33,7 @@ async function post(
   id: string,
 ): Promise<Omit<LinkMoveRow, 'kennelId'>> {
   await scope.holdKennel();
-  const short = overdrawn(countsOf(await linkBalances(scope, 'now')), move);
+  const short = overdrawn(await heldBy(scope, move.from), move);
   if (short) {
     throw new Failure('not-enough-links', {
       detail: `${countOf(move.count, 'link')} of ${gaugeName(move.gaugeMm)} should come from there, and ${short.holds === 0 ? 'there is none' : `only ${countOf(short.holds, 'link')} ${short.holds === 1 ? 'is' : 'are'}`} ${accountWords(short.account)}.`,
@@ -95,7 +76,7 @@ async function keepMove(scope: KennelScope, move: Parameters<typeof post>[1]): P
 /** Makes a collar up to the links that were found on it, from the bag or into it, in the transaction that keeps the check. */
 export async function fitLinks(scope: KennelScope, collar: { id: string; gaugeMm: number }, links: number, at: string): Promise<void> {
   await scope.holdKennel();
-  const counts = countsOf(await linkBalances(scope, 'now'));
+  const counts = await heldBy(scope, `collar:${collar.id}`);
   for (const move of movesToMakeUp(counts, collar.gaugeMm, collar.id, links)) await keepMove(scope, { ...move, why: 'fitted', note: '', at });
 }
 
@@ -113,15 +94,14 @@ async function moveOf(
 ): Promise<void> {
   if (count > 0) await keepMove(scope, { gaugeMm, count, from, to, why, note: '', at: new Date().toISOString() });
 }
-const heldNow = async (scope: KennelScope, { gaugeMm }: LinkedCollar, account: LinkAccount) =>
-  linksAt(countsOf(await linkBalances(scope, 'now')), gaugeMm, account);
+const heldNow = async (scope: KennelScope, { gaugeMm }: LinkedCollar, account: LinkAccount) => linksAt(await heldBy(scope, account), gaugeMm, account);
 const accountOf = ({ id }: LinkedCollar) => `collar:${id}` as const;
 
 /** Brings the ledger to what was counted on a collar when it was measured: from the bag as far as that goes, else from outside; what is fewer goes into the bag. */
 export async function countCollar(scope: KennelScope, collar: LinkedCollar): Promise<void> {
   await scope.holdKennel();
   const account = accountOf(collar);
-  const first = (await linkBalances(scope, 'now')).every((one) => one.account !== account);
+  const first = (await heldBy(scope, account)).length === 0;
   if (first) return moveOf(collar, scope, collar.links, 'outside', account, 'stocked');
   const missing = collar.links - (await heldNow(scope, collar, account));
   if (missing < 0) return moveOf(collar, scope, -missing, account, 'bag', 'counted');

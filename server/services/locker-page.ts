@@ -6,8 +6,9 @@ import { LinkMoveEntity } from '../data/entities/link-move.ts';
 import { collarAnswer } from './collars.ts';
 import { linksNeeded } from './dog-lists.ts';
 import { gearAnswer, wantAnswer } from './gear.ts';
+import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { linkBalances, linkMoveKind } from './links.ts';
+import { linkMoveKind } from './links.ts';
 
 /** The newest moves of links that the locker shows. */
 const SHOWN_MOVES = 200;

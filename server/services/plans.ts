@@ -40,11 +40,15 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const kind = collarKind(sent.kind);
   const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id }, { at: 'ASC' })));
   const person = await scope.get(PersonEntity, scope.personId);
+  const plans = await planKind.toAnswers(scope, await scope.all(PlanEntity, { dogId: dog.id }, { at: 'ASC' }));
   const told = {
     dog: dogAnswer(dog),
-    plans: await planKind.toAnswers(scope, await scope.all(PlanEntity, { dogId: dog.id }, { at: 'ASC' })),
+    plans,
     checks: await fitCheckKind.toAnswers(scope, await scope.all(FitCheckEntity, { dogId: dog.id }, { at: 'ASC' })),
-    madeUp: await madeUpNow(scope),
+    madeUp: await madeUpNow(
+      scope,
+      plans.map(({ collarId }) => collarId),
+    ),
   };
   const facts = fittingDog(dog, tapes, { finger: fingerOf(person), today, byHands: byHandsOn(told, tapes, house.rules) });
 

@@ -68,7 +68,7 @@ const worn = computed(() => {
 });
 const onBench = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId));
 /** Another dog for which the collar on the bench is made up now: kept for this one and put on it, it no longer fits that one. */
-const forAnother = computed(() => data.value?.madeUp.find((one) => one.collarId === made.value?.collarId && one.dogId !== dogId) ?? null);
+const forAnother = computed(() => data.value?.setFor.find(({ collarId }) => collarId === made.value?.collarId) ?? null);
 const unmeasured = computed(() => onBench.value?.measuredOn === null);
 /** Typical sizes are what could be bought: nothing is planned on one before somebody has it in hand. */
 const toBuy = computed(() => onBench.value?.owned === false);
@@ -201,7 +201,7 @@ async function keep() {
             </RouterLink>
           </p>
           <p v-if="forAnother" class="rounded bg-mind-wash p-3 text-mind">
-            {{ forAnother.collarName }} is set for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Set for
+            {{ onBench!.name }} is set for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Set for
             {{ data!.dog.name }}, it no longer fits {{ forAnother.dogName }}.
           </p>
           <LawNote :law="lawSays" @place="leaf = 'place'" />

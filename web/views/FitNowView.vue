@@ -182,7 +182,7 @@ const page = computed<DogPage | null>(() => {
     const sent = tapingOf(site);
     return { ...sent, ...by, id: draft.value.sites[site].id, ...takenTaping(sent, rules.value) } as unknown as Taping;
   });
-  const none = { plans: [], checks: [], endings: [], screenings: [], lifts: [], unreadable: [] };
+  const none = { plans: [], checks: [], endings: [], screenings: [], lifts: [], unreadable: [], madeUp: [], setFor: [] };
   return { ...none, ...kennelBench.value, dog, tapings };
 });
 const girths = computed(() => latestGirths(page.value?.tapings ?? []));

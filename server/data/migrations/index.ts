@@ -3,6 +3,7 @@ import { fieldLogMigrations } from './field-log.ts';
 import { fitsMigrations } from './fits.ts';
 import { idsByKennelMigrations } from './ids-by-kennel.ts';
 import { keysForScreensMigrations } from './keys-for-screens.ts';
+import { linkBalancesMigrations } from './link-balances.ts';
 import { lockerMigrations } from './locker.ts';
 import { neckMigrations } from './neck.ts';
 import { nothingGetsInMigrations } from './nothing-gets-in.ts';
@@ -37,4 +38,5 @@ export const migrations = [
   ...keysForScreensMigrations,
   ...severalServersMigrations,
   ...calendarKeysMigrations,
+  ...linkBalancesMigrations,
 ];
