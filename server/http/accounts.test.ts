@@ -1,6 +1,6 @@
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { SessionEntity } from '../data/entities/session.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { seedDemo } from '../demo/seed-demo.ts';
@@ -11,6 +11,7 @@ beforeAll(async () => {
   banter = await openBanter();
 });
 afterAll(() => banter.close());
+afterEach(() => void vi.useRealTimers());
 const signUp = {
   kennelName: 'Gorse End',
   name: 'Robin',
@@ -236,6 +237,8 @@ describe('the demo kennel', () => {
 
   it('is the same kennel when it is made again on the same day, and is not put beside another', async () => {
     const made = [];
+    // What a card says goes by the day on which it is asked for: no midnight passes between the two.
+    vi.useFakeTimers({ toFake: ['Date'], now: Date.now() });
     for (let time = 0; time < 2; time += 1) {
       const one = await openBanter();
       await seedDemo(one.dataSource, new Date(`2026-06-01T${10 + time}:00:00Z`));

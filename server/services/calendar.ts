@@ -212,15 +212,20 @@ async function handsShown(scope: KennelScope, { hands, dog }: CalendarAsked, peo
   if (known.size <= HANDS_AT_ONCE) return [...known];
   const asked = (hands ?? '').split(',').filter((id) => known.has(id));
   if (asked.length > 0) return [...new Set(asked)];
-  const busiest = await scope.raw<{ personId: string }>(
-    `SELECT personId, COUNT(*) AS count FROM planned_sessions
-      WHERE kennelId = :kennelId AND day BETWEEN :from AND :to AND state = 'planned' ${dog ? 'AND dogId = :dog' : ''}
-      GROUP BY personId ORDER BY count DESC, personId`,
-    { from: days[0]!, to: days.at(-1)!, ...(dog ? { dog } : {}) },
-  );
-  const working = busiest.map(({ personId }) => personId).filter((id) => known.has(id));
-  if (!dog && working.includes(scope.personId)) return [scope.personId];
-  return [...new Set([...working, ...known])].slice(0, dog ? HANDS_AT_ONCE : HANDS_FIRST);
+  /** Those for whom most is planned first, by a key. */
+  const busiest = async (key: string, whose: string, value: string) => {
+    const rows = await scope.raw<{ personId: string }>(
+      `SELECT personId, COUNT(*) AS count FROM planned_sessions FORCE INDEX (${key})
+        WHERE kennelId = :kennelId AND day BETWEEN :from AND :to AND state = 'planned' ${whose}
+        GROUP BY personId ORDER BY count DESC, personId`,
+      { from: days[0]!, to: days.at(-1)!, value },
+    );
+    return rows.map(({ personId }) => personId).filter((id) => known.has(id));
+  };
+  const shown = (working: readonly string[], most: number) => [...new Set([...working, ...known])].slice(0, most);
+  if (dog) return shown(await busiest('ofDogs', 'AND dogId = :value', dog), HANDS_AT_ONCE);
+  const own = await busiest('ofHands', 'AND personId = :value', scope.personId);
+  return own.length > 0 ? own : shown(await busiest('ofDay', '', ''), HANDS_FIRST);
 }
 
 /** Programmes that run with nothing planned from a day on: the latest begun, and how many more. */

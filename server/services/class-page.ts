@@ -8,7 +8,7 @@ import { collarAnswer } from './collars.ts';
 import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
-import { madeUpNow } from './made-up.ts';
+import { LAST_FOUND_ON } from './made-up.ts';
 
 /** What a class is kitted up from: whose sessions are tomorrow, and what is owned. The dogs' own cards are asked for by whoever is in the class. */
 export async function classPage(scope: KennelScope, now: Date): Promise<ClassPage> {
@@ -19,9 +19,11 @@ export async function classPage(scope: KennelScope, now: Date): Promise<ClassPag
   const [collars, links, worn, planned] = await Promise.all([
     scope.all(CollarEntity, { owned: true, retiredAt: IsNull(), condition: 'sound' }, { name: 'ASC', id: 'ASC' }),
     linkBalances(scope),
+    // One that was re-linked for another dog since hangs on no other any more.
     scope.raw<{ collarId: string; dogId: string }>(
       `SELECT worn.pieceId AS collarId, worn.dogId FROM worn_pieces worn JOIN collars ON collars.kennelId = worn.kennelId AND collars.id = worn.pieceId
-        WHERE worn.kennelId = :kennelId ORDER BY worn.pieceId, worn.dogId`,
+         LEFT JOIN (${LAST_FOUND_ON}) found ON found.collarId = worn.pieceId AND found.place = 1
+        WHERE worn.kennelId = :kennelId AND COALESCE(found.dogId, worn.dogId) = worn.dogId ORDER BY worn.pieceId, worn.dogId`,
     ),
     scope.raw<{ id: string; name: string }>(
       `SELECT DISTINCT dogs.id, dogs.name FROM planned_sessions planned JOIN dogs ON dogs.kennelId = planned.kennelId AND dogs.id = planned.dogId AND dogs.archivedAt IS NULL
@@ -29,17 +31,11 @@ export async function classPage(scope: KennelScope, now: Date): Promise<ClassPag
       { day },
     ),
   ]);
-  const madeUp = await madeUpNow(
-    scope,
-    worn.map(({ collarId }) => collarId),
-  );
-  const lastOn = new Map(madeUp.map(({ collarId, dogId }) => [collarId, dogId]));
   return {
     day,
     planned,
     collars: collars.map(collarAnswer),
     links,
-    // One that was re-linked for another dog since hangs on no other any more.
-    worn: worn.filter(({ collarId, dogId }) => (lastOn.get(collarId) ?? dogId) === dogId),
+    worn,
   };
 }

@@ -1,6 +1,6 @@
-import { linksOf, linksShort, type LockerAsked, type LockerPage, type z } from '@banter/contract';
-import { IsNull } from 'typeorm';
-import { CollarEntity } from '../data/entities/collar.ts';
+import { COLLAR_KIND_NAMES, collarKind, linksShort, type LockerAsked, type LockerPage, type z } from '@banter/contract';
+import { In, IsNull, type FindOptionsWhere } from 'typeorm';
+import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
 import { GearEntity, WantEntity } from '../data/entities/gear.ts';
 import { LinkMoveEntity } from '../data/entities/link-move.ts';
 import { collarAnswer } from './collars.ts';
@@ -12,6 +12,14 @@ import { linkMoveKind } from './links.ts';
 
 /** The newest moves of links that the locker shows. */
 const SHOWN_MOVES = 200;
+/** Kinds of collars that have links. */
+const OF_LINKS = COLLAR_KIND_NAMES.filter((name) => collarKind(name).links !== null);
+
+/** Which collars a shelf shows. */
+function shownOn(shelf: z.output<typeof LockerAsked>['shelf']): FindOptionsWhere<CollarRow> {
+  if (shelf === 'shopping') return { owned: false };
+  return shelf === 'links' ? { kind: In(OF_LINKS) } : {};
+}
 
 /**
  * What a kennel owns, where its links are and how they got there, and what fits still need of it: all of it, or what one of its shelves
@@ -21,7 +29,7 @@ export async function lockerPage(scope: KennelScope, now: Date, { shelf }: z.out
   const byName = { name: 'ASC', id: 'ASC' } as const;
   const shows = (...shelves: (typeof shelf)[]) => shelf === undefined || shelves.includes(shelf);
   const [collars, gear, wants, links, moves, dogs, needed] = await Promise.all([
-    shows('collars', 'links', 'shopping') ? scope.all(CollarEntity, shelf === 'shopping' ? { owned: false } : {}, byName) : [],
+    shows('collars', 'links', 'shopping') ? scope.all(CollarEntity, shownOn(shelf), byName) : [],
     shows('gear') ? scope.all(GearEntity, {}, byName) : [],
     scope.all(WantEntity, shows('shopping') ? {} : { boughtAt: IsNull() }, { id: 'ASC' }),
     linkBalances(scope),
@@ -31,9 +39,8 @@ export async function lockerPage(scope: KennelScope, now: Date, { shelf }: z.out
       : [],
     linksNeeded(scope, now),
   ]);
-  const answers = collars.map(collarAnswer);
   return {
-    collars: shelf === 'links' ? answers.filter((collar) => linksOf(collar) !== null) : answers,
+    collars: collars.map(collarAnswer),
     gear: gear.map(gearAnswer),
     wants: shows('shopping') ? wants.map(wantAnswer) : [],
     links: shows('links', 'shopping') ? links : [],

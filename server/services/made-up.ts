@@ -4,16 +4,29 @@ import { asData } from '../data/json-column.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linksOnCollars } from './links.ts';
 
-type Row = { collarId: string; collarName: string; kind: CollarKindName; dogId: string; dogName: string; setting: unknown; numbers: unknown; at: Date | string };
+type Row = {
+  collarId: string;
+  collarName: string;
+  kind: CollarKindName;
+  dogId: string;
+  dogName: string;
+  setting: unknown;
+  numbers: unknown;
+  at: Date | string;
+};
 
-/** The latest check of each of some collars on any dog, by which it is made up now; of all that are not scrapped where none are named. */
+/** Checks of a kennel by collar, in SQL: the one whose place is 1 is the latest on any dog, by which the collar is made up now. What was found is not ordered with them. */
+export const LAST_FOUND_ON = `SELECT plans.collarId, checked.id, checked.dogId,
+       ROW_NUMBER() OVER (PARTITION BY plans.collarId ORDER BY checked.at DESC, checked.id DESC) AS place
+  FROM fit_checks checked JOIN plans ON plans.kennelId = checked.kennelId AND plans.id = checked.planId
+ WHERE checked.kennelId = :kennelId`;
+
+/** The latest check of each of some collars; of all that are not scrapped where none are named. */
 const latestChecks = (scope: KennelScope, collarIds?: readonly string[]): Promise<Row[]> =>
   scope.raw<Row>(
-    `SELECT latest.collarId, collars.name AS collarName, collars.numbers, latest.kind, latest.dogId, dogs.name AS dogName, latest.setting, latest.at
-       FROM (SELECT plans.collarId, checked.kind, checked.dogId, checked.setting, checked.at,
-                    ROW_NUMBER() OVER (PARTITION BY plans.collarId ORDER BY checked.at DESC, checked.id DESC) AS place
-               FROM fit_checks checked JOIN plans ON plans.kennelId = checked.kennelId AND plans.id = checked.planId
-              WHERE checked.kennelId = :kennelId${collarIds ? ' AND plans.collarId IN (:collarIds)' : ''}) latest
+    `SELECT latest.collarId, collars.name AS collarName, collars.numbers, checked.kind, latest.dogId, dogs.name AS dogName, checked.setting, checked.at
+       FROM (${LAST_FOUND_ON}${collarIds ? ' AND plans.collarId IN (:collarIds)' : ''}) latest
+       JOIN fit_checks checked ON checked.kennelId = :kennelId AND checked.id = latest.id
        JOIN collars ON collars.kennelId = :kennelId AND collars.id = latest.collarId
        JOIN dogs ON dogs.kennelId = :kennelId AND dogs.id = latest.dogId
       WHERE latest.place = 1 AND collars.retiredAt IS NULL`,

@@ -1,4 +1,4 @@
-import { calendarKeysMigrations } from './calendar-keys.ts';
+import { calendarKeysMigrations, wholeCalendarKeysMigrations } from './calendar-keys.ts';
 import { fieldLogMigrations } from './field-log.ts';
 import { fitsMigrations } from './fits.ts';
 import { idsByKennelMigrations } from './ids-by-kennel.ts';
@@ -39,4 +39,5 @@ export const migrations = [
   ...severalServersMigrations,
   ...calendarKeysMigrations,
   ...linkBalancesMigrations,
+  ...wholeCalendarKeysMigrations,
 ];
