@@ -284,8 +284,9 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
         dir,
       ),
   );
-  let balancer = null;
+  let [balancer, stopping] = [null, false];
   const stop = async () => {
+    stopping = true;
     await Promise.all(servers.map((one) => one.drain()));
     await stopChild(balancer, 'SIGTERM');
     // The last to stop knows all, and begins again.
@@ -311,11 +312,15 @@ export async function startCluster({ dir, password, secret, servers: count = 2, 
       say(`Node ${node.number} joins …`);
       await node.start();
     }
-    const balancerPid = join(dir, 'haproxy.pid');
+    const [balancerPid, balancerLog] = [join(dir, 'haproxy.pid'), join(dir, 'haproxy.log')];
     await stopLeftOver(balancerPid, balancerPid);
-    balancer = spawn(which('haproxy') ?? 'haproxy', ['-db', '-q', '-p', balancerPid, '-C', deployDir, '-f', 'haproxy.cfg'], {
-      stdio: ['ignore', 'ignore', 'inherit'],
+    balancer = spawn(which('haproxy') ?? 'haproxy', ['-db', '-p', balancerPid, '-C', deployDir, '-f', 'haproxy.cfg'], {
+      stdio: ['ignore', 'ignore', openSync(balancerLog, 'a')],
       detached: true,
+    });
+    // What it says is in its file; that it is not there any more, nobody else would say.
+    balancer.once('exit', (code, signal) => {
+      if (!stopping) say(`The balancer ended (${signal ?? code}): ${readFileSync(balancerLog, 'utf8').trim().split('\n').slice(-3).join(' ')}`);
     });
     if (balancer.pid) writeFileSync(balancerPid, String(balancer.pid));
     if (count > 0) say(`${count === 1 ? 'The server comes' : `${count} servers come`} up …`);
