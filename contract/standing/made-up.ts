@@ -22,7 +22,7 @@ export const MadeUp = z.object({
 export type MadeUp = z.infer<typeof MadeUp>;
 
 /** For which dog a collar that somebody may choose is made up now, and how. */
-export const SetFor = MadeUp.pick({ collarId: true, dogId: true, dogName: true, on: true });
+export const SetFor = MadeUp.pick({ collarId: true, dogName: true, on: true });
 export type SetFor = z.infer<typeof SetFor>;
 
 type Fit = { plan: Plan; check: FitCheck | null };

@@ -6,7 +6,7 @@ import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts'
 import { hold } from '../data/hold.ts';
 import { insertRows } from '../data/insert-rows.ts';
 import { readRows } from '../data/read-rows.ts';
-import { addToBalances } from '../standings/link-balances.ts';
+import { keepBalances } from '../standings/link-balances.ts';
 import { touchPieces, touchStandings } from '../standings/touch.ts';
 import { Failure } from './failure.ts';
 
@@ -164,7 +164,7 @@ export class KennelScope {
 
   /** What follows from rows that were not there before. */
   private async isNew<T extends OfKennel>(entity: EntitySchema<T>, rows: readonly object[]): Promise<void> {
-    if (entity.options.tableName === LinkMoveEntity.options.tableName) await addToBalances(this.manager, this.kennelId, rows as readonly LinkMoveRow[]);
+    if (entity.options.tableName === LinkMoveEntity.options.tableName) await keepBalances(this, rows as readonly LinkMoveRow[]);
     await this.touch(entity, rows);
   }
 

@@ -7,18 +7,20 @@ import { DogEntity } from '../data/entities/dog.ts';
 import { LinkMoveEntity, type LinkMoveRow } from '../data/entities/link-move.ts';
 import { writeDeed } from '../records/deeds.ts';
 import { badField, Failure } from './failure.ts';
-import { linkBalances } from '../standings/link-balances.ts';
+import { linkBalances, linksNow } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { happenedNow, keptAnswers } from '../records/kept.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 
 /** How many links are on some collars; empty ones left out. */
 export const linksOnCollars = (scope: KennelScope, collarIds: readonly string[]): Promise<LinkBalance[]> =>
-  linkBalances(scope, { accounts: collarIds.map((id) => `collar:${id}`) });
+  linkBalances(
+    scope,
+    collarIds.map((id) => `collar:${id}`),
+  );
 
-/** What some accounts hold now, also by what others have written since the transaction began. */
-const heldBy = async (scope: KennelScope, ...accounts: LinkAccount[]): Promise<LinkCountAt[]> =>
-  (await linkBalances(scope, { accounts, asOf: 'now' })) as LinkCountAt[];
+/** What an account holds now, by which a move is judged. */
+const heldBy = async (scope: KennelScope, account: LinkAccount) => (await linksNow(scope, [account])) as LinkCountAt[];
 
 const accountWords = (account: LinkAccount) =>
   account === 'bag' ? 'in the bag' : account === 'scrap' ? 'among the scrap' : account.startsWith('dog:') ? 'lent with that dog' : 'on that collar';

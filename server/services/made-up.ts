@@ -61,5 +61,5 @@ export async function madeUpNow(scope: KennelScope, collarIds: readonly string[]
 export const setForOthers = async (scope: KennelScope, dogId: string): Promise<SetFor[]> =>
   (await latestChecks(scope)).flatMap((row) => {
     const found = row.dogId === dogId ? null : foundOn(row);
-    return found ? [{ collarId: row.collarId, dogId: row.dogId, dogName: row.dogName, ...found }] : [];
+    return found ? [{ collarId: row.collarId, dogName: row.dogName, ...found }] : [];
   });
