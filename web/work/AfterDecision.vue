@@ -22,4 +22,6 @@ onMounted(() => drawn.value || requestAnimationFrame(() => setTimeout(draw)));
 
 <template>
   <slot v-if="drawn" />
+  <!-- What comes after it stands where it will: below what is seen. -->
+  <div v-else class="h-dvh" />
 </template>

@@ -17,7 +17,7 @@ defineProps<{ drawing: string }>();
         <section class="work-drawing sheet self-start p-3! sm:p-4! lg:sticky lg:top-3" :aria-label="drawing"><slot name="drawing" /></section>
         <div class="min-w-0 space-y-3 sm:space-y-4"><slot /></div>
       </div>
-      <slot name="action" />
     </AfterDecision>
+    <slot name="action" />
   </div>
 </template>
