@@ -1,4 +1,5 @@
 import {
+  ClassPage,
   Collar,
   currentFits,
   DogPage,
@@ -338,6 +339,11 @@ describe('one collar and two dogs', () => {
       .put(`/api/fit-checks/${uuidv7()}`)
       .send(fitCheck(first.dog, first.plan, { answers: good, at: '2026-03-02T09:40:00.000Z' }))
       .expect(201);
+    const wearers = async () =>
+      ClassPage.parse((await agent.get('/api/class')).body)
+        .worn.filter(({ collarId }) => collarId === first.collar)
+        .map(({ dogId }) => dogId);
+    expect(await wearers()).toEqual([first.dog]);
     const second = await fittedDog(agent);
     // The second dog is fitted in the first one's collar, with a link less.
     const id = uuidv7();
@@ -354,6 +360,11 @@ describe('one collar and two dogs', () => {
     const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;
     expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
     expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();
+    // Whoever would fit it at a bench is told for whom it is set, but for that dog itself; a class counts it on that dog alone.
+    const setFor = async (dog: string) => DogPage.parse((await agent.get(`/api/dogs/${dog}/bench`)).body).setFor.filter((one) => one.collarId === first.collar);
+    expect(await setFor(first.dog)).toEqual([{ collarId: first.collar, dogName: someDog.name, on: { left: 5, right: 5 } }]);
+    expect(await setFor(second.dog)).toEqual([]);
+    expect(await wearers()).not.toContain(first.dog);
     const { items } = TodayPage.parse((await agent.get('/api/today')).body);
     const due = items.filter(({ dogId }) => dogId === first.dog).map(({ title, why }) => `${title} ${why}`);
     expect(due.join(' ')).toContain('put one link back in first');
