@@ -97,6 +97,7 @@ export { LinkBalance, LinkMove, MOVE_REASONS, NewLinkMove } from './records/link
 export { birthDateFault, Dog, DogFacts, WHERE, type Where } from './records/dog.ts';
 export { broughtUp } from './records/brought-up.ts';
 export type { RecordStep } from './records/record-step.ts';
+export { takenCheck } from './records/taken-check.ts';
 export { latestGirths, takenTaping, NewTaping, tapeRequest, Taping } from './records/taping.ts';
 export { GEAR_INSPECTIONS, Inspection, inspectionFaults, inspectionOf, NewInspection } from './records/inspection.ts';
 export { UPKEEP_LISTS, UpkeepAsked, UpkeepPage, type UpkeepList } from './records/upkeep-page.ts';
@@ -196,7 +197,7 @@ export {
 export { CLOCK_OFF_MS, ClockOff, HappeningBatch, HappeningBatchSent, HappeningResult, HappeningsKept, LinesKept, MOST_HAPPENINGS } from './happenings/batch.ts';
 export { happeningColumns, toldInColumns, type HappeningColumns } from './happenings/columns.ts';
 export { fromEarlierPart, isEarlierPart, oneHappening } from './kennel-file/earlier-parts.ts';
-export { NewSkinLook, Photo, SKIN_UNDER, SkinLook } from './records/skin-look.ts';
+export { NewSkinLook, Photo, PHOTO_EDGE_PX, SKIN_UNDER, SkinLook } from './records/skin-look.ts';
 export { Bridge, BridgeFacts, BridgesPage } from './records/bridge.ts';
 export { FieldSession, FieldSessionPage, LevelCap, SessionAsked, NewLevelCap } from './records/field-log.ts';
 export { FieldAsked, FieldDevice, FieldDog, FieldDogsFound, FieldPage } from './records/field-page.ts';
@@ -235,6 +236,8 @@ export { dealTellTale, type DealtPlan } from './programme/deal-tell-tale.ts';
 export { tellTaleStory, type TellTaleStory } from './programme/tell-tale-story.ts';
 export { programmeStanding, stageAt, type ProgrammeStanding } from './standing/programme-standing.ts';
 export { skinLooksOf } from './standing/skin.ts';
+export { laidOver, type Made, type MadePath } from './standing/laid-over.ts';
+export { skinTold, type SkinUnder, type ToldSkin } from './standing/told-skin.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';
 export type { Dressed, DressedContacts, DressedItem } from './neck/dressed.ts';

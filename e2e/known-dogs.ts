@@ -11,6 +11,17 @@ export async function put(page: Page, path: string, body: object): Promise<void>
   if (!response.ok()) throw new Error(`${path} answered ${response.status()}: ${await response.text()}`);
 }
 
+/** A picture of 2000 by 1000 pixels as PNG, drawn by the page itself. */
+export async function drawnPhoto(page: Page): Promise<Buffer> {
+  const png = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [2000, 1000];
+    canvas.getContext('2d')!.fillRect(0, 0, 900, 500);
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  });
+  return Buffer.from(png, 'base64');
+}
+
 export type Taped = Partial<Record<'high' | 'mid' | 'head' | 'muzzle' | 'stop' | 'muzzle-length' | 'coat-depth', number>>;
 const ITEMS = ['windpipe', 'flat-face', 'toy-throat', 'eye-pressure', 'pregnant', 'heart', 'skin', 'deaf', 'under-six-months', 'collar-fear'];
 

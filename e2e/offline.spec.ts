@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { answerCheck, expect, expectAccessible, read, test } from './bench-hand.ts';
-import { dressedDog } from './known-dogs.ts';
+import { dressedDog, drawnPhoto } from './known-dogs.ts';
 
 test.use({ serviceWorkers: 'allow' });
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -75,11 +75,27 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
   await page.getByRole('button', { name: 'Log neck clear' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+  // A photo lies here with its check, both across a killed tab; and what was found keeps the collar off at once.
+  await page.getByRole('radio', { name: /^9 o’clock/ }).click();
+  await page.getByRole('radio', { name: '2 red or hairless' }).click();
+  await page.locator('input[type=file]').setInputFiles({ name: 'skin.png', mimeType: 'image/png', buffer: await drawnPhoto(page) });
+  await expect(page.getByRole('img', { name: 'The photo that goes with this check' })).toBeVisible();
+  page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
+  await expect(page.getByRole('img', { name: 'The photo that goes with this check' })).toHaveJSProperty('naturalWidth', 1600);
+  await page.getByRole('button', { name: 'Save skin check' }).click();
+  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there; ask a vet, then check again.');
+  page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
+  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there; ask a vet, then check again.');
+  await page.getByRole('tab', { name: 'Checks so far' }).click();
+  await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toHaveJSProperty('naturalWidth', 1600);
 
   page = await cold(context, page, `/dogs/${dogId}/check?kind=prong`);
   await answerCheck(page);
   await page.getByRole('button', { name: 'Save check' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+  // What it comes to is known here.
+  await page.getByRole('tab', { name: 'So far' }).click();
+  await expect(page.getByRole('tabpanel').getByRole('listitem')).toHaveCount(2);
 
   page = await cold(context, page, `/dogs/${dogId}/tape`);
   await read(page, 'High girth', ['39.9', '40.0', '39.9']);
@@ -90,23 +106,28 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   await page.getByLabel('Weight', { exact: true }).fill('30');
   await page.getByRole('button', { name: 'Save weight' }).click();
   await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Weighings' }).getByRole('row', { name: /30(\.0+)? kg/ })).toBeVisible();
 
   page = await cold(context, page, '/outbox');
   await expect(heading(page)).toHaveText('Not saved yet');
   const waiting = page.getByRole('region', { name: /^To be sent/ });
-  for (const words of [/off/i, 'Skin check: Yarrow', 'Fit check: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
+  for (const words of [/off/i, 'Skin check: Yarrow', 'Photo of skin: Yarrow', 'Fit check: Yarrow', 'Taping: Yarrow, high girth', 'Weighing: Yarrow']) await expect(waiting.getByText(words).first()).toBeVisible(); // prettier-ignore
   await expectAccessible(page);
 
   await context.setOffline(false);
   await expect(heading(page)).toHaveText('Everything is saved.', { timeout: 30_000 });
   const neck = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as {
     events: { event: string }[];
-    skinLooks: { grade: number }[];
+    skinLooks: { grade: number; photoId: string | null }[];
     tapings: { site: string; readingsMm: number[] }[];
     checks: { kind: string }[];
   };
   expect(neck.events.filter(({ event }) => event === 'taken-off')).toHaveLength(2);
   expect(neck.skinLooks.filter(({ grade }) => grade === 0).length).toBeGreaterThan(0);
+  const [red, ...others] = neck.skinLooks.filter(({ grade }) => grade === 2);
+  expect(others).toEqual([]);
+  const photo = await page.request.get(`/api/photos/${red!.photoId}`);
+  expect([photo.status(), photo.headers()['content-type']]).toEqual([200, 'image/jpeg']);
   expect(neck.tapings.filter(({ readingsMm }) => readingsMm[0] === 399)).toHaveLength(1);
   expect(neck.checks.filter(({ kind }) => kind === 'prong')).toHaveLength(2);
   const { weighings } = (await (await page.request.get(`/api/dogs/${dogId}/growth`)).json()) as { weighings: { weightG: number }[] };

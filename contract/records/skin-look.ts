@@ -36,6 +36,8 @@ export const SkinLook = z.object({
 });
 export type SkinLook = z.infer<typeof SkinLook>;
 
+/** The longer edge of a photo as it is kept, px. */
+export const PHOTO_EDGE_PX = 1600;
 /** A photo as it is kept: re-encoded, without what the camera wrote into it. */
 export const Photo = z.object({ id: RecordId, widthPx: z.number().int(), heightPx: z.number().int(), bytes: z.number().int() });
 export type Photo = z.infer<typeof Photo>;

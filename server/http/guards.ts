@@ -14,7 +14,7 @@ export const contentPolicy = helmet({
       styleSrc: ["'self'"],
       // Vue sets positions of drawn things as style attributes; style sheets themselves come from here alone.
       styleSrcAttr: ["'unsafe-inline'"],
-      imgSrc: ["'self'", 'data:'],
+      imgSrc: ["'self'", 'data:', 'blob:'],
       fontSrc: ["'self'"],
       connectSrc: ["'self'"],
       objectSrc: ["'none'"],

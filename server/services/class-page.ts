@@ -1,14 +1,12 @@
 import type { ClassPage } from '@banter/contract';
 import { DateTime } from 'luxon';
-import { IsNull } from 'typeorm';
-import { CollarEntity } from '../data/entities/collar.ts';
 import { DAY_STANDING } from '../standings/day-standing.ts';
 import { bringUpToDate } from '../standings/kept-standings.ts';
-import { collarAnswer } from './collars.ts';
 import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelAnswer, kennelOf } from './kennels.ts';
 import { LAST_FOUND_ON } from './made-up.ts';
+import { stockOf } from './stock.ts';
 
 /** What a class is kitted up from: whose sessions are tomorrow, and what is owned. The dogs' own cards are asked for by whoever is in the class. */
 export async function classPage(scope: KennelScope, now: Date): Promise<ClassPage> {
@@ -17,7 +15,7 @@ export async function classPage(scope: KennelScope, now: Date): Promise<ClassPag
   const day = DateTime.fromJSDate(now, { zone: kennel.timeZone }).plus({ days: 1 }).toISODate()!;
   await bringUpToDate(scope, [DAY_STANDING], kennel, now);
   const [collars, links, worn, planned] = await Promise.all([
-    scope.all(CollarEntity, { owned: true, retiredAt: IsNull(), condition: 'sound' }, { name: 'ASC', id: 'ASC' }),
+    stockOf(scope),
     linkBalances(scope),
     // One that was re-linked for another dog since hangs on no other any more.
     scope.raw<{ collarId: string; dogId: string }>(
@@ -34,7 +32,7 @@ export async function classPage(scope: KennelScope, now: Date): Promise<ClassPag
   return {
     day,
     planned,
-    collars: collars.map(collarAnswer),
+    collars: collars.filter(({ owned, retiredAt, condition }) => owned && retiredAt === null && condition === 'sound'),
     links,
     worn,
   };

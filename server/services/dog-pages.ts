@@ -1,6 +1,6 @@
 import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type KennelBench, type Taping } from '@banter/contract';
 import { group } from 'd3-array';
-import { In, IsNull } from 'typeorm';
+import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
@@ -23,6 +23,7 @@ import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { unreadable } from './readable.ts';
 import { liftKind, screeningKind } from './screenings.ts';
+import { stockOf } from './stock.ts';
 import { tapingKind } from './tapings.ts';
 import { weighingAnswers } from './weighings.ts';
 
@@ -147,18 +148,10 @@ export async function growthPages(
 type Stock = 'own' | 'all';
 type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
-/** What a dog can be fitted with. */
-async function stockOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
-  const here = await scope.all(CollarEntity, { retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
-  const have = new Set(here.map((one) => one.id));
-  const [past, links] = await Promise.all([
-    scope.someOf(
-      CollarEntity,
-      own.filter((one) => !have.has(one)),
-    ),
-    linkBalances(scope),
-  ]);
-  return { collars: [...here, ...past].map(collarAnswer), links };
+/** What a dog can be fitted with: all that is not scrapped, and what it was ever fitted with or wore. */
+async function choiceOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
+  const [stock, links] = await Promise.all([stockOf(scope), linkBalances(scope)]);
+  return { collars: stock.filter(({ id, retiredAt }) => retiredAt === null || own.includes(id)), links };
 }
 
 /** What a dog was fitted with or wore. */
@@ -218,7 +211,7 @@ async function standingPlans(scope: KennelScope, dogId: string): Promise<PlanRow
 
 /** All that a dog which the kennel has not got yet can be fitted with. */
 export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
-  const [stock, places] = await Promise.all([stockOf(scope, []), scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' })]);
+  const [stock, places] = await Promise.all([choiceOf(scope, []), scope.all(PlaceEntity, {}, { name: 'ASC', id: 'ASC' })]);
   return { ...stock, places: places.map(placeAnswer) };
 }
 
@@ -232,7 +225,7 @@ export async function dogPage(scope: KennelScope, id: string, { stock = 'own', t
     standingPlans(scope, id),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
-    stock === 'all' ? stockOf(scope, own) : ownOf(scope, own),
+    stock === 'all' ? choiceOf(scope, own) : ownOf(scope, own),
     madeUpNow(scope, own),
     stock === 'all' ? setForOthers(scope, id) : [],
   ]);

@@ -1,17 +1,4 @@
-import {
-  broughtUp,
-  collarKind,
-  dayOf,
-  fittingDog,
-  houseOf,
-  latestGirths,
-  linksOf,
-  type CheckedThen,
-  type Dog,
-  type Kennel,
-  type FitCheck,
-  type NewFitCheck,
-} from '@banter/contract';
+import { broughtUp, collarKind, linksOf, takenCheck, type Dog, type Kennel, type FitCheck, type NewFitCheck } from '@banter/contract';
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
@@ -35,9 +22,7 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const plan = broughtUp('plans', await scope.hold(PlanEntity, sent.planId));
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
   if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit again.');
-  const kind = collarKind(sent.kind);
   const [kennel, dog] = [await kennelOf(scope), await scope.get(DogEntity, plan.dogId)];
-  const { rules } = houseOf(kennel, dog);
   const before = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
   const earlier = readable(
     scope,
@@ -47,14 +32,12 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const { collar } = plan.inputs;
   const links = linksOf({ kind: sent.kind, numbers: collar.numbers });
   if (links) await fitLinks(scope, { id: collar.id, gaugeMm: links.gaugeMm }, links.inIt(sent.on), sent.at);
-  const tapes = latestGirths(
-    await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' })),
-  );
-  const { tapedGirthMm: tapedMm, weightKg, coatDepthMm } = fittingDog(dog, tapes, { today: dayOf(Date.parse(sent.at), kennel.timeZone) });
-  const outcome = kind.check(plan.inputs.dog, collar, plan.choices, sent.on, sent.answers, earlier, rules);
-  await tellBesides(scope, id, sent, plan, dogAnswer(dog), kennelAnswer(kennel));
-  const dogThen: CheckedThen = { tapedMm, weightKg, coatDepthMm };
-  return { ...sent, id, attempt: before.length + 1, outcome: { ...outcome, dogThen }, ...keptNow(scope, sent.at, rules) };
+  const taped = await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' });
+  const tapings = await tapingKind.toAnswers(scope, taped);
+  const [answeredDog, answeredKennel] = [dogAnswer(dog), kennelAnswer(kennel)];
+  const { outcome, rules } = takenCheck(sent, { plan, earlier, dog: answeredDog, tapings, kennel: answeredKennel });
+  await tellBesides(scope, id, sent, plan, answeredDog, answeredKennel);
+  return { ...sent, id, attempt: before.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
 }
 
 /** What a check answers of contact and skin is told where contact and skin are told, under the check's own id: nothing is asked twice. */

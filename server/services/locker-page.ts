@@ -1,24 +1,23 @@
-import { COLLAR_KIND_NAMES, collarKind, linksShort, type LockerAsked, type LockerPage, type z } from '@banter/contract';
-import { In, IsNull, type FindOptionsWhere } from 'typeorm';
-import { CollarEntity, type CollarRow } from '../data/entities/collar.ts';
+import { COLLAR_KIND_NAMES, collarKind, linksShort, type Collar, type LockerAsked, type LockerPage, type z } from '@banter/contract';
+import { IsNull } from 'typeorm';
 import { GearEntity, WantEntity } from '../data/entities/gear.ts';
 import { LinkMoveEntity } from '../data/entities/link-move.ts';
-import { collarAnswer } from './collars.ts';
 import { linksNeeded } from './dog-lists.ts';
 import { gearAnswer, wantAnswer } from './gear.ts';
 import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linkMoveKind } from './links.ts';
+import { stockOf } from './stock.ts';
 
 /** The newest moves of links that the locker shows. */
 const SHOWN_MOVES = 200;
 /** Kinds of collars that have links. */
-const OF_LINKS = COLLAR_KIND_NAMES.filter((name) => collarKind(name).links !== null);
+const OF_LINKS: ReadonlySet<string> = new Set(COLLAR_KIND_NAMES.filter((name) => collarKind(name).links !== null));
 
 /** Which collars a shelf shows. */
-function shownOn(shelf: z.output<typeof LockerAsked>['shelf']): FindOptionsWhere<CollarRow> {
-  if (shelf === 'shopping') return { owned: false };
-  return shelf === 'links' ? { kind: In(OF_LINKS) } : {};
+function shownOn(shelf: z.output<typeof LockerAsked>['shelf'], { kind, owned }: Collar): boolean {
+  if (shelf === 'shopping') return !owned;
+  return shelf !== 'links' || OF_LINKS.has(kind);
 }
 
 /**
@@ -29,7 +28,7 @@ export async function lockerPage(scope: KennelScope, now: Date, { shelf }: z.out
   const byName = { name: 'ASC', id: 'ASC' } as const;
   const shows = (...shelves: (typeof shelf)[]) => shelf === undefined || shelves.includes(shelf);
   const [collars, gear, wants, links, moves, dogs, needed] = await Promise.all([
-    shows('collars', 'links', 'shopping') ? scope.all(CollarEntity, shownOn(shelf), byName) : [],
+    shows('collars', 'links', 'shopping') ? stockOf(scope) : [],
     shows('gear') ? scope.all(GearEntity, {}, byName) : [],
     scope.all(WantEntity, shows('shopping') ? {} : { boughtAt: IsNull() }, { id: 'ASC' }),
     linkBalances(scope),
@@ -40,7 +39,7 @@ export async function lockerPage(scope: KennelScope, now: Date, { shelf }: z.out
     linksNeeded(scope, now),
   ]);
   return {
-    collars: collars.map(collarAnswer),
+    collars: collars.filter((one) => shownOn(shelf, one)),
     gear: gear.map(gearAnswer),
     wants: shows('shopping') ? wants.map(wantAnswer) : [],
     links: shows('links', 'shopping') ? links : [],

@@ -1,4 +1,4 @@
-import type { Photo } from '@banter/contract';
+import { PHOTO_EDGE_PX, type Photo } from '@banter/contract';
 import sharp from 'sharp';
 import { PhotoEntity, type PhotoRow } from '../data/entities/photo.ts';
 import { writeDeed } from '../records/deeds.ts';
@@ -9,7 +9,6 @@ import type { KennelScope } from './kennel-scope.ts';
 export const PHOTO_LIMIT = 15 * 1024 * 1024;
 /** Pictures of more pixels are not opened: what unpacks to more than a large camera makes is no photo. */
 const MOST_PIXELS = 60_000_000;
-const LONGEST_EDGE_PX = 1600;
 const QUALITY = 82;
 const PATIENCE_SECONDS = 15;
 
@@ -30,7 +29,7 @@ export async function madeAnew(bytes: Buffer): Promise<{ jpeg: Buffer; widthPx: 
       .timeout({ seconds: PATIENCE_SECONDS })
       .autoOrient()
       .flatten({ background: '#ffffff' })
-      .resize({ width: LONGEST_EDGE_PX, height: LONGEST_EDGE_PX, fit: 'inside', withoutEnlargement: true })
+      .resize({ width: PHOTO_EDGE_PX, height: PHOTO_EDGE_PX, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: QUALITY })
       .toBuffer({ resolveWithObject: true });
     return { jpeg: data, widthPx: info.width, heightPx: info.height };

@@ -3,6 +3,8 @@ import { askedEarly } from './early.ts';
 import { RequestFailure } from './failure.ts';
 
 const PATIENCE_MS = 15_000;
+/** A photo on its way may take this long, on a slow line. */
+const PHOTO_PATIENCE_MS = 60_000;
 
 let spell = (text: string): string => text;
 /** How the kennel spells what the server says went wrong; the server itself has one spelling. */
@@ -21,7 +23,7 @@ async function problemOf(response: Response): Promise<RequestFailure> {
   });
 }
 
-/** Sends a request to Banter's own server. Throws a RequestFailure, and nothing else. */
+/** Sends a request to Banter's own server: JSON, or a photo as it is. Throws a RequestFailure, and nothing else. */
 export async function send<Schema extends z.ZodType>(
   method: 'GET' | 'PUT' | 'POST',
   path: string,
@@ -30,18 +32,19 @@ export async function send<Schema extends z.ZodType>(
   version?: number | null,
 ): Promise<z.output<Schema>> {
   let response: Response;
+  const photo = body instanceof Blob ? body : null;
   try {
     const early = method === 'GET' ? askedEarly(path) : null;
     response = await (early ??
       fetch(path, {
         method,
         credentials: 'same-origin',
-        signal: AbortSignal.timeout(PATIENCE_MS),
+        signal: AbortSignal.timeout(photo ? PHOTO_PATIENCE_MS : PATIENCE_MS),
         headers: {
-          ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(body === undefined ? {} : { 'Content-Type': photo ? photo.type : 'application/json' }),
           ...(version === undefined || version === null ? {} : { 'If-Match': `"${version}"` }),
         },
-        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+        ...(body === undefined ? {} : { body: photo ?? JSON.stringify(body) }),
       }));
   } catch {
     throw new RequestFailure(null);

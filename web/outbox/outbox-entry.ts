@@ -1,4 +1,4 @@
-import { NewHappening, z, type FieldError } from '@banter/contract';
+import { NewHappening, z, type FieldError, type MadePath } from '@banter/contract';
 
 /** How an entry stands: to be sent, waiting for another that has not arrived there, kept by the kennel, or refused with a sentence. */
 export const EntryStatus = z.enum(['to-send', 'waits', 'kept', 'refused']);
@@ -10,12 +10,13 @@ export const YARD_RECORDS = {
   'fit-checks': 'Fit check',
   tapings: 'Taping',
   weighings: 'Weighing',
-} as const;
-export type YardRecord = keyof typeof YARD_RECORDS;
+} as const satisfies Record<MadePath, string>;
+export type YardRecord = MadePath;
 
-/** What is sent: things that happened, kept whole or not at all; or a record under its own id. */
+/** What is sent: things that happened, kept whole or not at all; a record under its own id; or a photo, whose bytes lie in the photo box under the entry's id. */
 const Sent = z.discriminatedUnion('is', [
   z.object({ is: z.literal('happenings'), source: z.enum(['hand', 'stand-in']), happenings: z.array(NewHappening).min(1) }),
+  z.object({ is: z.literal('photo') }),
   z.object({ is: z.literal('record'), path: z.enum(Object.keys(YARD_RECORDS) as [YardRecord, ...YardRecord[]]), body: z.record(z.string(), z.unknown()) }),
 ]);
 

@@ -6,10 +6,11 @@ import { happeningsOf, type EntryOutcome, type OutboxEntry, type YardRecord } fr
 /** What came of a try to send: nothing left; no connection; somebody must sign in; the clock must be decided; something stays for now. */
 export type SendOutcome = { is: 'done' } | { is: 'away' } | { is: 'signed-out' } | { is: 'clock'; off: ClockOff } | { is: 'failed'; sentence: string };
 
-/** How things are sent; both throw a RequestFailure. */
+/** How things are sent; all throw a RequestFailure. */
 export type Post = {
   happenings: (batch: HappeningBatch) => Promise<HappeningsKept>;
   record: (path: YardRecord, id: string, body: object) => Promise<unknown>;
+  photo: (id: string) => Promise<unknown>;
 };
 type By = {
   phone: string;
@@ -25,13 +26,13 @@ export const toSend = (entries: readonly OutboxEntry[], now = Infinity) =>
   entries.filter(({ status, notBefore }) => (status === 'to-send' || status === 'waits') && (notBefore === undefined || Date.parse(notBefore) <= now));
 
 /** Whether a request was turned away for what is in it, and not for who sends it or from where. */
-const isAboutEntries = ({ problem }: RequestFailure): boolean => problem !== null && [400, 404, 409, 413, 422].includes(problem.status);
+const isAboutEntries = ({ problem }: RequestFailure): boolean => problem !== null && [400, 404, 409, 413, 415, 422].includes(problem.status);
 
-/** What goes in one request: a record, or as many entries of happenings of one source as follow each other and fit. */
+/** What goes in one request: a record, a photo, or as many entries of happenings of one source as follow each other and fit. */
 function nextPart(waiting: readonly OutboxEntry[], most: number): OutboxEntry[] {
   const first = waiting[0];
   if (!first) return [];
-  if (first.sent.is === 'record') return [first];
+  if (first.sent.is !== 'happenings') return [first];
   const part: OutboxEntry[] = [];
   let count = 0;
   for (const one of waiting) {
@@ -79,8 +80,8 @@ export async function sendOutbox(box: OutboxBox, post: Post, by: By): Promise<Se
     if (!by.mayGoOn()) return { is: 'away' };
     const [{ sent, id }] = part as [OutboxEntry];
     try {
-      if (sent.is === 'record') {
-        const answer = await post.record(sent.path, id, sent.body);
+      if (sent.is !== 'happenings') {
+        const answer = await (sent.is === 'photo' ? post.photo(id) : post.record(sent.path, id, sent.body));
         await settle(part, () => ({ status: 'kept', outcome: { is: 'kept', answer } }));
         continue;
       }

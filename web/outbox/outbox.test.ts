@@ -7,6 +7,7 @@ import { RequestFailure } from '../api/failure.ts';
 import { OutboxBox } from './outbox-box.ts';
 import { happeningsOf, type EntryOutcome, type OutboxEntry } from './outbox-entry.ts';
 import { sendOutbox, type Post } from './outbox-sender.ts';
+import { PhotoBox } from './photo-box.ts';
 
 /** The page's own store: its entries are its own keys, as in a browser. */
 const shelf: Record<string, string> = {};
@@ -69,6 +70,7 @@ function server(answer: (batch: HappeningBatch) => HappeningsKept['results'] | R
       kept.push(id);
       return Promise.resolve(answered);
     },
+    photo: (id) => post.record('skin-looks', id, {}),
   };
   return { kept, batches, post };
 }
@@ -162,6 +164,16 @@ describe('what a phone sends', () => {
     expect((await box.all()).every(({ status }) => status === 'kept')).toBe(true);
   });
 
+  it('a photo before the check that it goes with; one that is no photo stays with its sentence, and holds up nothing', async () => {
+    const [photo, look, bad, later] = [weighing(1), weighing(2), weighing(3), weighing(4)] as [OutboxEntry, OutboxEntry, OutboxEntry, OutboxEntry];
+    const ofPhoto = (one: OutboxEntry): OutboxEntry => ({ ...one, words: 'Photo of skin: Bramble', sent: { is: 'photo' } });
+    await box.put([look, ofPhoto(photo), later, ofPhoto(bad)]);
+    const { post, kept } = server(keepsAll, (id) => (id === bad.id ? problem(415, 'not-a-photo') : { id }));
+    expect(await sendOutbox(box, post, by)).toEqual({ is: 'done' });
+    expect(kept).toEqual([photo.id, look.id, later.id]);
+    expect((await box.all()).find(({ id }) => id === bad.id)).toMatchObject({ status: 'refused', message: 'Refused.', sent: { is: 'photo' } });
+  });
+
   it('stops where somebody has signed in to another kennel meanwhile', async () => {
     await box.put([entry(1, [cue()]), weighing(2), entry(3, [cue()])]);
     const { post, kept } = server(keepsAll);
@@ -221,6 +233,23 @@ describe('the device’s own memory', () => {
     await box.put([{ ...sent, status: 'kept' }, { ...refused, status: 'refused', message: 'No.' }, waiting]);
     await box.forgetKept();
     expect(idsOf(await box.all())).toEqual([refused.id, waiting.id]);
+  });
+});
+
+describe('photos of this device', () => {
+  it('lie here byte for byte until their entries have gone, for their own kennel alone', async () => {
+    const photos = new PhotoBox(kennel);
+    const [one, two] = [uuidv7(), uuidv7()];
+    const bytes = new Uint8Array([0xff, 0xd8, 0xff, 0, 7]);
+    expect(await photos.keep(one, new Blob([bytes], { type: 'image/jpeg' }))).toBe(true);
+    await photos.keep(two, new Blob([bytes]));
+    // As after the tab was killed.
+    const again = await new PhotoBox(kennel).of(one);
+    expect(again?.type).toBe('image/jpeg');
+    expect(new Uint8Array(await again!.arrayBuffer())).toEqual(bytes);
+    expect(await new PhotoBox(uuidv7()).of(one)).toBeNull();
+    await photos.keepOnly(new Set([two]));
+    expect([await photos.of(one), (await photos.of(two))?.size]).toEqual([null, bytes.length]);
   });
 });
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Every drawing and chart of the screen, each as a file: SVG to go on with, PNG to send. */
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue';
-import { ref, shallowRef, watch } from 'vue';
+import { useDebounceFn, useMutationObserver } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { drawingPng, fileName, shownDrawings, standaloneSvg, type ShownDrawing } from '../drawings/standalone-drawing.ts';
 import { useDrawings } from '../stores/drawings.ts';
 
@@ -9,17 +10,32 @@ const drawings = useDrawings();
 const all = shallowRef<(ShownDrawing & { small: string })[]>([]);
 const busy = ref('');
 const fault = ref('');
+/** Lists what is drawn now; a later look counts where two overlap. */
+let looks = 0;
+async function look() {
+  looks += 1;
+  const own = looks;
+  const shown = shownDrawings(document.querySelector('#main')!);
+  const found = await Promise.all(
+    shown.map(async (one) => ({ ...one, small: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(await standaloneSvg(one))}` })),
+  );
+  if (own === looks && drawings.listed) all.value = found;
+}
 watch(
   () => drawings.listed,
-  async (listed) => {
+  (listed) => {
     all.value = [];
     fault.value = '';
-    if (!listed) return;
-    const shown = shownDrawings(document.querySelector('#main')!);
-    all.value = await Promise.all(
-      shown.map(async (one) => ({ ...one, small: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(await standaloneSvg(one))}` })),
-    );
+    if (listed) void look();
   },
+);
+// A screen's drawing may come a moment after its decision.
+useMutationObserver(
+  computed(() => (drawings.listed ? document.querySelector<HTMLElement>('#main') : null)),
+  useDebounceFn(() => {
+    if (drawings.listed && shownDrawings(document.querySelector('#main')!).length !== all.value.length) void look();
+  }, 100),
+  { childList: true, subtree: true },
 );
 function save(blob: Blob, name: string) {
   const link = document.createElement('a');

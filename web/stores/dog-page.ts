@@ -1,5 +1,6 @@
 import { currentFits, DogPage, latestGirths, type CollarKindName } from '@banter/contract';
 import { computed } from 'vue';
+import { useLaidOver } from './laid-over.ts';
 import { useLoad } from './load.ts';
 
 /**
@@ -8,14 +9,17 @@ import { useLoad } from './load.ts';
  */
 export function useDogPage(id: string, { kind = () => null, locker = 'own' }: { kind?: () => CollarKindName | null; locker?: 'own' | 'all' } = {}) {
   const loaded = useLoad(() => `/api/dogs/${id}/${locker === 'all' ? 'bench' : 'page'}`, DogPage, { orElse: () => `/api/dogs/${id}/page` });
-  const girths = computed(() => latestGirths(loaded.data.value?.tapings ?? []));
+  const laid = useLaidOver();
+  const data = computed(() => laid(loaded.data.value));
+  const girths = computed(() => latestGirths(data.value?.tapings ?? []));
   const fits = computed(() => {
-    const page = loaded.data.value;
+    const page = data.value;
     return page ? currentFits(page.plans, page.checks, page.endings, page.madeUp) : [];
   });
   const fit = computed(() => fits.value.find(({ plan }) => plan.kind === kind()) ?? (kind() ? null : (fits.value[0] ?? null)));
   return {
     ...loaded,
+    data,
     girths,
     fits,
     plan: computed(() => fit.value?.plan ?? null),

@@ -5,6 +5,7 @@ import { useDressing } from './dressing.ts';
 import { useLoad } from './load.ts';
 import { useNow } from './now.ts';
 import { useSession } from './session.ts';
+import { useLaidOver } from './laid-over.ts';
 import { useOutbox } from './outbox.ts';
 import { useTell, withTold } from './tell.ts';
 import { useUnits } from './units.ts';
@@ -21,6 +22,7 @@ export function useNeck(dogId: string) {
   const session = useSession();
   const units = useUnits();
   const outbox = useOutbox();
+  const laid = useLaidOver();
   const loaded = useLoad(() => `/api/dogs/${dogId}/neck`, NeckPage);
   /** All gear of the locker, once somebody chooses out of it. */
   const locker = useLoad(() => '/api/locker?shelf=gear', LockerPage, { later: true });
@@ -41,7 +43,7 @@ export function useNeck(dogId: string) {
   };
   const dressing = useDressing(dogId, loaded.data, usualStack, load);
   const page = computed(() => {
-    const kept = loaded.data.value;
+    const kept = laid(loaded.data.value);
     const unkept = dressing.unkept.value;
     if (!kept) return null;
     const me = { id: session.me?.person.id ?? '', name: session.me?.person.name ?? '' };

@@ -1,12 +1,14 @@
-import { HappeningsKept, z, type ClockOff, type NewHappening } from '@banter/contract';
+import { HappeningsKept, Photo, type Made, z, type ClockOff, type NewHappening } from '@banter/contract';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { OutboxBox } from '../outbox/outbox-box.ts';
 import { happeningsOf, type EntryOutcome, type OutboxEntry, type UnreadEntry } from '../outbox/outbox-entry.ts';
 import { sendOutbox, toSend, type Post } from '../outbox/outbox-sender.ts';
+import { PhotoBox } from '../outbox/photo-box.ts';
 import { useConnection } from './connection.ts';
 import { useSession } from './session.ts';
 import { DAY_MS, MINUTE_MS } from '@banter/core';
@@ -19,10 +21,11 @@ const PATIENCE_MS = 8000;
 const KEPT_HERE_MS = 5 * MINUTE_MS;
 const SESSION_KEPT_HERE_MS = 2 * DAY_MS;
 
-const POST: Post = {
+const POST: Omit<Post, 'photo'> = {
   happenings: (batch) => send('POST', '/api/happenings', HappeningsKept, batch),
   record: (path, id, body) => send('PUT', `/api/${path}/${id}`, z.unknown(), body),
 };
+const PHOTO_GONE = { type: '/problems/not-a-photo', code: 'not-a-photo', status: 415, title: 'This photo is no longer on this device.' } as const;
 
 /** What is to be sent, but for its place and its standing. */
 export type NewEntry = Pick<OutboxEntry, 'id' | 'words' | 'sent'>;
@@ -46,6 +49,7 @@ export const useOutbox = defineStore('outbox', () => {
   let boxKennel = '';
   let opening: Promise<void> | null = null;
   let phone = '';
+  let photos = new PhotoBox('');
   let wait = FIRST_WAIT_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -63,6 +67,7 @@ export const useOutbox = defineStore('outbox', () => {
       opening = (async () => {
         const opened = await OutboxBox.open(kennelId);
         if (boxKennel !== kennelId) return;
+        photos = new PhotoBox(kennelId);
         phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
         // What somebody told while it was being opened lies in the last resort.
         const lying = await opened.all();
@@ -70,6 +75,7 @@ export const useOutbox = defineStore('outbox', () => {
         entries.value = [...lying, ...entries.value.filter(({ id }) => !there.has(id))];
         unread.value = await opened.unread();
         box.value = opened;
+        void forgetPhotos();
         void navigator.storage?.persist?.().catch(() => {});
       })();
     }
@@ -115,7 +121,9 @@ export const useOutbox = defineStore('outbox', () => {
     sending.value = 'sending';
     const kennelId = boxKennel;
     const mayGoOn = () => session.me?.kennel.id === kennelId;
-    const outcome = await alone(() => sendOutbox(opened, POST, { phone, now: () => Date.now(), heard, mayGoOn })).catch(() => ({ is: 'away' as const }));
+    const outcome = await alone(() => sendOutbox(opened, { ...POST, photo: sendPhoto }, { phone, now: () => Date.now(), heard, mayGoOn })).catch(() => ({
+      is: 'away' as const,
+    }));
     running = false;
     if (outcome.is === 'done') {
       sending.value = 'still';
@@ -150,6 +158,14 @@ export const useOutbox = defineStore('outbox', () => {
   useEventListener('online', () => void trySend());
   useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
 
+  async function sendPhoto(id: string): Promise<unknown> {
+    const photo = await photos.of(id);
+    if (!photo) throw new RequestFailure(PHOTO_GONE);
+    return send('PUT', `/api/photos/${id}`, Photo, photo);
+  }
+  /** Photos lie here as long as their entries do. */
+  const forgetPhotos = () => photos.keepOnly(new Set(entries.value.flatMap(({ id, status, sent }) => (sent.is === 'photo' && status !== 'kept' ? [id] : []))));
+
   /** Sessions that go on here, whose story is not forgotten. */
   const liveSessions = shallowRef<ReadonlySet<string>>(new Set());
   async function forgetOld(): Promise<void> {
@@ -160,6 +176,7 @@ export const useOutbox = defineStore('outbox', () => {
       const old = now - Date.parse(entry.at);
       return sessions.length === 0 ? old > KEPT_HERE_MS : old > SESSION_KEPT_HERE_MS && !sessions.some((id) => liveSessions.value.has(id));
     });
+    if (entries.value.some(({ sent, status }) => sent.is === 'photo' && status === 'kept')) void forgetPhotos();
     if (gone.length === 0) return;
     const ids = new Set(gone.map(({ id }) => id));
     entries.value = entries.value.filter(({ id }) => !ids.has(id));
@@ -196,6 +213,11 @@ export const useOutbox = defineStore('outbox', () => {
   /** Writes down things that happened, kept whole or not at all. */
   const tell = (happenings: readonly NewHappening[], { words = '', source = 'hand' as 'hand' | 'stand-in' } = {}): Promise<EntryOutcome> =>
     add({ id: happenings[0]!.id, words, sent: { is: 'happenings', source, happenings: [...happenings] } });
+  /** Writes down a photo, before the record that it goes with; it is sent in its turn. Null where this device has no room for it. */
+  async function addPhoto(id: string, photo: Blob, words: string): Promise<{ outcome: Promise<EntryOutcome> } | null> {
+    if (!box.value) await open();
+    return (await photos.keep(id, photo)) ? { outcome: add({ id, words, sent: { is: 'photo' } }) } : null;
+  }
   /** Knows of things that the kennel has already. */
   async function know(happenings: readonly NewHappening[]): Promise<void> {
     await write(
@@ -220,10 +242,19 @@ export const useOutbox = defineStore('outbox', () => {
       (told.event === 'void' && ids.has(told.eventId)) ||
       (told.event === 'response' && ids.has(told.pressId)) ||
       ('sessionId' in told && told.sessionId !== undefined && begun.has(told.sessionId));
+    // What a dropped photo goes with is sent without it.
+    const without = entries.value.flatMap((one): OutboxEntry[] =>
+      dropped?.sent.is === 'photo' && dropped.status !== 'kept' && one.sent.is === 'record' && one.status !== 'kept' && one.sent.body.photoId === id
+        ? [{ ...one, status: 'to-send', message: '', sent: { ...one.sent, body: { ...one.sent.body, photoId: null } } }]
+        : [],
+    );
+    if (without.length > 0) await write(without);
     const gone = entries.value.filter((one) => one.id === id || (one.status === 'waits' && happeningsOf(one).some(of))).map((one) => one.id);
     entries.value = entries.value.filter((one) => !gone.includes(one.id));
     unread.value = unread.value.filter((one) => one.id !== id);
     await box.value?.remove([id, ...gone]);
+    if (dropped?.sent.is === 'photo') await forgetPhotos();
+    if (without.length > 0) void trySend();
   }
 
   /** Sends a refused entry again, put right where something is changed of what happened. */
@@ -235,7 +266,7 @@ export const useOutbox = defineStore('outbox', () => {
       ...one,
       status: 'to-send',
       message: '',
-      sent: sent.is === 'record' ? sent : { ...sent, happenings: sent.happenings.map((told) => ({ ...told, ...change }) as NewHappening) },
+      sent: sent.is !== 'happenings' ? sent : { ...sent, happenings: sent.happenings.map((told) => ({ ...told, ...change }) as NewHappening) },
     };
     await write([again]);
     void trySend();
@@ -268,8 +299,16 @@ export const useOutbox = defineStore('outbox', () => {
     refused: computed(() => entries.value.filter(({ status }) => status === 'refused')),
     /** What happened and is not refused, sent or not, in order. */
     told: computed(() => entries.value.filter(({ status }) => status !== 'refused').flatMap(happeningsOf)),
+    /** Records that were made on this device and are not refused, sent or not, in order. */
+    made: computed(() =>
+      entries.value.flatMap(({ id, at, status, sent }): Made[] =>
+        sent.is === 'record' && status !== 'refused' ? [{ path: sent.path, id, at, sent: status === 'kept', body: sent.body }] : [],
+      ),
+    ),
     liveSessions,
     add,
+    addPhoto,
+    photos: () => photos,
     tell,
     know,
     letGo,

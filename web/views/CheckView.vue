@@ -145,9 +145,10 @@ async function keep() {
     note: draft.value.note.trim(),
     at: draft.value.at,
   };
+  const comesTo = foreseen.value!;
   const kept = await keeping.keep('fit-checks', draft.value.id, FitCheck, sent, data.value!.dog.name);
   if (!kept) return;
-  const doubtful = new Set(kept === BOXED ? [] : kind.value.contradicted(kept.outcome as never));
+  const doubtful = new Set(kind.value.contradicted((kept === BOXED ? comesTo : kept.outcome) as never));
   // Of answers that cannot both be so these two are asked again; the others stand.
   const unopposed = <Answer,>(given: Record<string, Answer>) =>
     Object.fromEntries(Object.entries(given).filter(([id]) => doubtful.size > 0 && !doubtful.has(id)));

@@ -4,8 +4,6 @@ import { momentOn, SKIN_UNDER, SkinLook, z, type NewSkinLook, collarKind } from 
 import { speakHours, clockWords, SKIN_GRADE_WORDS, SKIN_GRADES, SORE_WORDS, soreStep, type SkinGrade, type SoreCase } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
-import { failureSentence } from '../../api/failure.ts';
-import { sendPhoto } from '../../api/photo.ts';
 import HealingStrip from '../../neck/HealingStrip.vue';
 import SkinClock from '../../neck/SkinClock.vue';
 import { momentWords } from '../../parts/age.ts';
@@ -14,10 +12,13 @@ import ActionBar from '../../work/ActionBar.vue';
 import WorkLeaves, { type Leaf } from '../../work/WorkLeaves.vue';
 import WorkScreen from '../../work/WorkScreen.vue';
 import SaidBar from '../../parts/SaidBar.vue';
+import SkinPhoto from '../../parts/SkinPhoto.vue';
+import { smallerPhoto } from '../../parts/smaller-photo.ts';
 import SaveBar from '../../work/SaveBar.vue';
 import TextField from '../../parts/TextField.vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useDraft } from '../../stores/draft.ts';
+import { useOutbox } from '../../stores/outbox.ts';
 import { useYard } from '../../stores/yard.ts';
 import type { NeckOnScreen } from '../../stores/neck.ts';
 import { wearsSomething } from './dress-words.ts';
@@ -25,6 +26,7 @@ import { useSession } from '../../stores/session.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
 const session = useSession();
+const outbox = useOutbox();
 const keeping = useYard();
 const zone = computed(() => session.kennel!.timeZone);
 const dog = computed(() => props.neck.page.dog);
@@ -81,20 +83,33 @@ const sore = computed<SoreCase | null>(() => {
 const step = computed(() => sore.value && soreStep(sore.value));
 
 const photoSays = ref('');
-const sending = ref(false);
+const making = ref(false);
+/** The photo lies on this device at once and goes before the check; what it replaces and nobody has sent is let go of. */
 async function takePhoto(event: Event) {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
   if (!file) return;
-  sending.value = true;
+  making.value = true;
   photoSays.value = '';
+  const [id, before] = [uuidv7(), draft.value.photoId];
   try {
-    draft.value = { ...draft.value, photoId: (await sendPhoto(uuidv7(), file)).id };
+    const added = await outbox.addPhoto(id, await smallerPhoto(file), `Photo of skin: ${dog.value.name}`);
+    if (added === null) photoSays.value = 'No room for the photo on this device. Free some, or save the check without it.';
+    else {
+      draft.value = { ...draft.value, photoId: id };
+      if (before !== null) void outbox.letGo(before);
+      void added.outcome.then((outcome) => (outcome.is === 'refused' ? withoutPhoto(id, outcome.message) : undefined));
+    }
   } catch (failure) {
-    photoSays.value = failureSentence(failure);
+    photoSays.value = (failure as Error).message;
   }
-  sending.value = false;
+  making.value = false;
+}
+async function withoutPhoto(id: string, why: string) {
+  photoSays.value = why;
+  if (draft.value.photoId === id) draft.value = { ...draft.value, photoId: null };
+  await outbox.letGo(id);
 }
 
 async function keep() {
@@ -244,11 +259,11 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
         </p>
         <div>
           <label class="press press-plain cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-            {{ sending ? 'Sending the photo …' : draft.photoId ? 'Take another photo' : 'Add a photo' }}
-            <input type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" :disabled="sending" @change="takePhoto" />
+            {{ making ? 'Reading the photo …' : draft.photoId ? 'Take another photo' : 'Add a photo' }}
+            <input type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" :disabled="making" @change="takePhoto" />
           </label>
           <p v-if="photoSays" role="alert" class="mt-1 font-semibold text-stop">{{ photoSays }}</p>
-          <img v-if="draft.photoId" :src="`/api/photos/${draft.photoId}`" alt="The photo that goes with this look" class="mt-2 max-h-52 rounded" />
+          <SkinPhoto v-if="draft.photoId" :id="draft.photoId" alt="The photo that goes with this check" class="mt-2 block [&>img]:max-h-52 [&>img]:rounded" />
         </div>
         <TextField v-model="draft.note" label="Note (may be left empty)" :error="keeping.errorAt('note')" />
       </div>
@@ -272,9 +287,13 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
                 </span>
                 <span v-if="look.note" class="block text-[0.95rem]">{{ look.note }}</span>
               </div>
-              <a v-if="look.photoId" :href="`/api/photos/${look.photoId}`" target="_blank" rel="noopener" class="shrink-0">
-                <img :src="`/api/photos/${look.photoId}`" :alt="`Photo of ${clockWords(look.clock)}`" class="h-16 w-16 rounded object-cover" loading="lazy" />
-              </a>
+              <SkinPhoto
+                v-if="look.photoId"
+                :id="look.photoId"
+                link
+                class="shrink-0 [&>img]:h-16 [&>img]:w-16 [&>img]:rounded [&>img]:object-cover"
+                :alt="`Photo of ${clockWords(look.clock)}`"
+              />
             </li>
           </ol>
         </template>
@@ -288,7 +307,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
       <template #action>
         <ActionBar>
           <SaidBar :telling="neck.telling" />
-          <div v-if="clearsAll && checkedNow" class="flex flex-wrap items-center gap-3">
+          <div v-if="clearsAll && checkedNow && keeping.state.value !== 'boxed'" class="flex flex-wrap items-center gap-3">
             <RouterLink :to="`/dogs/${neck.dogId}/door`" class="press press-main">To the door</RouterLink>
             <button type="submit" class="press press-plain">Log neck clear</button>
           </div>
@@ -296,7 +315,7 @@ const newest = computed(() => [...looks.value].reverse().slice(0, 12));
             v-else
             :keeping="keeping"
             :label="clearsAll ? 'Log neck clear' : 'Save skin check'"
-            :disabled="sending || (!clearsAll && (clock === null || grade === null))"
+            :disabled="making || (!clearsAll && (clock === null || grade === null))"
           >
             <span v-if="clearsAll" class="text-soft max-sm:hidden">Or tap a place on the clock.</span>
             <span v-else-if="clock === null" class="text-soft">Tap a place.</span>
