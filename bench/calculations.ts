@@ -22,6 +22,7 @@ import {
   wearMarks,
   wearsOf,
   type WearEvent,
+  NOTHING_NOTED,
 } from '@banter/core';
 import { COLLAR_KIND_NAMES, COLLAR_KINDS, collarKind, fitAll, stockByKind, RIG_CATALOGUE, fitSureness, type SureNeck } from '@banter/contract';
 import { choose } from '../web/workers/choose.ts';
@@ -58,6 +59,7 @@ const lockerOf = (count: number) =>
       const { usual } = COLLAR_KINDS[kind];
       return { id: `c${i}`, name: `Hook ${i}`, kind, retiredAt: null, numbers: usual[Math.floor(i / 9) % usual.length]!.numbers };
     }),
+    NOTHING_NOTED,
   );
 const dog: FittingDog = {
   weightKg: 29,

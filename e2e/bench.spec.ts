@@ -1,5 +1,5 @@
 import { answerCheck, enterDemo, expect, openBench, openDog, putOnBench, test } from './bench-hand.ts';
-import { dressedDog, now, put } from './known-dogs.ts';
+import { dressedDog, now, PRONG_NUMBERS, put } from './known-dogs.ts';
 import { v7 as uuidv7 } from 'uuid';
 
 test.beforeEach(async ({ page }) => enterDemo(page));
@@ -37,6 +37,33 @@ test('the sentence says what to do from how the collar is now: from the hook, or
   await openBench(page, 'Sorrel');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Put in one link, on the dog’s right.');
   await expect(page.getByText('13 links (7 left, 6 right) as worn')).toBeVisible();
+});
+
+test('a collar that is to be mended is left off, and one that is plated is not proposed for a dog that reacts to nickel', async ({ page }) => {
+  const dogId = await dressedDog(page);
+  const heading = page.getByRole('heading', { level: 1 });
+  await put(page, `/api/collars/${uuidv7()}`, { kind: 'prong', name: 'Bright', metal: 'chrome-plated', condition: 'sound', numbers: PRONG_NUMBERS, measuredOn: '2026-03-01', note: '', retiredAt: null }); // prettier-ignore
+  const { collars } = (await (await page.request.get(`/api/dogs/${dogId}/bench`)).json()) as { collars: { id: string; name: string; version: number }[] };
+  const { id, version, ...facts } = collars.find(({ name }) => name === 'Hazel')!;
+  await page.request.put(`/api/collars/${id}`, { data: { ...facts, condition: 'mend' }, headers: { 'If-Match': `"${version}"` } });
+  await page.goto(`/dogs/${dogId}/bench/prong`);
+  // Of what is sound another is recommended.
+  await expect(page.getByText(/^Bright: 13 links/)).toBeVisible();
+  const others = page.getByRole('region', { name: 'Other collars in the locker' });
+  await page.getByRole('tab', { name: 'Other collars' }).click();
+  await others.getByRole('button', { name: /^Hazel.*to mend/ }).click();
+  await expect(heading).toHaveText('Leave Hazel off: it is to be mended.');
+  await expect(page.getByRole('button', { name: 'Save fit' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Inspect it' }).click();
+  await expect(page).toHaveURL(/\/upkeep\?piece=/);
+
+  const { dog } = (await (await page.request.get(`/api/dogs/${dogId}/page`)).json()) as { dog: { id: string; version: number } };
+  const { id: _id, version: at, ...own } = dog;
+  await page.request.put(`/api/dogs/${dogId}`, { data: { ...own, nickel: true }, headers: { 'If-Match': `"${at}"` } });
+  await page.goto(`/dogs/${dogId}/bench/prong`);
+  await page.getByRole('tab', { name: 'Other collars' }).click();
+  await others.getByRole('button', { name: /^Bright.*plated/ }).click();
+  await expect(page.getByText('Bright is plated, and Yarrow reacts to nickel: take stainless or nickel-free.')).toBeVisible();
 });
 
 test('between two sizes is explained, and solved by both schools', async ({ page }) => {

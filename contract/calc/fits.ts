@@ -11,6 +11,7 @@ import {
   speakLimit,
   speakQuantity,
   ruleWords,
+  NOTHING_NOTED,
 } from '@banter/core';
 import { PULLS } from '@banter/core/collars/prong';
 import { COLLAR_KIND_NAMES, collarKind } from '../collars/collar-kinds.ts';
@@ -120,7 +121,7 @@ export function fittingDogOf(dog: z.infer<typeof FitDog>, finger: Finger): Fitti
 /** Sizes every dog of a request. What cannot be sized for want of a measure says what is missing. */
 export function computeFits({ dogs, kinds, stock, schools, rules, finger }: FitsRequest): FitsAnswer {
   const house = { rules: houseRules(rules), schools: { ...houseSchools(), ...schools }, headCollarChart: USUAL_HEAD_COLLAR_CHART };
-  const owned = stockByKind(stock.map((collar) => ({ ...collar, name: collar.name ?? collar.id, retiredAt: null })));
+  const owned = stockByKind(stock.map((collar) => ({ ...collar, name: collar.name ?? collar.id, retiredAt: null })), NOTHING_NOTED);
   const hand = finger ? { thicknessMm: finger.fingerThicknessMm, widthMm: finger.fingerWidthMm } : USUAL_FINGER;
   return {
     dogs: dogs.map((dog) => ({

@@ -1,6 +1,9 @@
 import type { METALS } from '../records/collar.ts';
 import {
+  pieceStanding,
   worstTone,
+  type Condition,
+  type PieceStanding,
   type FitRow,
   type FitTone,
   type FittingDog,
@@ -132,6 +135,7 @@ type Listed = {
   retiredAt: string | null;
   owned?: boolean;
   metal?: Metal | null;
+  condition?: Condition;
   measuredOn?: string | null;
 };
 
@@ -139,36 +143,73 @@ type Listed = {
 const PLATED: ReadonlySet<Metal> = new Set(['chrome-plated']);
 const BEARS_SALT: ReadonlySet<Metal> = new Set(['stainless', 'blackened stainless']);
 
-/** The collars that are proposed for a dog by what is noted of it: none that is plated where it reacts to nickel, stainless first where it works in salt water. */
-export function proposedFor<Collar extends Listed>(collars: readonly Collar[], { nickel, saltWater }: Pick<DogManner, 'nickel' | 'saltWater'>): Collar[] {
-  const kept = collars.filter(({ metal }) => !(nickel === true && metal != null && PLATED.has(metal)));
-  const last = ({ metal }: Listed) => (saltWater === true && !(metal != null && BEARS_SALT.has(metal)) ? 1 : 0);
-  return [...kept].sort((a, b) => last(a) - last(b));
-}
+/** What is noted of a dog that bears on the metal of its collars. */
+type MetalOf = Pick<DogManner, 'nickel' | 'saltWater'>;
 
 /** Whether a collar hangs in the locker: it is owned, and was not scrapped. */
 export const isHere = ({ owned = true, retiredAt }: Pick<Listed, 'owned' | 'retiredAt'>): boolean => owned && retiredAt === null;
+/** Whether a collar was found sound: whatever is to be mended, worn out or scrapped goes on no dog. */
+export const isSound = ({ condition = 'sound', retiredAt }: Pick<Listed, 'condition' | 'retiredAt'>): boolean =>
+  pieceStanding({ condition, scrapped: retiredAt !== null }) === 'sound';
+/** Whether the metal of a collar suits a dog: nothing plated where it reacts to nickel. Common practice. */
+const suitsMetal = ({ metal }: Pick<Listed, 'metal'>, { nickel }: MetalOf): boolean => !(nickel === true && metal != null && PLATED.has(metal));
+/** Why a collar of the locker or to buy is not proposed for a dog: by its condition, or by its metal; null where it is. */
+export type AgainstCollar = Exclude<PieceStanding, 'sound'> | 'plated';
+function againstCollar({ condition = 'sound', retiredAt, metal }: Pick<Listed, 'condition' | 'retiredAt' | 'metal'>, dog: MetalOf): AgainstCollar | null {
+  const is = pieceStanding({ condition, scrapped: retiredAt !== null });
+  return is !== 'sound' ? is : suitsMetal({ metal }, dog) ? null : 'plated';
+}
+/** Whether a collar is proposed for a dog, had or still to be bought: sound, and of a metal that suits it. */
+export const isProposed = (collar: Pick<Listed, 'condition' | 'retiredAt' | 'metal'>, dog: MetalOf): boolean => againstCollar(collar, dog) === null;
 
-/** Collars of a list by their kind, those that hang in the locker. */
-export function stockByKind(collars: readonly Listed[]): StockByKind {
+/** In the order in which they are proposed: stainless first where the dog works in salt water. */
+function inOrder<Collar extends Listed>(collars: readonly Collar[], { saltWater }: MetalOf): Collar[] {
+  if (saltWater !== true) return [...collars];
+  const last = ({ metal }: Listed) => (metal != null && BEARS_SALT.has(metal) ? 0 : 1);
+  return [...collars].sort((a, b) => last(a) - last(b));
+}
+
+/** Collars of a list by their kind that may be proposed for a dog: of those that hang in the locker. */
+export function stockByKind(collars: readonly Listed[], dog: MetalOf): StockByKind {
   const stock: Partial<Record<CollarKindName, StockedCollar<unknown>[]>> = {};
-  for (const collar of collars) {
-    const { id, name, kind, numbers, measuredOn } = collar;
-    if (isHere(collar)) (stock[kind] ??= []).push({ id, name, numbers, measured: measuredOn !== null });
-  }
+  const proposed = collars.filter((one) => isHere(one) && isProposed(one, dog));
+  for (const { id, name, kind, numbers, measuredOn } of inOrder(proposed, dog)) (stock[kind] ??= []).push({ id, name, numbers, measured: measuredOn !== null });
   return stock;
 }
 
-/** A collar at the bench: had, or still to be bought. */
-export type BenchCollar<Numbers = unknown> = StockedCollar<Numbers> & { owned: boolean };
+/** The same for many dogs, worked out once for all of whom the same is noted. */
+export function stockForEach(collars: readonly Listed[]): (dog: MetalOf) => StockByKind {
+  const made = new Map<string, StockByKind>();
+  return (dog) => {
+    const key = `${dog.nickel === true} ${dog.saltWater === true}`;
+    const stock = made.get(key) ?? stockByKind(collars, dog);
+    made.set(key, stock);
+    return stock;
+  };
+}
 
-/** What Banter would take for a dog: of what is owned, where any of that may be worn, else of all, with what could be bought. `all` names every one. */
+/** A collar at the bench: had, or still to be bought; and what speaks against proposing it, where it lies there only because somebody may choose it. */
+export type BenchCollar<Numbers = unknown> = StockedCollar<Numbers> & { owned: boolean; against: AgainstCollar | null };
+
+/** What lies on the bench of a dog: all of a kind that is sound, with what it wears already, however that was found; each says what speaks against proposing it. */
+export function benchStock<Collar extends Listed>(
+  collars: readonly Collar[],
+  name: CollarKindName,
+  dog: MetalOf,
+  wornId: string | null = null,
+): (Collar & { against: AgainstCollar | null })[] {
+  const there = collars.filter((one) => one.kind === name && one.retiredAt === null && (isSound(one) || one.id === wornId));
+  return inOrder(there, dog).map((one) => ({ ...one, against: againstCollar(one, dog) }));
+}
+
+/** What Banter would take for a dog: of what is owned and proposed, where any of that may be worn, else with what could be bought. `all` names every one, what is proposed first. */
 export function suggestFor(name: CollarKindName, dog: FittingDog, collars: readonly BenchCollar[], house: House, wornId: string | null): Suggestion<unknown> {
   const kind = collarKind(name);
   const of = (some: readonly BenchCollar[]) => kind.suggest(dog, some, house, wornId);
-  const every = of(collars);
-  const had = collars.filter(({ owned }) => owned);
-  if (had.length === collars.length || had.length === 0) return every;
-  const own = of(had);
-  return own.choice ? { ...every, choice: own.choice, reasons: own.reasons } : every;
+  const proposed = collars.filter(({ against }) => against === null);
+  const had = proposed.filter(({ owned }) => owned);
+  const best = of(proposed);
+  const own = had.length === proposed.length || had.length === 0 ? best : of(had);
+  const { choice, reasons } = own.choice ? own : best;
+  return { choice, reasons, all: proposed.length === collars.length ? best.all : [...best.all, ...of(collars.filter(({ against }) => against !== null)).all] };
 }

@@ -1,7 +1,19 @@
 import { contractSpeaker, houseRules, houseSchools, type FittingDog, type House, type Quantity, ruleWords } from '@banter/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COLLAR_KIND_NAMES, collarKind, fieldErrors, fitKind, suggestFor, USUAL_HEAD_COLLAR_CHART, wornByKind, type CollarKindName } from '../index.ts';
+import {
+  benchStock,
+  COLLAR_KIND_NAMES,
+  collarKind,
+  fieldErrors,
+  fitKind,
+  stockByKind,
+  stockForEach,
+  suggestFor,
+  USUAL_HEAD_COLLAR_CHART,
+  wornByKind,
+  type CollarKindName,
+} from '../index.ts';
 
 const house: House = { rules: houseRules(), schools: houseSchools(), headCollarChart: USUAL_HEAD_COLLAR_CHART };
 const speak = contractSpeaker;
@@ -212,7 +224,7 @@ describe('the collar that a dog wears', () => {
   it('is taken again where another does as well, on the bench as side by side', () => {
     const kind = collarKind('prong');
     const [one] = kind.usual.filter(({ numbers }) => (numbers as { gaugeMm: number }).gaugeMm === 2.25);
-    const stock = ['first', 'worn'].map((id) => ({ id, name: id, numbers: one!.numbers, owned: true }));
+    const stock = ['first', 'worn'].map((id) => ({ id, name: id, numbers: one!.numbers, owned: true, against: null }));
     expect(suggestFor('prong', dog, stock, house, null).choice?.collarId).toBe('first');
     expect(suggestFor('prong', dog, stock, house, 'worn').choice?.collarId).toBe('worn');
     const fit = { plan: { kind: 'prong', collarId: 'worn' } as const, check: {}, elsewhere: null };
@@ -224,10 +236,40 @@ describe('the collar that a dog wears', () => {
     expect(taken({ ...fit, elsewhere: {} })).toBe('first');
   });
   it('and what could be bought gives way to what hangs in the locker', () => {
-    const stock = stockOf('prong').map((collar) => ({ ...collar, owned: false }));
+    const stock = stockOf('prong').map((collar) => ({ ...collar, owned: false, against: null }));
     const usual = suggestFor('prong', dog, stock, house, null).choice!.collarId;
     const same = { ...stock.find(({ id }) => id === usual)!, id: 'had', owned: true };
     expect(suggestFor('prong', dog, [...stock, same], house, null).choice?.collarId).toBe('had');
     expect(suggestFor('prong', dog, [...stock, same], house, null).all).toHaveLength(stock.length + 1);
+  });
+  it('what is to be mended, worn out, scrapped, or plated for a dog that reacts to nickel is proposed nowhere: common practice', () => {
+    const [one] = collarKind('prong').usual.filter(({ numbers }) => (numbers as { gaugeMm: number }).gaugeMm === 2.25);
+    const collar = (id: string, more: object = {}) => ({ id, name: id, kind: 'prong' as const, numbers: one!.numbers, retiredAt: null, ...more });
+    const all = [
+      collar('mend', { condition: 'mend' }),
+      collar('worn', { condition: 'worn' }),
+      collar('scrapped', { retiredAt: '2026-03-01T09:00:00.000Z' }),
+      collar('plated', { metal: 'chrome-plated' }),
+      collar('alloy', { metal: 'nickel-free alloy' }),
+      collar('steel', { metal: 'stainless' }),
+    ];
+    const idsOf = (some: readonly { id: string }[] | undefined) => (some ?? []).map(({ id }) => id);
+    const nothing = { nickel: null, saltWater: null };
+    expect(idsOf(stockByKind(all, nothing).prong)).toEqual(['plated', 'alloy', 'steel']);
+    expect(idsOf(stockByKind(all, { nickel: true, saltWater: null }).prong)).toEqual(['alloy', 'steel']);
+    // Stainless first where it works in salt water.
+    expect(idsOf(stockForEach(all)({ nickel: null, saltWater: true }).prong)).toEqual(['steel', 'plated', 'alloy']);
+    // On the bench somebody may still choose the plated one, and sees the one that the dog wears, whatever was found on it.
+    const bench = benchStock(all, 'prong', { nickel: true, saltWater: null }, 'mend').map((each) => ({ ...each, owned: true }));
+    expect(bench.map(({ id, against }) => [id, against])).toEqual([
+      ['mend', 'mend'],
+      ['plated', 'plated'],
+      ['alloy', null],
+      ['steel', null],
+    ]);
+    expect(suggestFor('prong', dog, bench, house, 'mend').choice?.collarId).toBe('alloy');
+    expect(suggestFor('prong', dog, bench, house, 'mend').all.map(({ collarId }) => collarId).slice(2).sort()).toEqual(['mend', 'plated']); // prettier-ignore
+    const against = bench.filter((each) => each.against !== null);
+    expect(suggestFor('prong', dog, against, house, 'mend').choice).toBeNull();
   });
 });

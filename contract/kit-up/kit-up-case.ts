@@ -1,7 +1,7 @@
 import { linkInstruction, type LinkSplit } from '@banter/core/collars/prong';
 import { linksAt, type FittingDog, type KitBuy, type KitCase, type KitOption, type KitUp, type LinkCountAt, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
-import { stockByKind } from '../collars/fit-all.ts';
+import { stockForEach } from '../collars/fit-all.ts';
 import type { StockedCollar } from '../collars/collar-kind.ts';
 import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { DogCard } from '../records/pages.ts';
@@ -37,7 +37,7 @@ export function classCase(
 ): ClassCase {
   const inClass = new Set(dogs.map(({ dogId }) => dogId));
   const away = new Set(page.worn.flatMap(({ collarId, dogId }) => (inClass.has(dogId) ? [] : [collarId])));
-  const stock = stockByKind(page.collars.filter(({ id, condition }) => !away.has(id) && condition === 'sound'));
+  const stockFor = stockForEach(page.collars.filter(({ id }) => !away.has(id)));
   const links = page.links as LinkCountAt[];
   const ways = new Map<string, Way>();
   const missing: ClassMissing[] = [];
@@ -64,7 +64,7 @@ export function classCase(
       ways.set(key(dogId, collar.id), { line: kind.describePlan(collar, choice.choices, outcome!, speak), split, name: collar.name });
       return { count: split === null ? null : split.left + split.right, gaugeMm: (collar.numbers as { gaugeMm?: number }).gaugeMm ?? null };
     };
-    const options = (stock[name] ?? []).flatMap((collar): KitOption[] => {
+    const options = (stockFor(card.dog)[name] ?? []).flatMap((collar): KitOption[] => {
       const made = way(collar);
       if (!made) return [];
       const worn = wornFit(collar.id) !== null;

@@ -33,7 +33,7 @@ export const TOLD_COLLARS: readonly ToldCollar[] = [
   {
     key: 'fine',
     name: 'Rush',
-    metal: 'chrome-plated',
+    metal: 'nickel-free alloy',
     gaugeMm: 2.25,
     pitchMm: 24.2,
     insideGirthMm: 402,

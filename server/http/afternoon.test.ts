@@ -10,7 +10,7 @@ import {
   type Kennel,
   type LinkBalance,
 } from '@banter/contract';
-import { contractSpeaker, slackOfFingersUnder } from '@banter/core';
+import { contractSpeaker, NOTHING_NOTED, slackOfFingersUnder } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { newKennel, openBanter, screening, someCollar, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
@@ -106,7 +106,10 @@ it('a trainer’s afternoon: nine dogs of different builds are fitted from the l
       });
     const page = (await agent.get(`/api/dogs/${dogId}/bench`)).body as DogPage;
     const facts = fittingDog(page.dog, latestGirths(page.tapings), { today: '2026-03-02' });
-    const stock = stockByKind(page.collars.filter(({ id }) => !taken.has(id)));
+    const stock = stockByKind(
+      page.collars.filter(({ id }) => !taken.has(id)),
+      NOTHING_NOTED,
+    );
     const fit = fitKind(wants, name, facts, stock, houseOf(kennel, page.dog), contractSpeaker);
     expect([name, fit.missing, fit.tone]).toEqual([name, [], expect.stringMatching(/good|mind/)]);
     taken.add(fit.collarId!);

@@ -17,7 +17,20 @@ import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { fitCheck, fittedDog, newKennel, openBanter, plan, screening, someCollar, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
+import {
+  fitCheck,
+  fittedDog,
+  newDog,
+  newKennel,
+  openBanter,
+  plan,
+  screening,
+  someCollar,
+  someDog,
+  somePlace,
+  taping,
+  type TestBanter,
+} from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -401,6 +414,42 @@ describe('a collar that could be bought', () => {
     expect(await at(`collar:${id}`)).toBe(13);
     expect(await pieces()).toContain('Usual');
     await agent.put(`/api/plans/${uuidv7()}`).send(plan(dog, id)).expect(201);
+  });
+
+  it('a collar that is to be mended or worn out goes on no dog until it is inspected as sound: no fit is saved on it, and no other dog is offered it', async () => {
+    const ids = await fittedDog(agent);
+    const [other, third] = [await newDog(agent, { name: 'Sorrel' }), uuidv7()];
+    await agent
+      .put(`/api/collars/${third}`)
+      .send({ ...someCollar, name: 'Sound one' })
+      .expect(201);
+    const collarNow = async () => ((await agent.get('/api/locker')).body as LockerPage).collars.find(({ id }) => id === ids.collar)!;
+    const offered = async (dogId: string) => ((await agent.get(`/api/dogs/${dogId}/bench`)).body as DogPage).collars.map(({ name }) => name);
+    for (const [condition, says] of [
+      ['mend', 'Hook one is to be mended: inspect it as sound first.'],
+      ['worn', 'Hook one is worn out: inspect it as sound first.'],
+    ] as const) {
+      const { id, version, ...facts } = await collarNow();
+      await agent
+        .put(`/api/collars/${id}`)
+        .set('If-Match', `"${version}"`)
+        .send({ ...facts, condition })
+        .expect(200);
+      const refused = await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place }));
+      expect([refused.status, refused.body.errors[0]]).toEqual([422, { path: 'collarId', message: says }]);
+      expect(await offered(other)).toEqual(['Sound one']);
+      // Whose it is sees it still.
+      expect(await offered(ids.dog)).toEqual(['Hook one', 'Sound one']);
+      expect(((await agent.get('/api/class')).body as ClassPage).collars.map(({ name }) => name)).toEqual(['Sound one']);
+    }
+    const { id, version, ...facts } = await collarNow();
+    await agent
+      .put(`/api/collars/${id}`)
+      .set('If-Match', `"${version}"`)
+      .send({ ...facts, condition: 'sound' })
+      .expect(200);
+    expect(await offered(other)).toEqual(['Hook one', 'Sound one']);
+    expect((await agent.put(`/api/plans/${uuidv7()}`).send(plan(ids.dog, ids.collar, { placeId: ids.place, note: 'Sound again.' }))).status).toBe(201);
   });
   it('is what an older program sends as one that is owned', async () => {
     const id = uuidv7();

@@ -9,7 +9,7 @@ vi.mock('../../contract/collars/registry.ts', async (original) => {
 
 import type { HandoverSheet } from '@banter/contract';
 import { COLLAR_KIND_NAMES, collarKind, fitAll, RIG_CATALOGUE, stockByKind, type CollarKindName, type KennelImport } from '@banter/contract';
-import { contractSpeaker, houseRules, houseSchools, rigOfTemplate, rigTemplates, type FittingDog } from '@banter/core';
+import { contractSpeaker, houseRules, houseSchools, NOTHING_NOTED, rigOfTemplate, rigTemplates, type FittingDog } from '@banter/core';
 import { createPinia } from 'pinia';
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
@@ -115,7 +115,7 @@ it('is inspected, leaves with the kennel’s file and comes back whole', async (
 
 it('is sized from the locker among all kinds, and drawn as a plain band until it has a drawing of its own', async () => {
   const { numbers, name } = collarKind(CAPE).usual[0]!;
-  const stock = stockByKind([{ id: 'c', name, kind: CAPE, numbers, retiredAt: null }]);
+  const stock = stockByKind([{ id: 'c', name, kind: CAPE, numbers, retiredAt: null }], NOTHING_NOTED);
   const dog = (await agent.get(`/api/dogs/${dogId}/page`)).body.plans[0].inputs.dog as FittingDog;
   const fit = fitAll('Cloak', dog, stock, { rules: houseRules(), schools: houseSchools(), headCollarChart: [] }, contractSpeaker).find(
     ({ kind }) => kind === CAPE,

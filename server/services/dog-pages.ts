@@ -1,4 +1,15 @@
-import { currentFits, latestGirths, type Collar, type Dog, type DogCard, type DogPage, type GrowthPage, type KennelBench, type Taping } from '@banter/contract';
+import {
+  currentFits,
+  isSound,
+  latestGirths,
+  type Collar,
+  type Dog,
+  type DogCard,
+  type DogPage,
+  type GrowthPage,
+  type KennelBench,
+  type Taping,
+} from '@banter/contract';
 import { group } from 'd3-array';
 import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -148,10 +159,10 @@ export async function growthPages(
 type Stock = 'own' | 'all';
 type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
-/** What a dog can be fitted with: all that is not scrapped, and what it was ever fitted with or wore. */
+/** What a dog can be fitted with: all that is sound, ours and to buy, and what it was ever fitted with or wore. */
 async function choiceOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
   const [stock, links] = await Promise.all([stockOf(scope), linkBalances(scope)]);
-  return { collars: stock.filter(({ id, retiredAt }) => retiredAt === null || own.includes(id)), links };
+  return { collars: stock.filter((one) => isSound(one) || own.includes(one.id)), links };
 }
 
 /** What a dog was fitted with or wore. */

@@ -1,5 +1,19 @@
-import { broughtUp, byHandsOn, collarKind, fittingDog, houseOf, latestGirths, lawAt, screeningOf, screenKind, type NewPlan, type Plan } from '@banter/contract';
-import { contractSpeaker, SCREEN_LEVEL_WORDS, capital } from '@banter/core';
+import {
+  broughtUp,
+  byHandsOn,
+  collarKind,
+  fittingDog,
+  houseOf,
+  isProposed,
+  isSound,
+  latestGirths,
+  lawAt,
+  screeningOf,
+  screenKind,
+  type NewPlan,
+  type Plan,
+} from '@banter/contract';
+import { capital, contractSpeaker, PIECE_WORDS, SCREEN_LEVEL_WORDS } from '@banter/core';
 import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
@@ -34,6 +48,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   if (!collar || collar.kind !== sent.kind) throw badField('collarId', 'This collar is not in the locker.');
   if (!collar.owned) throw badField('collarId', `${collar.name} is still to be bought: say that it is here first.`);
   if (collar.retiredAt) throw badField('collarId', 'This collar has been scrapped.');
+  if (!isSound({ ...collar, retiredAt: null })) throw badField('collarId', `${collar.name} ${PIECE_WORDS[collar.condition].says}: inspect it as sound first.`);
   const kennel = await kennelOf(scope);
   const house = houseOf(kennel, dog);
   const today = DateTime.now().setZone(kennel.timeZone).toISODate()!;
@@ -68,7 +83,8 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
 
   const [missing] = kind.missing(facts);
   if (missing) throw badField('dogId', missing.says);
-  const stock = await scope.all(CollarEntity, { kind: sent.kind, owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+  const here = await scope.all(CollarEntity, { kind: sent.kind, owned: true, retiredAt: IsNull() }, { name: 'ASC', id: 'ASC' });
+  const stock = here.filter((one) => isProposed({ ...one, retiredAt: null }, dog));
   const outcome = kind.plan(facts, collar, stock, sent.choices, house.rules);
   if (outcome.blocked) throw badField('choices', kind.planReasons(outcome, contractSpeaker)[0]?.text ?? 'This must not be worn.');
   if (!outcome.keep && sent.note.trim() === '') throw badField('note', 'It does not fit as it is: say in a note why you save it anyway.');

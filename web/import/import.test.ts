@@ -1,5 +1,5 @@
 import { stockByKind } from '@banter/contract';
-import { benchSpeaker, houseRules, houseSchools, USUAL_FINGER } from '@banter/core';
+import { benchSpeaker, houseRules, houseSchools, NOTHING_NOTED, USUAL_FINGER } from '@banter/core';
 import { describe, expect, it } from 'vitest';
 import { isUnitsRow, knownColumns } from './dog-columns.ts';
 import { readDogRow } from './dog-row.ts';
@@ -62,9 +62,10 @@ describe('a row of a table', () => {
 });
 
 describe('a table of fits', () => {
-  const stock = stockByKind([
-    { id: 'a', name: 'Alder', kind: 'prong', retiredAt: null, numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 } },
-  ]);
+  const stock = stockByKind(
+    [{ id: 'a', name: 'Alder', kind: 'prong', retiredAt: null, numbers: { gaugeMm: 3, pitchMm: 31, insideGirthMm: 480, links: 13, closingMm: 28 } }],
+    NOTHING_NOTED,
+  );
   const house = { rules: houseRules(), schools: houseSchools(), headCollarChart: [] };
   const size = (rows: string[][]) => {
     const sizer = tableSizer(stock, house, units, benchSpeaker('cm', 'kg'));

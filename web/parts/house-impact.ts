@@ -4,7 +4,7 @@ import {
   fittingDog,
   houseOf,
   latestGirths,
-  stockByKind,
+  stockForEach,
   wornByKind,
   type Collar,
   type DogCard,
@@ -29,11 +29,12 @@ export function impactOf(
   who: { finger: Finger | null; today: string },
   speak: Speaker,
 ): Impact[] {
-  const stock = stockByKind(collars);
+  const stockFor = stockForEach(collars);
   const found: Impact[] = [];
   for (const { dog, girths, fits } of dogs) {
     if (dog.archivedAt !== null || girths.length === 0) continue;
     const facts = fittingDog(dog, latestGirths(girths), who);
+    const stock = stockFor(dog);
     for (const kind of Object.keys(stock) as (keyof typeof stock)[]) {
       const [was, would] = [before, after].map((settings) => fitKind(kind, dog.name, facts, stock, houseOf(settings, dog), speak, wornByKind(fits)));
       if (was!.missing.length > 0 || told(was!) === told(would!)) continue;

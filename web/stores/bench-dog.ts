@@ -10,7 +10,6 @@ import {
   type CollarKindName,
   type DogPage,
   type Taping,
-  proposedFor,
 } from '@banter/contract';
 import { linksAt, type LinkCountAt } from '@banter/core';
 import { computed, type ComputedRef, type Ref } from 'vue';
@@ -24,7 +23,7 @@ export function useBenchDog(page: Ref<DogPage | null>, tapes: ComputedRef<Partia
   const house = computed(() => houseOf(session.kennel!, page.value?.dog ?? null));
   const byHands = computed(() => byHandsOn(page.value!, tapes.value, house.value.rules));
   const dog = computed(() => fittingDog(page.value!.dog, tapes.value, { finger: session.me?.person.finger, today: today.value, byHands: byHands.value }));
-  const stock = computed(() => (page.value ? stockByKind(proposedFor(page.value.collars, page.value.dog)) : {}));
+  const stock = computed(() => (page.value ? stockByKind(page.value.collars, page.value.dog) : {}));
   const screening = computed(() => screeningOf(page.value?.screenings ?? [], page.value?.lifts ?? [], dog.value, house.value.rules));
   return {
     today,

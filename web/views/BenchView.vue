@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The bench with one kind of collar on it: which one of the locker this dog gets, how it is made up, and why. What is decided is kept. */
 import {
+  benchStock,
   Collar,
   collarKind,
   isGoodByHands,
@@ -53,7 +54,7 @@ const sure = computed(() => sureNeck(dog.value, girths.value, house.value.rules)
 const kind = String(route.params.kind) as CollarKindName;
 
 const missing = computed(() => collarKind(kind).missing(dog.value));
-const stock = computed(() => data.value!.collars.filter((collar) => collar.kind === kind && collar.retiredAt === null));
+const stock = computed(() => benchStock(data.value!.collars, kind, data.value!.dog, worn.value?.collarId ?? null));
 const made = shallowRef<BenchMade | null>(null);
 const speaksAgainst = computed(() => screen(kind));
 /** What was last found on the dog, so that the bench says what to do from there. */
@@ -69,12 +70,13 @@ const worn = computed(() => {
 const onBench = computed(() => stock.value.find((collar) => collar.id === made.value?.collarId));
 /** Another dog for which the collar on the bench is made up now: kept for this one and put on it, it no longer fits that one. */
 const forAnother = computed(() => data.value?.setFor.find(({ collarId }) => collarId === made.value?.collarId) ?? null);
+const unsound = computed(() => made.value?.unsound ?? null);
 const unmeasured = computed(() => onBench.value?.measuredOn === null);
 /** Typical sizes are what could be bought: nothing is planned on one before somebody has it in hand. */
 const toBuy = computed(() => onBench.value?.owned === false);
 const fetching = useKeep();
 async function isHereNow() {
-  const { id, version, ...facts } = onBench.value!;
+  const { id, version, against: _against, ...facts } = onBench.value!;
   if (await fetching.keep(`/api/collars/${id}`, Collar, { ...facts, owned: true }, version)) await load();
 }
 const lower = computed(() => girths.value.high?.reasons.some((reason) => reason.code === 'taken-lower') ?? false);
@@ -200,6 +202,13 @@ async function keep() {
               Measure your collar
             </RouterLink>
           </p>
+          <p v-if="unsound" class="rounded bg-stop-wash p-3 text-stop">
+            It goes on no dog until somebody inspects it as sound.
+            <RouterLink :to="{ path: '/upkeep', query: { piece: onBench!.id } }" class="font-semibold underline">Inspect it</RouterLink>
+          </p>
+          <p v-else-if="onBench?.against === 'plated'" class="rounded bg-mind-wash p-3 text-mind">
+            {{ onBench.name }} is plated, and {{ data!.dog.name }} reacts to nickel: take stainless or nickel-free.
+          </p>
           <p v-if="forAnother" class="rounded bg-mind-wash p-3 text-mind">
             {{ onBench!.name }} is set for {{ forAnother.dogName }} now: {{ collarKind(kind).describeSetting(forAnother.on, units.speak) }}. Set for
             {{ data!.dog.name }}, it no longer fits {{ forAnother.dogName }}.
@@ -221,9 +230,10 @@ async function keep() {
               <SaveBar
                 :keeping="keeping"
                 label="Save fit"
-                :disabled="!made || toBuy || speaksAgainst.blocked || lawSays.blocked || (!fitsAsItIs && draft.note.trim() === '')"
+                :disabled="!made || toBuy || unsound !== null || speaksAgainst.blocked || lawSays.blocked || (!fitsAsItIs && draft.note.trim() === '')"
               >
                 <span v-if="toBuy" class="text-soft">Once it is here.</span>
+                <span v-else-if="unsound" class="text-stop">It {{ unsound }}.</span>
                 <span v-else-if="speaksAgainst.blocked" class="text-stop">
                   {{ speaksAgainst.notScreened ? 'Screen the dog first.' : 'Stopped by the screening.' }}
                 </span>

@@ -15,7 +15,7 @@ import {
   KennelBench,
   latestGirths,
   Plan,
-  proposedFor,
+  benchStock,
   RecordId,
   Screening,
   screenKind,
@@ -205,9 +205,10 @@ const newCollar = (kind: CollarKindName, name: string, numbers: unknown): Collar
   note: '',
   retiredAt: null,
 });
-const stockOf = (kind: CollarKindName): Collar[] => {
-  const ours = proposedFor(kennelBench.value?.collars ?? [], facts.value).filter((collar) => collar.kind === kind && collar.retiredAt === null);
-  return ours.length > 0 ? ours : usualOf(kind);
+/** Of the kennel's own and what it has noted to buy; where that is none, the usual sizes. */
+const stockOf = (kind: CollarKindName) => {
+  const ours = benchStock(kennelBench.value?.collars ?? [], kind, facts.value);
+  return ours.length > 0 ? ours : benchStock(usualOf(kind), kind, facts.value);
 };
 const stock = computed(() => (draft.value.kind ? stockOf(draft.value.kind) : []));
 const missing = computed(() => (draft.value.kind ? collarKind(draft.value.kind).missing(dog.value) : []));
@@ -218,7 +219,7 @@ const needsWeight = computed(
 const pullMatters = computed(() => {
   const { kind } = draft.value;
   if (!kind || said.value.pull !== null || missing.value.length > 0) return false;
-  const collars = stock.value.map(({ id, name, numbers, owned }) => ({ id, name, numbers: collarKind(kind).numbers.parse(numbers), owned }));
+  const collars = stock.value.map(({ id, name, numbers, owned, against }) => ({ id, name, numbers: collarKind(kind).numbers.parse(numbers), owned, against }));
   const came = (['settled', 'pulls', 'drags'] as const).map((pull) =>
     JSON.stringify(suggestFor(kind, { ...dog.value, pull }, collars as never, house.value, null).choice),
   );
@@ -230,7 +231,10 @@ const every = computed(() =>
     ? fitAll(
         facts.value.name || 'it',
         dog.value,
-        stockByKind(COLLAR_KIND_NAMES.flatMap(stockOf).map((one) => ({ ...one, owned: true }))),
+        stockByKind(
+          COLLAR_KIND_NAMES.flatMap(stockOf).map((one) => ({ ...one, owned: true })),
+          facts.value,
+        ),
         house.value,
         units.speak,
       )
@@ -286,7 +290,7 @@ async function keepDog(): Promise<boolean> {
 async function keepCollar(): Promise<boolean> {
   const collar = onBench.value!;
   if (collar.owned) return true;
-  const { id, version, ...all } = collar;
+  const { id, version, against: _against, ...all } = collar;
   return (await keeping.keep(`/api/collars/${id}`, Collar, { ...all, owned: true }, version === 0 ? null : version)) !== null;
 }
 async function keep() {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Many dogs at once: a table of dogs in, a table of fits from the locker out, computed in a worker with progress and a way to stop. */
 import { CollarsPage, houseOf, stockByKind } from '@banter/contract';
-import { USUAL_FINGER } from '@banter/core';
+import { NOTHING_NOTED, USUAL_FINGER } from '@banter/core';
 import { tryOnScopeDispose } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import type { LeftOut } from '../import/fit-table.ts';
@@ -64,7 +64,7 @@ function start() {
   };
   const request: FitManyRequest = {
     file: file.value ?? pasted.value,
-    stock: stockByKind(data.value!.collars) as FitManyRequest['stock'],
+    stock: stockByKind(data.value!.collars, NOTHING_NOTED) as FitManyRequest['stock'],
     house: houseOf(session.kennel!) as unknown as FitManyRequest['house'],
     units: { length: units.length, mass: units.mass, finger: session.me?.person.finger ?? USUAL_FINGER },
   };

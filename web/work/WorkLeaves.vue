@@ -23,7 +23,7 @@ const signs = { stop: '■', mind: '◆' } as const;
         <Tab v-for="leaf in leaves" :key="leaf.id" v-slot="{ selected }" as="template">
           <button
             type="button"
-            class="relative min-h-12 shrink-0 px-2.5 whitespace-nowrap sm:px-3"
+            class="relative min-h-12 shrink-0 px-2.5 whitespace-nowrap -outline-offset-3 sm:px-3"
             :class="selected ? 'font-semibold shadow-[inset_0_-3px_var(--tape)]' : 'text-soft hover:text-ink'"
             @click="open = leaf.id"
             @keydown.enter.space="open = leaf.id"

@@ -29,7 +29,7 @@ const question = computed<Omit<ProngQuestion, 'gaugeSchool' | 'betweenSchool'>>(
   weightKg: props.bench.taped.weightKg!,
   pull: props.bench.taped.pull,
   byHands: props.bench.taped.byHands,
-  stock: props.bench.collars.map((collar) => asProngCollar(collar as StockedCollar<ProngNumbers>)),
+  stock: props.bench.proposed.map((collar) => asProngCollar(collar as StockedCollar<ProngNumbers>)),
 }));
 /** Onto the bench as that school has it, all else as it was. */
 function take({ stockId, left, right }: ProngFit) {

@@ -7,6 +7,7 @@ import type { Bench } from './bench.ts';
 
 const props = defineProps<{ bench: Bench }>();
 const units = useUnits();
+const AGAINST_WORDS = { mend: 'to mend', worn: 'worn out', scrapped: 'scrapped', plated: 'plated' } as const;
 const rows = computed(() =>
   props.bench.suggestion.all.map((fit) => ({
     fit,
@@ -30,6 +31,7 @@ const rows = computed(() =>
           <span aria-hidden="true" class="w-4">{{ on ? '▸' : '' }}</span>
           <span class="min-w-28" :class="on && 'font-semibold'">{{ collar.name }}</span>
           <span class="text-soft">{{ fit.says(units.speak) }}</span>
+          <span v-if="collar.against" class="rounded border border-line px-1.5 text-sm font-semibold">{{ AGAINST_WORDS[collar.against] }}</span>
           <span v-if="!collar.owned" class="rounded border border-line px-1.5 text-sm font-semibold">buy</span>
           <VerdictMark class="ml-auto text-sm" :tone="fit.tone" :word="fit.verdict" />
         </button>

@@ -14,7 +14,7 @@ import {
   type PlanOutcome,
   type SureNeck,
 } from '@banter/contract';
-import { byHandsIn, inCollar, type FitTone, type House, type Reason } from '@banter/core';
+import { byHandsIn, inCollar, PIECE_WORDS, type FitTone, type House, type Reason } from '@banter/core';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useUnits } from '../../stores/units.ts';
 
@@ -25,7 +25,7 @@ export type BenchProps = {
   name: string;
   /** How sure its girths are. */
   sure: SureNeck | null;
-  stock: readonly Collar[];
+  stock: readonly (Collar & Pick<BenchCollar, 'against'>)[];
   house: House;
   begin: { collarId: string; choices: Record<string, unknown> } | null;
   worn: { collarId: string; setting: unknown; choices: Record<string, unknown>; good: boolean } | null;
@@ -42,6 +42,8 @@ export type BenchMade = {
   drawn: DrawnCollar;
   line: string;
   chosen: boolean;
+  /** What was found on it, where that keeps it off every dog. */
+  unsound: string | null;
 };
 
 /** A bench with one kind of collar on it, whatever the kind: what Banter would take, what is made up now, and all that follows from it. Computed in the page. */
@@ -49,14 +51,16 @@ export function useBench(props: BenchProps) {
   const units = useUnits();
   const kind = computed(() => collarKind(props.kind) as AnyCollarKind);
   const collars = computed<(BenchCollar & { measured: boolean })[]>(() =>
-    props.stock.map(({ id, name, numbers, owned, measuredOn }) => ({
+    props.stock.map(({ id, name, numbers, owned, against, measuredOn }) => ({
       id,
       name,
       numbers: kind.value.numbers.parse(numbers),
       owned,
+      against,
       measured: measuredOn !== null,
     })),
   );
+  const proposed = computed(() => collars.value.filter(({ against }) => against === null));
   const suggestion = computed(() => suggestFor(props.kind, props.dog, collars.value, props.house, props.worn?.collarId ?? null));
   const best = computed(() => suggestion.value.choice ?? suggestion.value.all[0] ?? null);
 
@@ -74,7 +78,7 @@ export function useBench(props: BenchProps) {
       const before = props.begin && kind.value.choices.safeParse(props.begin.choices);
       const isStocked = (id: string) => collars.value.some((one) => one.id === id);
       if (before?.success && isStocked(props.begin!.collarId)) take(props.begin!.collarId, before.data);
-      else if (props.worn?.good && isStocked(props.worn.collarId)) take(props.worn.collarId, props.worn.choices);
+      else if (props.worn?.good && proposed.value.some(({ id }) => id === props.worn!.collarId)) take(props.worn.collarId, props.worn.choices);
       else takeChoice();
     },
     { immediate: true },
@@ -84,7 +88,7 @@ export function useBench(props: BenchProps) {
   const collar = computed(() => collars.value.find(({ id }) => id === collarId.value) ?? collars.value[0]!);
   /** The dog as it is inside the collar on the bench: hands outrank the tape. */
   const dog = computed(() => inCollar(props.dog, collarId.value));
-  const outcome = computed(() => kind.value.plan(props.dog, collar.value, collars.value, choices.value, props.house.rules));
+  const outcome = computed(() => kind.value.plan(props.dog, collar.value, proposed.value, choices.value, props.house.rules));
   const sureness = computed(() => props.sure && fitSureness(props.kind, props.dog, props.sure, collar.value, props.house));
   const setting = computed(() => kind.value.firstSetting(choices.value));
   const chosen = computed(() => {
@@ -101,6 +105,11 @@ export function useBench(props: BenchProps) {
     return range && count >= range[0] && count <= range[1] ? { ...sureness.value!, sentence: null } : null;
   });
   const counted = computed(() => (links.value ? props.onCollar(links.value.gaugeMm, collarId.value) : null));
+  /** It was found to be mended or worn out: it goes on no dog, however it fits. */
+  const unsound = computed(() => {
+    const { against } = collar.value;
+    return against === null || against === 'plated' ? null : PIECE_WORDS[against];
+  });
   const isWorn = computed(() => props.worn?.collarId === collarId.value);
   /** As it was last found good on the dog: no model undoes that. */
   const isGood = computed(() => isWorn.value && props.worn!.good && JSON.stringify(setting.value) === JSON.stringify(props.worn!.setting));
@@ -135,6 +144,7 @@ export function useBench(props: BenchProps) {
     drawn: drawn.value,
     line: kind.value.describePlan(collar.value, choices.value, outcome.value, units.speak),
     // As it is found whenever the bench is opened: nothing that hands have made there.
+    unsound: unsound.value?.says ?? null,
     chosen: chosen.value || (isGood.value && JSON.stringify(choices.value) === JSON.stringify(props.worn!.choices)),
   }));
 
@@ -146,6 +156,7 @@ export function useBench(props: BenchProps) {
     house: computed(() => props.house),
     kind,
     collars,
+    proposed,
     suggestion,
     take,
     choose,
@@ -165,20 +176,22 @@ export function useBench(props: BenchProps) {
     reasons,
     made,
     verdict: computed<{ tone: FitTone; word: string }>(() => {
+      if (unsound.value) return { tone: 'stop', word: unsound.value.word };
       if (isGood.value) return { tone: 'good', word: 'Good on the dog' };
       const tone = kind.value.planTone(outcome.value);
       return { tone: unsure.value?.tone ?? tone, word: unsure.value?.verdict ?? kind.value.planVerdict(outcome.value) };
     }),
     /** What would settle a verdict that could still be another. */
     asks: computed(() => sureness.value?.asks ?? []),
-    sentence: computed(
-      () => unsure.value?.sentence ?? kind.value.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak),
-    ),
+    sentence: computed(() => {
+      if (unsound.value) return `Leave ${collar.value.name} off: it ${unsound.value.says}.`;
+      return unsure.value?.sentence ?? kind.value.planSentence(props.name, props.dog, collar.value, choices.value, outcome.value, now.value, units.speak);
+    }),
     rows: computed(() => kind.value.rows(props.dog, collar.value, choices.value, outcome.value, props.house.rules)),
     knobs: computed(() => kind.value.knobs(collar.value.numbers)),
     says: computed(() => {
-      const had = collars.value.filter(({ owned }) => owned);
-      return schoolsSay(props.kind, props.name, props.dog, { [props.kind]: had.length > 0 ? had : collars.value }, props.house, units.speak, {
+      const had = proposed.value.filter(({ owned }) => owned);
+      return schoolsSay(props.kind, props.name, props.dog, { [props.kind]: had.length > 0 ? had : proposed.value }, props.house, units.speak, {
         ...(props.worn ? { [props.kind]: props.worn.collarId } : {}),
       });
     }),
