@@ -121,7 +121,10 @@ export function fittingDogOf(dog: z.infer<typeof FitDog>, finger: Finger): Fitti
 /** Sizes every dog of a request. What cannot be sized for want of a measure says what is missing. */
 export function computeFits({ dogs, kinds, stock, schools, rules, finger }: FitsRequest): FitsAnswer {
   const house = { rules: houseRules(rules), schools: { ...houseSchools(), ...schools }, headCollarChart: USUAL_HEAD_COLLAR_CHART };
-  const owned = stockByKind(stock.map((collar) => ({ ...collar, name: collar.name ?? collar.id, retiredAt: null })), NOTHING_NOTED);
+  const owned = stockByKind(
+    stock.map((collar) => ({ ...collar, name: collar.name ?? collar.id, retiredAt: null })),
+    NOTHING_NOTED,
+  );
   const hand = finger ? { thicknessMm: finger.fingerThicknessMm, widthMm: finger.fingerWidthMm } : USUAL_FINGER;
   return {
     dogs: dogs.map((dog) => ({

@@ -392,6 +392,32 @@ describe('one collar and two dogs', () => {
   });
 });
 
+describe('the links that a bench is told', () => {
+  it('are those in the bag, in the dog’s own collars, and in collars that hold another number than their own numbers say', async () => {
+    const ids = await fittedDog(agent);
+    const [other, spare] = [await newDog(agent, { name: 'Sorrel' }), uuidv7()];
+    await agent
+      .put(`/api/collars/${spare}`)
+      .send({ ...someCollar, name: 'Spare' })
+      .expect(201);
+    const told = async (dogId: string) => {
+      const { links: all } = (await agent.get(`/api/dogs/${dogId}/bench`)).body as DogPage;
+      return all.map(({ account, count }) => `${account} ${count}`).sort();
+    };
+    // It was found with 11 of its 13 links; the spare one holds its 13.
+    const fitted = [`bag 2`, `collar:${ids.collar} 11`];
+    expect(await told(other)).toEqual(fitted);
+    expect(await told(ids.dog)).toEqual(fitted);
+    expect((await move(`collar:${spare}`, 'bag', 1)).status).toBe(201);
+    expect(await told(other)).toEqual([`bag 3`, `collar:${ids.collar} 11`, `collar:${spare} 12`].sort());
+    expect((await move('bag', `collar:${spare}`, 1)).status).toBe(201);
+    expect((await move('bag', `collar:${ids.collar}`, 2)).status).toBe(201);
+    // Back at its own number it is told to the dog alone whose it is.
+    expect(await told(other)).toEqual([]);
+    expect(await told(ids.dog)).toEqual([`collar:${ids.collar} 13`]);
+  });
+});
+
 describe('a collar that could be bought', () => {
   it('is planned with by nobody, brings no links, and is not looked after, until somebody says that it is here', async () => {
     const { dog } = await fittedDog(agent);

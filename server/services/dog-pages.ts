@@ -2,12 +2,14 @@ import {
   currentFits,
   isSound,
   latestGirths,
+  linksOf,
   type Collar,
   type Dog,
   type DogCard,
   type DogPage,
   type GrowthPage,
   type KennelBench,
+  type LinkBalance,
   type Taping,
 } from '@banter/contract';
 import { group } from 'd3-array';
@@ -159,10 +161,21 @@ export async function growthPages(
 type Stock = 'own' | 'all';
 type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
-/** What a dog can be fitted with: all that is sound, ours and to buy, and what it was ever fitted with or wore. */
+/**
+ * What a dog can be fitted with: all that is sound, ours and to buy, and what it was ever fitted with or wore; with the links in the bag, in the dog's own
+ * collars, and in those that do not hold what their own numbers say.
+ */
 async function choiceOf(scope: KennelScope, own: readonly string[]): Promise<Pick<DogPage, 'collars' | 'links'>> {
   const [stock, links] = await Promise.all([stockOf(scope), linkBalances(scope)]);
-  return { collars: stock.filter((one) => isSound(one) || own.includes(one.id)), links };
+  const collars = stock.filter((one) => isSound(one) || own.includes(one.id));
+  const asStocked = new Map<string, ReturnType<typeof linksOf>>(
+    collars.flatMap((one) => (own.includes(one.id) ? [] : [[`collar:${one.id}`, linksOf(one)] as const])),
+  );
+  const told = ({ account, gaugeMm, count }: LinkBalance) => {
+    const numbers = asStocked.get(account);
+    return account === 'bag' || (account.startsWith('collar:') && !(numbers?.gaugeMm === gaugeMm && numbers.stocked === count));
+  };
+  return { collars, links: links.filter(told) };
 }
 
 /** What a dog was fitted with or wore. */

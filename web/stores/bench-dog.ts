@@ -36,7 +36,7 @@ export function useBenchDog(page: Ref<DogPage | null>, tapes: ComputedRef<Partia
     /** What the law of a place says of a kind. */
     law: (kind: CollarKindName, placeId: string | null) =>
       lawAt(kind, collarKind(kind).hazards, page.value?.places.find((place) => place.id === placeId) ?? null, today.value, house.value.rules.lawCheckDays),
-    /** Links of a gauge in the bag, and on a collar as the ledger has it; null when it has none of that collar. */
+    /** Links of a gauge in the bag, and on a collar as the ledger has it; null when it holds what its own numbers say. */
     inBag: (gaugeMm: number) => linksAt((page.value?.links ?? []) as LinkCountAt[], gaugeMm, 'bag'),
     onCollar: (gaugeMm: number, collarId: string) => {
       const account = `collar:${collarId}` as const;

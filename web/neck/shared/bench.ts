@@ -29,7 +29,7 @@ export type BenchProps = {
   house: House;
   begin: { collarId: string; choices: Record<string, unknown> } | null;
   worn: { collarId: string; setting: unknown; choices: Record<string, unknown>; good: boolean } | null;
-  /** Links of a gauge on a collar as the ledger has it, null where it has none of that collar; and in the bag. */
+  /** Links of a gauge on a collar as the ledger has it, null where that is what its own numbers say; and in the bag. */
   onCollar: (gaugeMm: number, collarId: string) => number | null;
   inBag: (gaugeMm: number) => number;
 };
