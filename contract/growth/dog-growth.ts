@@ -83,8 +83,8 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const tapes = latestGirths(page.tapings);
   const house = houseOf(kennel, dog);
   const neck: FittingDog = fittingDog(dog, tapes, { today, byHands: byHandsOn(page, tapes, house.rules) });
-  // A collar that is made up otherwise now is made up again first: until then it grows with no dog.
-  const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp).filter(({ elsewhere }) => elsewhere === null);
+  // A collar that is made up otherwise now is made up again first: until then it grows with no dog. How it was found is nothing to growth.
+  const fits = currentFits({ ...page, collars: [] }).filter(({ elsewhere }) => elsewhere === null);
   const { high95Kg } = grownAt(fit, Math.max(ageDays, 3 * 365));
   return {
     missing: null,

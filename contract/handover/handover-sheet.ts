@@ -92,7 +92,7 @@ function neckWords({ result, tapedMm }: Taping, speak: Speaker): string {
 /** The records of a dog without the fits that stay off it, and a rig laid out with them; those fits. */
 function goingHome(page: NeckPage, kennel: Kennel, now: number, speak: Speaker): { page: NeckPage; stopped: DressedDog['fits'] } {
   const { dog, tapings, screenings, lifts } = page;
-  const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp);
+  const fits = currentFits(page);
   const stopped = stoppedFits({ dog, girths: tapings, screenings, lifts }, fits, { kennel, today: dayOf(now, kennel.timeZone) }, speak);
   if (stopped.length === 0) return { page, stopped };
   const staysOff = new Set(stopped.map(({ plan }) => plan.kind));

@@ -28,7 +28,7 @@ import {
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
 import { type Gear } from '../records/gear.ts';
-import { namesCollar, stepOfFit } from '../records/next-step.ts';
+import { asIfSound, namesCollar, stepOfFit } from '../records/next-step.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
 import { latestGirths } from '../records/taping.ts';
@@ -83,7 +83,8 @@ function fitLine(page: NeckPage, kennel: Kennel, dressed: Dressed, now: number, 
   const today = { kennel, today: dayOf(now, kennel.timeZone) };
   return worst(
     wornItems(dressed).map(({ name, fit }): Said => {
-      const step = stepOfFit(card, fit!, today, speak);
+      // What was found on the collar itself stands in the line of the gear.
+      const step = stepOfFit(card, asIfSound(fit!), today, speak);
       const { check, plan } = fit!;
       if ('worn' in step || (check && step.tone === 'open' && collarKind(plan.kind).isLaterStep(check.outcome.step)))
         return { tone: 'good', says: 'Checked on the dog: good.' };

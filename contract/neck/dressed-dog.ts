@@ -147,7 +147,7 @@ export function dressedDog(page: NeckPage, kennel: Kennel, now: number, speak: S
   const house = houseOf(kennel, page.dog);
   const { rules } = house;
   const dog = fittingDog(page.dog, girths, { today, byHands: byHandsOn(page, girths, rules) });
-  const fits = currentFits(page.plans, page.checks, page.endings, page.madeUp);
+  const fits = currentFits(page);
   const items = stackItems(page, fits);
   const stack = stackOnNeck(
     items.filter(({ widthMm }) => widthMm > 0),

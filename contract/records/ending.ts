@@ -1,3 +1,4 @@
+import { pieceStanding, type PieceStanding } from '@banter/core';
 import { isHere } from '../collars/fit-all.ts';
 import { z } from '../plain-words.ts';
 import type { FitCheck } from './fit-check.ts';
@@ -25,6 +26,8 @@ export type CurrentFit = {
   elsewhere: MadeUp | null;
   /** What hands last found of the neck inside it; null where nothing was felt. */
   felt: NeckFelt | null;
+  /** How its collar was found last, whoever wears it. */
+  is: PieceStanding;
 };
 
 /** Which plans are set aside now: of several endings for one the latest counts. */
@@ -35,7 +38,7 @@ function endedPlans(endings: readonly Ending[]): (planId: string) => boolean {
 }
 
 /** The latest plan of each kind as a fit, the one decided last first. */
-function latestFits(plans: readonly Plan[], checks: readonly FitCheck[], madeUp: readonly MadeUp[]): CurrentFit[] {
+function latestFits({ plans, checks, madeUp, collars }: Omit<DecidedOfDog, 'endings'>): CurrentFit[] {
   const latest = new Map<Plan['kind'], Plan>();
   for (const plan of plans) {
     const soFar = latest.get(plan.kind);
@@ -46,7 +49,15 @@ function latestFits(plans: readonly Plan[], checks: readonly FitCheck[], madeUp:
     .map((plan) => {
       const own = checks.filter((check) => check.planId === plan.id).sort((a, b) => a.attempt - b.attempt);
       const check = own.at(-1) ?? null;
-      return { plan, checks: own, check, elsewhere: madeUpElsewhere({ plan, check }, madeUp), felt: neckFelt(plan, own, madeUp) };
+      const collar = collars.find(({ id }) => id === plan.collarId);
+      return {
+        plan,
+        checks: own,
+        check,
+        elsewhere: madeUpElsewhere({ plan, check }, madeUp),
+        felt: neckFelt(plan, own, madeUp),
+        is: collar ? pieceStanding({ condition: collar.condition, scrapped: collar.retiredAt !== null }) : 'sound',
+      };
     });
 }
 
@@ -54,20 +65,26 @@ function latestFits(plans: readonly Plan[], checks: readonly FitCheck[], madeUp:
  * The fits of a dog as they stand, the one decided last first. A dog may wear several collars, one of each kind; a new plan of a
  * kind takes the place of the one before.
  */
-export function currentFits(plans: readonly Plan[], checks: readonly FitCheck[], endings: readonly Ending[], madeUp: readonly MadeUp[]): CurrentFit[] {
-  const isEnded = endedPlans(endings);
-  return latestFits(plans, checks, madeUp).filter(({ plan }) => !isEnded(plan.id));
+export function currentFits(decided: DecidedOfDog): CurrentFit[] {
+  const isEnded = endedPlans(decided.endings);
+  return latestFits(decided).filter(({ plan }) => !isEnded(plan.id));
 }
 
 /** What was decided of a dog’s collars, found on it and set aside, with the collars and how they are made up. */
-type DecidedOfDog = { plans: Plan[]; checks: FitCheck[]; endings: Ending[]; madeUp: MadeUp[]; collars: Collar[] };
+type DecidedOfDog = {
+  plans: readonly Plan[];
+  checks: readonly FitCheck[];
+  endings: readonly Ending[];
+  madeUp: readonly MadeUp[];
+  collars: readonly Collar[];
+};
 
 /**
  * The fits of a dog that were set aside, or went with a collar that was scrapped, and could be taken up again: nothing of their kind
  * has been decided since, and the collar hangs in the locker.
  */
-export function fitsSetAside({ plans, checks, endings, madeUp, collars }: DecidedOfDog): CurrentFit[] {
-  const isEnded = endedPlans(endings);
-  const here = new Set(collars.filter(isHere).map(({ id }) => id));
-  return latestFits(plans, checks, madeUp).filter(({ plan }) => isEnded(plan.id) && here.has(plan.collarId));
+export function fitsSetAside(decided: DecidedOfDog): CurrentFit[] {
+  const isEnded = endedPlans(decided.endings);
+  const here = new Set(decided.collars.filter(isHere).map(({ id }) => id));
+  return latestFits(decided).filter(({ plan }) => isEnded(plan.id) && here.has(plan.collarId));
 }

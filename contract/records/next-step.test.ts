@@ -14,6 +14,7 @@ import {
   type Screening,
   type Taping,
 } from '../index.ts';
+import { asIfSound } from './next-step.ts';
 import { houseRules, taping as tapingOf, type GirthSite } from '@banter/core';
 
 const dogId = uuidv7();
@@ -119,15 +120,43 @@ function card(girths: Taping[], answers?: object): DogCard {
   return {
     dog,
     girths,
-    fits: [{ plan, check: check ?? null, elsewhere: null, felt: check ? neckFelt(plan as never, [check as never], []) : null }],
+    fits: [{ plan, check: check ?? null, elsewhere: null, felt: check ? neckFelt(plan as never, [check as never], []) : null, is: 'sound' }],
     screenings: [screening()],
     lifts: [],
   } as unknown as DogCard;
 }
 const step = (one: Partial<DogCard>) =>
   nextStep({ dog, girths: [], fits: [], screenings: [screening()], lifts: [], ...one }, { kennel, today }, contractSpeaker);
+type Decided = Parameters<typeof currentFits>[0];
+const decided = (plans: Decided['plans'], checks: Decided['checks'], endings: Decided['endings'] = []): Decided => ({
+  plans,
+  checks,
+  endings,
+  madeUp: [],
+  collars: [],
+});
 const morning = '2026-03-02T09:00:00.000Z';
 const later = '2026-03-20T09:00:00.000Z';
+
+describe('a collar that was found to be mended, worn out or scrapped', () => {
+  const found = (condition: 'sound' | 'mend' | 'worn', retiredAt: string | null = null) => {
+    const { fits } = card([taped('high', 398, morning)], right);
+    const [{ plan, check }] = fits as [DogCard['fits'][number]];
+    const now = { ...collar, kind: 'prong', version: 1, metal: null, condition, measuredOn: null, owned: true, note: '', retiredAt } as const;
+    const [fit] = currentFits({ ...decided([plan], [check!]), collars: [now] });
+    return fit!;
+  };
+  it('stays off its dog, however well it fitted: common practice', () => {
+    const one = card([taped('high', 398, morning)], right);
+    const says = (fit: DogCard['fits'][number]) => step({ ...one, fits: [fit] });
+    expect(says(found('sound'))).toMatchObject({ tone: 'good' });
+    expect(says(found('mend'))).toMatchObject({ sentence: 'Leave Alder off: it is to be mended.', tone: 'stop', goTo: 'bench', kind: 'prong' });
+    expect(says(found('worn'))).toMatchObject({ sentence: 'Leave Alder off: it is worn out.', tone: 'stop' });
+    expect(says(found('sound', later))).toMatchObject({ sentence: 'Leave Alder off: it is scrapped.', tone: 'stop' });
+    // Where each piece is told by itself the fit says what it would without that.
+    expect(says(asIfSound(found('mend')))).toEqual(says(found('sound')));
+  });
+});
 
 describe('the next step of a dog', () => {
   it('is to screen, to tape, to weigh, to size, to check, in that order', () => {
@@ -175,12 +204,12 @@ describe('the next step of a dog', () => {
   it('counts the latest plan of each kind that is not set aside', () => {
     const [fit] = card([taped('high', 398, morning)], right).fits;
     const older = { ...fit!.plan, id: uuidv7(), at: '2026-01-01T00:00:00.000Z' };
-    const fits = currentFits([older, fit!.plan], [fit!.check!], [], []);
+    const fits = currentFits(decided([older, fit!.plan], [fit!.check!]));
     expect(fits.map(({ plan, check }) => [plan.id, check?.id])).toEqual([[fit!.plan.id, fit!.check!.id]]);
     const ending = { id: uuidv7(), dogId, planId: fit!.plan.id, ended: true, note: '', at: later, ...kept };
-    expect(currentFits([older, fit!.plan], [fit!.check!], [ending], [])).toEqual([]);
+    expect(currentFits(decided([older, fit!.plan], [fit!.check!], [ending]))).toEqual([]);
     const takenBack = { ...ending, id: uuidv7(), ended: false, at: '2026-12-01T00:00:00.000Z' };
-    expect(currentFits([older, fit!.plan], [fit!.check!], [takenBack, ending], [])).toHaveLength(1);
+    expect(currentFits(decided([older, fit!.plan], [fit!.check!], [takenBack, ending]))).toHaveLength(1);
   });
 
   it('is to make the collar up again where it has been made up for another dog since, with what to put back or take out', () => {
@@ -197,7 +226,7 @@ describe('the next step of a dog', () => {
       at,
     });
     const now = (...one: ReturnType<typeof madeUp>[]) => {
-      const fits = currentFits([fit!.plan], [fit!.check!], [], one);
+      const fits = currentFits({ ...decided([fit!.plan], [fit!.check!]), madeUp: one });
       return step({ ...card([taped('high', 398, morning)], right), fits: fits as never });
     };
     const own = fit!.check!.on as { left: number; right: number };

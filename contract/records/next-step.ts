@@ -1,4 +1,4 @@
-import { REOPENED_WORDS, type Speaker } from '@banter/core';
+import { PIECE_WORDS, REOPENED_WORDS, type Speaker } from '@banter/core';
 import { collarKind, type CollarKindName } from '../collars/collar-kinds.ts';
 import { houseOf, type Kennel } from './kennel.ts';
 import { screeningOf, screenKind } from './screening.ts';
@@ -62,6 +62,9 @@ export function stoppedFits<Fit extends DogCard['fits'][number]>(
   return fits.filter((fit) => stepOfFit(card, fit, today, speak).tone === 'stop');
 }
 
+/** A fit but for how its collar was found: for screens that say that of each piece by itself. */
+export const asIfSound = <Fit extends Pick<DogCard['fits'][number], 'is'>>(fit: Fit): Fit => ({ ...fit, is: 'sound' });
+
 /** A fit with nothing to do, and what is worn, as words. */
 export type Fitted = { kind: CollarKindName; worn: string; tone: 'good' };
 
@@ -72,7 +75,7 @@ export function stepOfFit(
   { kennel, today }: NextStepToday,
   speak: Speaker,
 ): NextStep | Fitted {
-  const { plan, check, elsewhere, felt } = fit;
+  const { plan, check, elsewhere, felt, is } = fit;
   const latest = latestGirths(girths);
   const kind = collarKind(plan.kind);
   const of = { kind: plan.kind };
@@ -87,6 +90,7 @@ export function stepOfFit(
     const finding = screen.findings.find(({ lifted }) => !lifted)!;
     return { ...of, sentence: `Leave the ${kind.name.toLowerCase()} off: ${finding.name.toLowerCase()}.`, goTo: 'screen', tone: 'stop' };
   }
+  if (is !== 'sound') return { ...of, sentence: `Leave ${plan.inputs.collar.name} off: it ${PIECE_WORDS[is].says}.`, goTo: 'bench', tone: 'stop' };
   const stop = check?.outcome.verdict === 'stop';
   if (elsewhere && !stop) return { ...of, sentence: madeUpWords(elsewhere, fit, speak), goTo: 'check', tone: 'mind' };
   if (check && check.outcome.verdict !== 'good') {

@@ -1,4 +1,4 @@
-import { WEAR_STATES } from '@banter/core';
+import { PIECE_STANDINGS, WEAR_STATES } from '@banter/core';
 import { COLLAR_KIND_NAMES } from '../collars/collar-kinds.ts';
 import { z } from '../plain-words.ts';
 import { Collar } from './collar.ts';
@@ -27,7 +27,7 @@ import { Weighing } from './weighing.ts';
 export const DogCard = z.object({
   dog: Dog,
   girths: z.array(Taping),
-  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable(), felt: NeckFelt.nullable() })),
+  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable(), felt: NeckFelt.nullable(), is: z.enum(PIECE_STANDINGS) })),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
 });

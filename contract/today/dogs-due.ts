@@ -2,7 +2,7 @@ import { OWNER_SAYS_WORDS } from '../handover/owner-words.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
-import { namesCollar, nextStep } from '../records/next-step.ts';
+import { asIfSound, namesCollar, nextStep } from '../records/next-step.ts';
 import { type DogDueFacts, type TodayFound } from './today-facts.ts';
 
 /** Skin whose rest is over within so long is looked at today. From memory. */
@@ -14,7 +14,8 @@ const STEPS = { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'C
 export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFacts): TodayFound[] {
   return cards.flatMap((card): TodayFound[] => {
     const { dog, fits: worn } = card;
-    const step = nextStep(card, { kennel, today }, speak);
+    // What was found on a collar is a due of its own.
+    const step = nextStep({ ...card, fits: worn.map(asIfSound) }, { kennel, today }, speak);
     const own = { dogId: dog.id, dogName: dog.name };
     const collarName = worn.find(({ plan }) => plan.kind === step.kind)?.plan.inputs.collar.name;
     const path = { screen: 'screen', tape: 'tape', bench: 'bench', check: 'check', edit: 'edit' } as const;

@@ -13,6 +13,6 @@ export {
 export { SKIN_GRADE_WORDS, SKIN_GRADES, skinAt, skinStanding, type SkinFlag, type SkinGrade, type SkinLook, type SkinStanding } from './skin-standing.ts';
 export { wearsOf, wornStanding, type WornStanding, type Span, type Wear, type WearEvent, type WearOddity } from './wear-standing.ts';
 export { madeUpSays, madeUpStanding, type FitWants, type MadeUpNow, type MadeUpStanding } from './made-up-standing.ts';
-export { CONDITIONS, lookedAtOn, PIECE_WORDS, pieceStanding, type Condition, type PieceStanding } from './piece-standing.ts';
+export { CONDITIONS, lookedAtOn, PIECE_STANDINGS, PIECE_WORDS, pieceStanding, type Condition, type PieceStanding } from './piece-standing.ts';
 export { programmeStanding, stageAt, type ProgrammeStanding } from './programme-standing.ts';
 export { alarmLook, askedUpTo, type AlarmLook, type CauseAsked } from './alarm-look.ts';

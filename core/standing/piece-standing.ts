@@ -3,7 +3,8 @@ export const CONDITIONS = ['sound', 'mend', 'worn'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
 /** What stands against a piece of gear now: nothing, it is to be mended, it is worn out, or it has been scrapped. */
-export type PieceStanding = Condition | 'scrapped';
+export const PIECE_STANDINGS = [...CONDITIONS, 'scrapped'] as const;
+export type PieceStanding = (typeof PIECE_STANDINGS)[number];
 
 /** How a piece stands, by its condition and whether it has been scrapped; whatever is not sound goes on no dog. Common practice. */
 export const pieceStanding = ({ condition, scrapped }: { condition: Condition; scrapped: boolean }): PieceStanding => (scrapped ? 'scrapped' : condition);

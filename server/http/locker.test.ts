@@ -367,7 +367,7 @@ describe('one collar and two dogs', () => {
       .send(fitCheck(second.dog, id, { on: { left: 5, right: 5 }, at: later }))
       .expect(201);
     const page = DogPage.parse((await agent.get(`/api/dogs/${first.dog}/page`)).body);
-    const [fit] = currentFits(page.plans, page.checks, page.endings, page.madeUp);
+    const [fit] = currentFits(page);
     expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
     expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Hook one is set for \S+ now, 10 links .*: put one link back in first\.$/);
     const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;

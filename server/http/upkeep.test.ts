@@ -78,14 +78,14 @@ describe('upkeep', () => {
     expect(await state()).toMatchObject({ condition: 'sound', retiredAt: null });
     // Its fit can be taken up again, and what was done for it stands in the log.
     const now = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
-    expect(currentFits(now.plans, now.checks, now.endings, now.madeUp)).toEqual([]);
+    expect(currentFits(now)).toEqual([]);
     expect(fitsSetAside(now).map(({ plan: { collarId } }) => collarId)).toEqual([collar]);
     const { deeds } = (await agent.get('/api/deeds').query({ dogId: dog, kind: 'ending' })).body as { deeds: { label: string }[] };
     expect(deeds.map(({ label }) => label)).toEqual(['Hook one']);
     const again = { dogId: dog, planId: plan.body.id, ended: false, note: '', at: ago(0) };
     expect((await agent.put(`/api/endings/${uuidv7()}`).send(again)).status).toBe(201);
     const worn = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
-    expect(currentFits(worn.plans, worn.checks, worn.endings, worn.madeUp)).toHaveLength(1);
+    expect(currentFits(worn)).toHaveLength(1);
     expect(fitsSetAside(worn)).toEqual([]);
   });
 
@@ -102,7 +102,7 @@ describe('upkeep', () => {
       expect(scrapped.body.outcome).toBe('scrap');
       expect([201, 422]).toContain(planned.status);
       const now = DogPage.parse((await agent.get(`/api/dogs/${dog}/page`)).body);
-      expect(currentFits(now.plans, now.checks, now.endings, now.madeUp)).toEqual([]);
+      expect(currentFits(now)).toEqual([]);
     }
   });
 

@@ -90,23 +90,20 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
   const screenings = await screeningKind.toAnswers(scope, await scope.all(ScreeningEntity, dogId, byTime));
   const lifts = await liftKind.toAnswers(scope, await scope.all(LiftEntity, dogId, byTime));
   const collarIds = [...new Set(plans.map(({ collarId }) => collarId))];
-  const collars = await scope.someOf(CollarEntity, collarIds);
+  const collarAnswers = (await scope.someOf(CollarEntity, collarIds)).map(collarAnswer);
   const madeUp = await madeUpNow(scope, collarIds);
   const plansOf = group(planAnswers, (one) => one.dogId);
   const checksOf = group(checkAnswers, (one) => one.dogId);
   const screeningsOf = group(screenings, (one) => one.dogId);
   const liftsOf = group(lifts, (one) => one.dogId);
   return {
-    collars: collars.map(collarAnswer),
+    collars: collarAnswers,
     dogs: dogs.map((dog) => ({
       dog: dogAnswer(dog),
       girths: briefly(Object.values(latestGirths(girthsByDog.get(dog.id) ?? []))),
-      fits: currentFits(plansOf.get(dog.id) ?? [], checksOf.get(dog.id) ?? [], [], madeUp).map(({ plan, check, elsewhere, felt }) => ({
-        plan,
-        check,
-        elsewhere,
-        felt,
-      })),
+      fits: currentFits({ plans: plansOf.get(dog.id) ?? [], checks: checksOf.get(dog.id) ?? [], endings: [], madeUp, collars: collarAnswers }).map(
+        ({ checks: _checks, ...fit }) => fit,
+      ),
       screenings: screeningsOf.get(dog.id) ?? [],
       lifts: liftsOf.get(dog.id) ?? [],
     })),

@@ -17,7 +17,7 @@ export async function growthOf(
   const growth = (await growthPages(scope, asked)).map((told) => {
     const grown = dogGrowth(told, kennel, { now: now.getTime(), today, speak });
     // Of what is worn now alone: what was set aside is nothing to outgrow.
-    const worn = new Set(currentFits(told.plans, told.checks, told.endings, told.madeUp).map(({ plan }) => plan.id));
+    const worn = new Set(currentFits({ ...told, collars: [] }).map(({ plan }) => plan.id));
     return {
       dogId: told.dog.id,
       dogName: told.dog.name,

@@ -51,7 +51,13 @@ export async function levelsPage(scope: KennelScope, dogId: string, now: Date): 
   const { sessions, caps, ...records } = rows.get(dogId)!;
   const checks = await scope.all(FitCheckEntity, { dogId }, { at: 'ASC' });
   const endings = await scope.all(EndingEntity, { dogId }, { at: 'ASC' });
-  const fits = currentFits(await planKind.toAnswers(scope, plans), await fitCheckKind.toAnswers(scope, checks), await endingKind.toAnswers(scope, endings), []);
+  const fits = currentFits({
+    plans: await planKind.toAnswers(scope, plans),
+    checks: await fitCheckKind.toAnswers(scope, checks),
+    endings: await endingKind.toAnswers(scope, endings),
+    madeUp: [],
+    collars: collars.map(collarAnswer),
+  });
   return {
     dog: dogAnswer(dog),
     girths: briefly(await tapingKind.toAnswers(scope, tapings)),

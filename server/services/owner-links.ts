@@ -134,8 +134,9 @@ export async function keepSaying(
 ): Promise<void> {
   await noteVisit(within, link, { id, what: done ? 'said' : 'unsaid', item: says, day: dayOf(now.getTime(), kennel.timeZone), at: now });
   if (says !== 'pink') return;
-  const { dog, plans, checks, endings, madeUp } = await dogPage(within, link.dogId);
-  const fits = currentFits(plans, checks, endings, madeUp);
+  const page = await dogPage(within, link.dogId);
+  const { dog } = page;
+  const fits = currentFits(page);
   const fit = fits.find(({ plan }) => collarKind(plan.kind).traits.wear.contacts) ?? fits[0];
   if (!fit) return;
   const { kind, collarId, choices } = fit.plan;

@@ -14,7 +14,7 @@ export function useDogPage(id: string, { kind = () => null, locker = 'own' }: { 
   const girths = computed(() => latestGirths(data.value?.tapings ?? []));
   const fits = computed(() => {
     const page = data.value;
-    return page ? currentFits(page.plans, page.checks, page.endings, page.madeUp) : [];
+    return page ? currentFits(page) : [];
   });
   const fit = computed(() => fits.value.find(({ plan }) => plan.kind === kind()) ?? (kind() ? null : (fits.value[0] ?? null)));
   return {

@@ -39,7 +39,7 @@ export function useNeck(dogId: string) {
 
   const usualStack = (): DressingFacts['stack'] => {
     const kept = loaded.data.value;
-    return kept ? stackItems(kept, currentFits(kept.plans, kept.checks, kept.endings, kept.madeUp)).map(({ entry }) => entry) : [];
+    return kept ? stackItems(kept, currentFits(kept)).map(({ entry }) => entry) : [];
   };
   const dressing = useDressing(dogId, loaded.data, usualStack, load);
   const page = computed(() => {

@@ -30,7 +30,7 @@ const { now } = useNow(60_000);
 const kennel = computed(() => session.kennel!);
 const today = computed(() => todayIn(kennel.value.timeZone));
 const girths = computed(() => latestGirths(data.value?.tapings ?? []));
-const fits = computed(() => currentFits(data.value!.plans, data.value!.checks, data.value!.endings, data.value!.madeUp));
+const fits = computed(() => currentFits(data.value!));
 const growth = computed(() => dogGrowth(data.value!, kennel.value, { now: now.value, today: today.value, speak: units.speak }));
 const told = computed(() => (growth.value.missing === null ? growth.value : null));
 const odd = computed(() => told.value?.reasons.flatMap((reason) => (reason.code === 'odd-weighing' ? [reason] : [])) ?? []);

@@ -131,7 +131,7 @@ const unit = computed({
       <DogHeader
         :dog="data!.neck.dog"
         :girths="latestGirths(data!.neck.tapings)"
-        :fits="currentFits(data!.neck.plans, data!.neck.checks, data!.neck.endings, data!.neck.madeUp)"
+        :fits="currentFits(data!.neck)"
         :kennel="kennel"
         :dressing="data!.neck.dressing"
       />

@@ -28,7 +28,7 @@ const { now, tick } = useNow(60_000);
 const dogId = String(route.params.id);
 const { data, state, sentence, load } = useLoad(() => `/api/dogs/${dogId}/programmes`, ProgrammesPage);
 const kennel = computed(() => session.kennel!);
-const fits = computed(() => currentFits(data.value!.plans, data.value!.checks, data.value!.endings, data.value!.madeUp));
+const fits = computed(() => currentFits(data.value!));
 const running = computed(() => (data.value?.programmes ?? []).filter(({ state: is }) => is === 'running' || is === 'paused'));
 const over = computed(() => (data.value?.programmes ?? []).filter(({ state: is }) => is === 'done' || is === 'left'));
 const chosen = ref<string | null>(null);

@@ -26,7 +26,7 @@ const props = defineProps<{ page: ProgrammesPage; programme: Programme; kennel: 
 const emit = defineEmits<{ changed: [] }>();
 const keeping = useKeep();
 const offered = computed(() => {
-  const fits = currentFits(props.page.plans, props.page.checks, props.page.endings, props.page.madeUp);
+  const fits = currentFits(props.page);
   return [...new Map(fits.map(({ plan }) => [plan.collarId, props.page.collars.find(({ id }) => id === plan.collarId)])).values()].filter(
     (collar) => collar !== undefined,
   );
