@@ -49,7 +49,13 @@ export const useOutbox = defineStore('outbox', () => {
   let boxKennel = '';
   let opening: Promise<void> | null = null;
   let phone = '';
-  let photos = new PhotoBox('');
+  let photoBox: PhotoBox | null = null;
+  /** Photos of the kennel that somebody is signed in to. */
+  function photos(): PhotoBox {
+    const kennelId = session.kennel?.id ?? '';
+    if (photoBox?.kennelId !== kennelId) photoBox = new PhotoBox(kennelId);
+    return photoBox;
+  }
   let wait = FIRST_WAIT_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -67,7 +73,6 @@ export const useOutbox = defineStore('outbox', () => {
       opening = (async () => {
         const opened = await OutboxBox.open(kennelId);
         if (boxKennel !== kennelId) return;
-        photos = new PhotoBox(kennelId);
         phone = await opened.phone(() => `phone ${uuidv7().slice(-6)}`);
         // What somebody told while it was being opened lies in the last resort.
         const lying = await opened.all();
@@ -75,7 +80,7 @@ export const useOutbox = defineStore('outbox', () => {
         entries.value = [...lying, ...entries.value.filter(({ id }) => !there.has(id))];
         unread.value = await opened.unread();
         box.value = opened;
-        void forgetPhotos();
+        void photos().sweep(new Set(lying.map(({ id }) => id)));
         void navigator.storage?.persist?.().catch(() => {});
       })();
     }
@@ -97,6 +102,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
   function heard(changed: readonly OutboxEntry[], outcomes: ReadonlyMap<string, EntryOutcome>) {
     put(changed);
+    void photos().drop(changed.flatMap(({ id, sent, status }) => (sent.is === 'photo' && status === 'kept' ? [id] : [])));
     for (const [id, outcome] of outcomes) settle(id, outcome);
   }
   function settle(id: string, outcome: EntryOutcome) {
@@ -159,12 +165,10 @@ export const useOutbox = defineStore('outbox', () => {
   useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
 
   async function sendPhoto(id: string): Promise<unknown> {
-    const photo = await photos.of(id);
+    const photo = await photos().of(id);
     if (!photo) throw new RequestFailure(PHOTO_GONE);
     return send('PUT', `/api/photos/${id}`, Photo, photo);
   }
-  /** Photos lie here as long as their entries do. */
-  const forgetPhotos = () => photos.keepOnly(new Set(entries.value.flatMap(({ id, status, sent }) => (sent.is === 'photo' && status !== 'kept' ? [id] : []))));
 
   /** Sessions that go on here, whose story is not forgotten. */
   const liveSessions = shallowRef<ReadonlySet<string>>(new Set());
@@ -176,7 +180,6 @@ export const useOutbox = defineStore('outbox', () => {
       const old = now - Date.parse(entry.at);
       return sessions.length === 0 ? old > KEPT_HERE_MS : old > SESSION_KEPT_HERE_MS && !sessions.some((id) => liveSessions.value.has(id));
     });
-    if (entries.value.some(({ sent, status }) => sent.is === 'photo' && status === 'kept')) void forgetPhotos();
     if (gone.length === 0) return;
     const ids = new Set(gone.map(({ id }) => id));
     entries.value = entries.value.filter(({ id }) => !ids.has(id));
@@ -216,7 +219,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** Writes down a photo, before the record that it goes with; it is sent in its turn. Null where this device has no room for it. */
   async function addPhoto(id: string, photo: Blob, words: string): Promise<{ outcome: Promise<EntryOutcome> } | null> {
     if (!box.value) await open();
-    return (await photos.keep(id, photo)) ? { outcome: add({ id, words, sent: { is: 'photo' } }) } : null;
+    return (await photos().keep(id, photo)) ? { outcome: add({ id, words, sent: { is: 'photo' } }) } : null;
   }
   /** Knows of things that the kennel has already. */
   async function know(happenings: readonly NewHappening[]): Promise<void> {
@@ -253,7 +256,7 @@ export const useOutbox = defineStore('outbox', () => {
     entries.value = entries.value.filter((one) => !gone.includes(one.id));
     unread.value = unread.value.filter((one) => one.id !== id);
     await box.value?.remove([id, ...gone]);
-    if (dropped?.sent.is === 'photo') await forgetPhotos();
+    if (dropped?.sent.is === 'photo') await photos().drop([id]);
     if (without.length > 0) void trySend();
   }
 
@@ -308,7 +311,7 @@ export const useOutbox = defineStore('outbox', () => {
     liveSessions,
     add,
     addPhoto,
-    photos: () => photos,
+    photos,
     tell,
     know,
     letGo,
