@@ -135,7 +135,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     handoverRoutes(dataSource, options.drawHandover, counted),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
-  app.use(pages(options.pagesDir));
+  app.use(pages(options.pagesDir, COOKIE_NAME));
   app.use((_request, response) => sendProblem(response, 'not-found'));
   app.use(answerProblems(log));
   return app;

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openBanter, type TestBanter } from '../test-kennels.ts';
+import { newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 const pagesDir = mkdtempSync(join(tmpdir(), 'banter-pages-'));
@@ -11,6 +11,7 @@ beforeAll(async () => {
   mkdirSync(join(pagesDir, 'assets'));
   writeFileSync(join(pagesDir, 'index.html'), '<!doctype html><title>Banter</title>');
   writeFileSync(join(pagesDir, 'assets', 'index-abc.js'), 'let a = 1;');
+  writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js'), 'let b = 1;');
   banter = await openBanter({ pagesDir, hosts: ['banter.kennel.example'] });
 });
 afterAll(async () => {
@@ -55,5 +56,15 @@ describe('pages and what belongs to them', () => {
     expect(answer.status).toBe(status);
     if (status >= 400) expect(answer.headers['content-type']).toContain('application/problem+json');
     expect(answer.text ?? '').not.toContain('root:');
+  });
+
+  it('what every screen needs is asked for with the page, by whoever is signed in; nobody else fetches what the open pages do without', async () => {
+    const agent = await newKennel(banter.app);
+    const page = await agent.get('/dogs');
+    expect(page.headers.link).toBe('</assets/shared-a_b-1.js>; rel=modulepreload, </api/doorstep>; rel=preload; as=fetch; crossorigin');
+    expect((await agent.get('/assets/shared-a_b-1.js')).status).toBe(200);
+    const open = await get('/', {});
+    expect([open.status, open.headers.link]).toEqual([200, undefined]);
+    expect(open.headers.vary).toContain('Cookie');
   });
 });
