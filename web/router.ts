@@ -17,9 +17,16 @@ router.beforeEach(async (to, from) => {
   const script = to.matched.at(-1)?.components?.default as unknown;
   if (typeof script === 'function') void (script as () => Promise<unknown>)().catch(() => {});
   const asks = to.meta.asks?.(to);
-  if (asks !== undefined && asks !== from.meta.asks?.(from) && session.mayBeIn()) askEarly(asks);
-  if (!session.known && session.mayBeIn()) askEarly('/api/wearing');
-  if (!session.known) await session.look().catch(() => {});
+  const first = !session.known;
+  const askAtOnce = () => {
+    if (asks !== undefined && asks !== from.meta.asks?.(from)) askEarly(asks);
+    if (first) askEarly('/api/wearing');
+  };
+  const mayBeIn = session.mayBeIn();
+  if (mayBeIn) askAtOnce();
+  if (first) await session.look().catch(() => {});
+  // On a device that did not know it before.
+  if (!mayBeIn && session.me) askAtOnce();
   if (session.me && to.name === 'welcome') return { name: 'dogs' };
   if (!session.me && !to.meta.open) return { name: 'sign-in', query: { to: to.fullPath } };
   return true;
