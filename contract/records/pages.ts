@@ -27,7 +27,9 @@ import { Weighing } from './weighing.ts';
 export const DogCard = z.object({
   dog: Dog,
   girths: z.array(Taping),
-  fits: z.array(z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable(), felt: NeckFelt.nullable(), is: z.enum(PIECE_STANDINGS) })),
+  fits: z.array(
+    z.object({ plan: Plan, check: FitCheck.nullable(), elsewhere: MadeUp.nullable(), felt: NeckFelt.nullable(), is: z.enum(PIECE_STANDINGS).default('sound') }),
+  ),
   screenings: z.array(Screening),
   lifts: z.array(Lift),
 });
