@@ -72,6 +72,10 @@ function toggle(item: DressedItem) {
   if (wearOf(item)) void telling.tell(`${item.name} is off.`, [{ event: 'taken-off', dogId, collarId: item.fit!.plan.inputs.collar.id }]);
   else void telling.tell(`${item.name} is on.`, putOn(dogId, dressed.value, [item], props.state));
 }
+/** What hangs on the pointer is a picture: read aloud, the collar stands in the list alone. */
+function hideCopy() {
+  for (const copy of document.querySelectorAll('.drag-copy')) copy.setAttribute('aria-hidden', 'true');
+}
 </script>
 
 <template>
@@ -84,8 +88,10 @@ function toggle(item: DressedItem) {
       :animation="120"
       :force-fallback="true"
       :fallback-on-body="true"
+      fallback-class="drag-copy"
       class="divide-y divide-line"
       aria-label="From the ears down"
+      @start="hideCopy"
     >
       <li v-for="(item, index) in items" :key="item.id" :data-item="item.id" class="bg-felt py-2">
         <div class="flex flex-wrap items-center gap-x-1">
