@@ -39,6 +39,7 @@ export {
   decidingRow,
   fitAll,
   fitKind,
+  type AgainstCollar,
   benchStock,
   isHere,
   isProposed,

@@ -148,16 +148,18 @@ type MetalOf = Pick<DogManner, 'nickel' | 'saltWater'>;
 
 /** Whether a collar hangs in the locker: it is owned, and was not scrapped. */
 export const isHere = ({ owned = true, retiredAt }: Pick<Listed, 'owned' | 'retiredAt'>): boolean => owned && retiredAt === null;
+/** How a piece stands, by its record. */
+export const standingOfPiece = ({ condition = 'sound', retiredAt }: Pick<Listed, 'condition' | 'retiredAt'>): PieceStanding =>
+  pieceStanding({ condition, scrapped: retiredAt !== null });
 /** Whether a collar was found sound: whatever is to be mended, worn out or scrapped goes on no dog. */
-export const isSound = ({ condition = 'sound', retiredAt }: Pick<Listed, 'condition' | 'retiredAt'>): boolean =>
-  pieceStanding({ condition, scrapped: retiredAt !== null }) === 'sound';
+export const isSound = (collar: Pick<Listed, 'condition' | 'retiredAt'>): boolean => standingOfPiece(collar) === 'sound';
 /** Whether the metal of a collar suits a dog: nothing plated where it reacts to nickel. Common practice. */
 const suitsMetal = ({ metal }: Pick<Listed, 'metal'>, { nickel }: MetalOf): boolean => !(nickel === true && metal != null && PLATED.has(metal));
 /** Why a collar of the locker or to buy is not proposed for a dog: by its condition, or by its metal; null where it is. */
 export type AgainstCollar = Exclude<PieceStanding, 'sound'> | 'plated';
-function againstCollar({ condition = 'sound', retiredAt, metal }: Pick<Listed, 'condition' | 'retiredAt' | 'metal'>, dog: MetalOf): AgainstCollar | null {
-  const is = pieceStanding({ condition, scrapped: retiredAt !== null });
-  return is !== 'sound' ? is : suitsMetal({ metal }, dog) ? null : 'plated';
+function againstCollar(collar: Pick<Listed, 'condition' | 'retiredAt' | 'metal'>, dog: MetalOf): AgainstCollar | null {
+  const is = standingOfPiece(collar);
+  return is !== 'sound' ? is : suitsMetal(collar, dog) ? null : 'plated';
 }
 /** Whether a collar is proposed for a dog, had or still to be bought: sound, and of a metal that suits it. */
 export const isProposed = (collar: Pick<Listed, 'condition' | 'retiredAt' | 'metal'>, dog: MetalOf): boolean => againstCollar(collar, dog) === null;

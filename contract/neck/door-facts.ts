@@ -3,7 +3,6 @@ import {
   CONTACT_WORDS,
   listWords,
   PIECE_WORDS,
-  pieceStanding,
   placesOverlap,
   RIG_REASON_WORDS,
   rigReasonTone,
@@ -27,7 +26,7 @@ import {
   small,
 } from '@banter/core';
 import type { Kennel } from '../records/kennel.ts';
-import { type Gear } from '../records/gear.ts';
+import { standingOfPiece } from '../collars/fit-all.ts';
 import { asIfSound, namesCollar, stepOfFit } from '../records/next-step.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
 import type { NeckPage } from '../records/pages.ts';
@@ -63,12 +62,11 @@ function stackLine(dressed: Dressed, speak: Speaker): Said | null {
 
 /** What is worn and what it is led by, by the condition of the pieces themselves now: one that is to be mended or is worn out goes on no dog. */
 function gearLine(page: Pick<NeckPage, 'collars' | 'gear' | 'dressing'>, dressed: Dressed): Said | null {
-  const is = ({ condition, retiredAt }: Pick<Gear, 'condition' | 'retiredAt'>) => pieceStanding({ condition, scrapped: retiredAt !== null });
   const collars = wornItems(dressed).flatMap(({ name, fit }) => {
     const collar = page.collars.find(({ id }) => id === fit!.plan.collarId);
-    return collar ? [{ name, is: is(collar) }] : [];
+    return collar ? [{ name, is: standingOfPiece(collar) }] : [];
   });
-  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} ${piece.name}`, is: is(piece) }));
+  const led = rigPieces(page.dressing, page.gear).map(({ piece }) => ({ name: `${piece.what} ${piece.name}`, is: standingOfPiece(piece) }));
   const worn = [...collars, ...led];
   if (worn.length === 0) return null;
   const bad = worn.flatMap(({ name, is: how }) => (how === 'sound' ? [] : [`${name} ${PIECE_WORDS[how].says}`]));

@@ -1,5 +1,5 @@
-import { pieceStanding, type PieceStanding } from '@banter/core';
-import { isHere } from '../collars/fit-all.ts';
+import type { PieceStanding } from '@banter/core';
+import { isHere, standingOfPiece } from '../collars/fit-all.ts';
 import { z } from '../plain-words.ts';
 import type { FitCheck } from './fit-check.ts';
 import { Instant, passage, RecordId } from './common.ts';
@@ -56,7 +56,7 @@ function latestFits({ plans, checks, madeUp, collars }: Omit<DecidedOfDog, 'endi
         check,
         elsewhere: madeUpElsewhere({ plan, check }, madeUp),
         felt: neckFelt(plan, own, madeUp),
-        is: collar ? pieceStanding({ condition: collar.condition, scrapped: collar.retiredAt !== null }) : 'sound',
+        is: collar ? standingOfPiece(collar) : 'sound',
       };
     });
 }

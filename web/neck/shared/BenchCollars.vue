@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The collars of this kind, each as well as it can be made up for the dog: those that hang in the locker, and those still to be bought. */
+import type { AgainstCollar } from '@banter/contract';
+import { PIECE_WORDS, small } from '@banter/core';
 import { computed } from 'vue';
 import VerdictMark from '../../parts/VerdictMark.vue';
 import { useUnits } from '../../stores/units.ts';
@@ -7,7 +9,7 @@ import type { Bench } from './bench.ts';
 
 const props = defineProps<{ bench: Bench }>();
 const units = useUnits();
-const AGAINST_WORDS = { mend: 'to mend', worn: 'worn out', scrapped: 'scrapped', plated: 'plated' } as const;
+const againstWord = (against: AgainstCollar) => (against === 'plated' ? against : small(PIECE_WORDS[against].word));
 const rows = computed(() =>
   props.bench.suggestion.all.map((fit) => ({
     fit,
@@ -31,7 +33,7 @@ const rows = computed(() =>
           <span aria-hidden="true" class="w-4">{{ on ? '▸' : '' }}</span>
           <span class="min-w-28" :class="on && 'font-semibold'">{{ collar.name }}</span>
           <span class="text-soft">{{ fit.says(units.speak) }}</span>
-          <span v-if="collar.against" class="rounded border border-line px-1.5 text-sm font-semibold">{{ AGAINST_WORDS[collar.against] }}</span>
+          <span v-if="collar.against" class="rounded border border-line px-1.5 text-sm font-semibold">{{ againstWord(collar.against) }}</span>
           <span v-if="!collar.owned" class="rounded border border-line px-1.5 text-sm font-semibold">buy</span>
           <VerdictMark class="ml-auto text-sm" :tone="fit.tone" :word="fit.verdict" />
         </button>
