@@ -118,20 +118,23 @@ test('changed there and back while the answers are slow, the last move is the on
 });
 
 async function drag(page: Page, from: Locator, to: Locator) {
-  // It hangs on the pointer before it is carried on, and has made room before it is let go. A page that moved just then is grabbed again.
+  // It hangs on the pointer before it is carried on, and has made room before it is let go. A page that moved just then is grabbed
+  // again. Where it goes is measured first, and it is taken up without leaving its own row: rows make room as soon as they are passed.
+  let end = { x: 0, y: 0 };
   await expect(async () => {
+    const there = (await to.boundingBox())!;
+    end = { x: there.x + there.width / 2, y: there.y + 4 };
     await from.hover();
     await page.mouse.down();
     const start = (await from.boundingBox())!;
-    await page.mouse.move(start.x + start.width / 2, start.y - 8, { steps: 4 });
+    await page.mouse.move(start.x + start.width / 2 + 8, start.y + start.height / 2, { steps: 4 });
     const hangs = await page.locator('.sortable-ghost').isVisible();
     if (!hangs) await page.mouse.up();
     expect(hangs).toBe(true);
   }).toPass();
   // It stands once in what is read aloud, though a copy of it hangs on the pointer.
   await expect(from).toHaveCount(1);
-  const end = (await to.boundingBox())!;
-  await page.mouse.move(end.x + end.width / 2, end.y + 4, { steps: 10 });
+  await page.mouse.move(end.x, end.y, { steps: 10 });
   await expect(order(page).first()).toHaveClass(/sortable-ghost/);
   await page.mouse.up();
 }
