@@ -51,8 +51,14 @@ z.config({ customError: plainWords });
 
 export { z };
 
+const ranges = new Map<string, z.ZodNumber>();
 /** A finite number between two ends, both included. */
-export const between = (low: number, high: number) => z.number().min(low).max(high);
+export function between(low: number, high: number): z.ZodNumber {
+  const name = `${low} ${high}`;
+  const range = ranges.get(name) ?? z.number().min(low).max(high);
+  ranges.set(name, range);
+  return range;
+}
 
 /** Refuses a range whose most is below its least, at the name of its most. */
 export const inOrder =

@@ -45,20 +45,35 @@ export const heldJson = zod.check<unknown>(({ value, issues }) => {
   if (fault) issues.push({ code: 'custom', input: value, message: fault, continue: false });
 });
 
+// A schema never changes, each of its methods makes another: one of each serves everybody who asks for nothing more. A phone makes all of
+// them before it shows anything, so that those that are not made count.
+const TEXT = zod.string().check(wholeText);
+const NUMBER = zod.number().check(heldNumber);
+const JSON_HELD = zod.unknown().check(heldJson);
+const BOOLEAN = zod.boolean();
+const NEVER = zod.never();
+
 export function string(...params: Parameters<typeof zod.string>): zod.ZodString {
-  return zod.string(...params).check(wholeText);
+  return params.length === 0 ? TEXT : zod.string(...params).check(wholeText);
 }
 export function number(...params: Parameters<typeof zod.number>): zod.ZodNumber {
-  return zod.number(...params).check(heldNumber);
+  return params.length === 0 ? NUMBER : zod.number(...params).check(heldNumber);
+}
+export function boolean(...params: Parameters<typeof zod.boolean>): zod.ZodBoolean {
+  return params.length === 0 ? BOOLEAN : zod.boolean(...params);
 }
 /** Some JSON that another schema looks at, or nobody does. */
 export function unknown(): zod.ZodUnknown {
-  return zod.unknown().check(heldJson);
+  return JSON_HELD;
 }
 
 /** An object of which some fields are known, and the others are some JSON that can be kept. */
-export function looseObject<Shape extends zod.core.$ZodLooseShape>(shape: Shape) {
-  return zod.object(shape).catchall(unknown());
+export function looseObject<Shape extends zod.core.$ZodLooseShape>(shape: Shape): zod.ZodObject<Shape, zod.core.$catchall<zod.ZodUnknown>> {
+  return new zod.ZodObject({ type: 'object', shape, catchall: JSON_HELD }) as never;
+}
+/** An object that has these fields and no other. */
+export function strictObject<Shape extends zod.core.$ZodLooseShape>(shape: Shape): zod.ZodObject<Shape, zod.core.$strict> {
+  return new zod.ZodObject({ type: 'object', shape, catchall: NEVER }) as never;
 }
 
 /** Years that the database keeps and that can be meant: nobody's dog was born before, nobody's session is planned after. */

@@ -1,5 +1,6 @@
 import { spelled } from '@banter/core';
 import { createRouter, createWebHistory } from 'vue-router';
+import { ASKED_EVERYWHERE } from './addresses.ts';
 import { askEarly } from './api/early.ts';
 import { routes } from './routes.ts';
 import { useUnits } from './stores/units.ts';
@@ -16,11 +17,12 @@ router.beforeEach(async (to, from) => {
   // Who is there, the screen's script and what it shows are on their way at once.
   const script = to.matched.at(-1)?.components?.default as unknown;
   if (typeof script === 'function') void (script as () => Promise<unknown>)().catch(() => {});
-  const asks = to.meta.asks?.(to);
+  const asks = to.meta.asks?.(to) ?? [];
+  const shown = from.meta.asks?.(from) ?? [];
   const first = !session.known;
   const askAtOnce = () => {
-    if (asks !== undefined && asks !== from.meta.asks?.(from)) askEarly(asks);
-    if (first) askEarly('/api/wearing');
+    for (const path of asks) if (!shown.includes(path)) askEarly(path);
+    if (first) askEarly(ASKED_EVERYWHERE.whatIsWorn);
   };
   const mayBeIn = session.mayBeIn();
   if (mayBeIn) askAtOnce();

@@ -3,6 +3,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { noChunkCircles } from './no-chunk-circles.ts';
+import { sentAhead } from './sent-ahead.ts';
 
 export default defineConfig({
   root: import.meta.dirname,
@@ -10,6 +11,7 @@ export default defineConfig({
     vue(),
     tailwindcss(),
     noChunkCircles(),
+    sentAhead(),
     // The pages lie on the device, so that the field log opens without a connection. Records are never cached here: each screen keeps its own.
     VitePWA({
       strategies: 'generateSW',
@@ -52,6 +54,8 @@ export default defineConfig({
             // What the open pages show, with all that it needs: they come without what only screens of who is signed in share.
             { name: 'open', test: /[\\/]web[\\/]views[\\/](Welcome|SignIn|SignUp)View/, priority: 2 },
             { name: 'shared', minShareCount: 12, priority: 1 },
+            // What stands round every screen of who is signed in, but for what is looked for.
+            { name: 'shell', test: /[\\/]web[\\/](shell[\\/](?!FindDialog)|parts[\\/]DrawingsDialog)/, priority: 0 },
           ],
         },
       },

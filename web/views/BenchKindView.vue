@@ -3,7 +3,7 @@
 import { COLLAR_KIND_NAMES } from '@banter/contract';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import BenchView from './BenchView.vue';
+import BenchOfKind from './bench/BenchOfKind.vue';
 import NowhereView from './NowhereView.vue';
 
 const route = useRoute();
@@ -11,6 +11,6 @@ const known = computed(() => COLLAR_KIND_NAMES.some((name) => name === route.par
 </script>
 
 <template>
-  <BenchView v-if="known" />
+  <BenchOfKind v-if="known" />
   <NowhereView v-else />
 </template>
