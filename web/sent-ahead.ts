@@ -37,7 +37,8 @@ export const sentAhead = (): Plugin => ({
       if (!drawn) return this.error(`No file of script draws ${view}.`);
       return { matches: re.source, names: keys.map((key) => key.name), files: beside(withImports(drawn.fileName), [first, shared]), asks: [...asks] };
     });
-    const file: SentAheadFile = { everywhere: { files: beside(shared, [first]), asks: Object.values(ASKED_EVERYWHERE) }, screens };
+    // In the order in which they are needed: what is named first comes first.
+    const file: SentAheadFile = { everywhere: { files: [...first, ...beside(shared, [first])], asks: Object.values(ASKED_EVERYWHERE) }, screens };
     this.emitFile({ type: 'asset', fileName: FILE_NAME, source: JSON.stringify(file) });
   },
 });

@@ -1,6 +1,8 @@
 import tailwindcss from '@tailwindcss/vite';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { constants } from 'node:zlib';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { noChunkCircles } from './no-chunk-circles.ts';
 import { sentAhead } from './sent-ahead.ts';
@@ -36,6 +38,11 @@ export default defineConfig({
         navigateFallbackDenylist: [/^\/api\//],
         sourcemap: false,
       },
+    }),
+    // Made small once, and not at every visit while others wait for the same processor. (Brotli, RFC 7932.)
+    compression({
+      include: /\.(js|css|wasm|svg)$/,
+      algorithms: [defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }), defineAlgorithm('gzip', { level: 9 })],
     }),
   ],
   build: {

@@ -30,7 +30,7 @@ export const contentPolicy = helmet({
 
 /** The one worker whose solver is WebAssembly may compile it; no page may. A worker goes by the policy it was sent with. */
 export const SOLVER_POLICY = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'";
-export const isSolver = (file: string): boolean => /\/kit-up\.worker-[\w-]+\.js$/.test(file);
+export const isSolver = (file: string): boolean => /\/kit-up\.worker-[\w-]+\.js(\.(br|gz))?$/.test(file);
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 

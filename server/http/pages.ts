@@ -2,6 +2,7 @@ import { SentAheadFile, sentAheadAt, type SentAhead } from '@banter/contract';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router } from 'express';
+import staticOrSmall from 'express-static-gzip';
 import { isSolver, SOLVER_POLICY } from './guards.ts';
 
 const YEAR_MS = 365 * 24 * 60 * 60 * 1000;
@@ -28,12 +29,16 @@ export function pages(dir: string, cookieName: string): Router {
   const ahead = readSentAhead(dir);
   routes.use(
     '/assets',
-    express.static(join(dir, 'assets'), {
-      immutable: true,
-      maxAge: YEAR_MS,
-      fallthrough: false,
-      setHeaders: (response, file) => {
-        if (isSolver(file)) response.setHeader('Content-Security-Policy', SOLVER_POLICY);
+    staticOrSmall(join(dir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        immutable: true,
+        maxAge: YEAR_MS,
+        fallthrough: false,
+        setHeaders: (response, file) => {
+          if (isSolver(file)) response.setHeader('Content-Security-Policy', SOLVER_POLICY);
+        },
       },
     }),
   );
