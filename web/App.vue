@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { placeAt } from './shell/dog-places.ts';
 import { useFinding } from './shell/finding.ts';
+import { useWasIdle } from './shell/idle.ts';
 import TopBar from './shell/TopBar.vue';
 import { useKeys } from './stores/keys.ts';
 import { useSession } from './stores/session.ts';
@@ -34,6 +35,7 @@ const FindDialog = defineAsyncComponent({
   },
 });
 const phone = useNarrower('sm');
+const wasIdle = useWasIdle();
 /** The dog whose screen is open. */
 const dogId = computed(() => (session.me && placeAt(route) ? String(route.params.id) : null));
 // Keys are listened to from the first moment, whether their list is here or not.
@@ -53,6 +55,6 @@ const screen = computed(() =>
   </main>
   <PhoneFoot v-if="session.me && phone" :dog-id="dogId" />
   <FindDialog v-if="session.me && finding.open" />
-  <KeysDialog />
-  <DrawingsDialog v-if="session.me" />
+  <KeysDialog v-if="wasIdle" />
+  <DrawingsDialog v-if="session.me && wasIdle" />
 </template>

@@ -1,5 +1,5 @@
 import { spelled } from '@banter/core';
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, START_LOCATION } from 'vue-router';
 import { ASKED_EVERYWHERE } from './addresses.ts';
 import { askEarly } from './api/early.ts';
 import { routes } from './routes.ts';
@@ -8,7 +8,8 @@ import { useSession } from './stores/session.ts';
 
 export const router = createRouter({
   history: createWebHistory(),
-  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  // A page that comes stands at its top by itself.
+  scrollBehavior: (_to, from, saved) => saved ?? (from === START_LOCATION ? false : { top: 0 }),
   routes,
 });
 

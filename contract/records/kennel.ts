@@ -64,7 +64,8 @@ export const KennelSettings = z.strictObject({
 });
 export type KennelSettings = z.infer<typeof KennelSettings>;
 
-export const Kennel = KennelSettings.extend({ id: RecordId, version: z.number().int(), demo: z.boolean() });
+/** A kennel as it is told. Its zone was looked at when it was saved; a device that knows fewer zones is not kept from everything else. */
+export const Kennel = KennelSettings.extend({ id: RecordId, version: z.number().int(), demo: z.boolean(), timeZone: z.string() });
 export type Kennel = z.infer<typeof Kennel>;
 
 /** What holds for a dog: the kennel's schools and limits with the dog's own laid over them. */

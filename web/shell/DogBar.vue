@@ -6,6 +6,7 @@ import { dogFacts } from '../parts/dog-facts.ts';
 import { useScreenKeys } from '../stores/keys.ts';
 import { useWearing } from '../stores/wearing.ts';
 import { useUnits } from '../stores/units.ts';
+import { useNarrower } from '../stores/widths.ts';
 import { useDogHere } from './dog-here.ts';
 import { DOG_PLACES, firstOf, placeAt } from './dog-places.ts';
 
@@ -14,6 +15,8 @@ const props = defineProps<{ dogId: string }>();
 const route = useRoute();
 const router = useRouter();
 const units = useUnits();
+// On a phone the dog’s name stands above, and its picture nowhere.
+const phone = useNarrower('sm');
 const bar = useDogHere();
 const wearing = useWearing();
 const here = computed(() => bar.of(props.dogId));
@@ -42,7 +45,7 @@ watch(
 <template>
   <div class="no-print border-b border-line bg-felt">
     <div class="mx-auto flex h-[48px] max-w-[1240px] items-center gap-4 sm:h-[56px] sm:px-6">
-      <div class="hidden h-full min-w-44 grow items-center gap-3 sm:flex">
+      <div v-if="!phone" class="flex h-full min-w-44 grow items-center gap-3">
         <div class="w-16 shrink-0"><DogPicture v-if="here" :here="here" /></div>
         <p class="min-w-0 leading-tight">
           <span class="block truncate font-display text-lg font-bold">{{ here?.dog.name }}</span>

@@ -9,9 +9,11 @@ import { useKeys, useScreenKeys } from '../stores/keys.ts';
 import { useSession } from '../stores/session.ts';
 import { useTheme } from '../stores/theme.ts';
 import { useUnits } from '../stores/units.ts';
+import { useNarrower } from '../stores/widths.ts';
 import BanterMark from '../parts/BanterMark.vue';
 import { useDogHere } from './dog-here.ts';
 import { useFinding } from './finding.ts';
+import { useWasIdle } from './idle.ts';
 import { MORE_SCREENS, SCREENS } from './screens.ts';
 
 const AlertsButton = defineAsyncComponent(() => import('./AlertsButton.vue'));
@@ -26,6 +28,9 @@ const theme = useTheme();
 const keys = useKeys();
 const drawings = useDrawings();
 const router = useRouter();
+// What a phone has no room for is not made there.
+const phone = useNarrower('sm');
+const wasIdle = useWasIdle();
 
 const themes = [
   { value: 'system', label: 'As the system' },
@@ -77,7 +82,7 @@ useScreenKeys('Everywhere', [
         <BanterMark class="size-8" />
         <span class="font-display text-xl font-bold tracking-tight" :class="session.me && 'max-lg:hidden'">Banter</span>
       </RouterLink>
-      <nav v-if="session.me" aria-label="Screens" class="hidden h-full min-w-0 items-stretch overflow-x-auto sm:flex">
+      <nav v-if="session.me && !phone" aria-label="Screens" class="flex h-full min-w-0 items-stretch overflow-x-auto">
         <RouterLink
           v-for="screen in [...SCREENS, ...MORE_SCREENS]"
           :key="screen.to"
@@ -102,12 +107,12 @@ useScreenKeys('Everywhere', [
           <Search aria-hidden="true" :size="20" />
           <kbd class="hidden rounded border border-line px-1.5 font-sans text-sm text-soft lg:inline" aria-hidden="true">/</kbd>
         </button>
-        <div class="max-sm:hidden"><NowButton v-if="session.me" /></div>
-        <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me" /></div>
+        <NowButton v-if="session.me && wasIdle && !phone" />
+        <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me && wasIdle" /></div>
         <button
-          v-if="session.me"
+          v-if="session.me && !phone"
           type="button"
-          class="press hidden min-w-12 px-2! sm:flex"
+          class="press min-w-12 px-2!"
           :aria-label="`Units: ${units.length} and ${units.mass}. Switch`"
           @click="units.switchOver()"
         >
