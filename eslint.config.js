@@ -52,6 +52,8 @@ export default ts.config(
     '/server/|^express|^typeorm|^mysql2|^node:|^@banter/(core/(?!collars/)|contract/).|\\.\\./(\\.\\./)*(core|contract)/',
     'web imports contract and core by their barrels, never server.',
   ),
+  // How the pages are built is told to a program of Node’s.
+  { files: ['web/*.config.ts'], rules: { 'no-restricted-imports': 'off' } },
   prettier,
   // Layout is prettier's; these are the rules of vue's own set that would fight it.
   {

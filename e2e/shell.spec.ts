@@ -181,3 +181,24 @@ test('a page that was open while Banter was renewed opens anew where it was goin
   await expect(page).toHaveURL(/\/programme/);
   expect(await opened()).toBe(0);
 });
+
+test('a page comes with what its screen needs for whoever is signed in, and nothing of it is asked for twice', async ({ page }) => {
+  const before = await page.request.get('/dogs');
+  expect(before.headers().link).toBeUndefined();
+  await newKennel(page);
+  const dogId = await tapedDog(page, 'Sedge', 24, { high: 400 });
+  const path = `/dogs/${dogId}/bench`;
+  const link = (await page.request.get(path)).headers().link!;
+  const named = [...link.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
+  expect(named).toContain(`/api${path}`);
+  expect(named.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
+  for (const address of named) expect([address, (await page.request.get(address)).status()]).toEqual([address, 200]);
+
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  for (const address of ['/api/doorstep', '/api/wearing', `/api${path}`])
+    expect([address, asked.filter((one) => one === address).length]).toEqual([address, 1]);
+});
