@@ -28,6 +28,8 @@ watch(
     fault.value = '';
     if (listed) void look();
   },
+  // A key may have asked for them before this was here.
+  { immediate: true },
 );
 // A screen's drawing may come a moment after its decision.
 useMutationObserver(
