@@ -99,7 +99,7 @@ test('the demo tells its cases on the dogs’ list', async ({ page }) => {
   const row = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });
   await expect(row('Tansy').getByText('Stop using it: choose another kind of collar.')).toBeVisible();
   await expect(row('Wick').getByText('Tape again: the high girth may have been taken lower down.')).toBeVisible();
-  await expect(row('Sorrel').getByText(/Size again\. By the newer tape: presses\./)).toBeVisible();
+  await expect(row('Sorrel').getByText(/Re-size: presses, by the newer tape\./)).toBeVisible();
   await expect(
     row('Bramble').getByText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right); remote collar, 12 mm posts, strap 46.7 cm, at 3 o’clock.'),
   ).toBeVisible();

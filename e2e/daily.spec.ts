@@ -37,7 +37,7 @@ test('two screens open on Today while a third works: both tell it, in the same o
   await tapedDog(third, 'Bracken', 29, { high: 398 });
   for (const screen of [page, other]) {
     await expect(screen.getByRole('heading', { level: 2 })).toHaveText(['Dogs', 'Gear and law', 'On a dog now']);
-    await expect(screen.getByRole('region', { name: 'Dogs' }).getByText('Bracken: Choose and size a collar.', { exact: true })).toBeVisible();
+    await expect(screen.getByRole('region', { name: 'Dogs' }).getByText('Bracken: choose and size a collar.', { exact: true })).toBeVisible();
   }
   // One tap leads to where it is done; done there, it is gone here and on the other screen.
   await page.getByRole('link', { name: 'Inspect : Inspect Sedge' }).click();

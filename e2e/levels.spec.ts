@@ -102,7 +102,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await page.getByRole('button', { name: 'Skin and place good' }).click();
   await expect(heading(page)).toHaveText('Check the battery: Yarrow needs 6.5 more in yard.');
   await page.goto('/today');
-  await expect(page.getByText('Check the battery: Yarrow needs more in yard.').first()).toBeVisible();
+  await expect(page.getByText('Yarrow: check the battery. The yard level rose.').first()).toBeVisible();
   await page.goto(`/dogs/${dogId}/levels`);
   await page.getByRole('button', { name: 'The battery was it' }).click();
   await expect(heading(page)).toHaveText('The battery was the cause: Yarrow needs 6.5 more in yard.');

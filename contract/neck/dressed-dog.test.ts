@@ -250,7 +250,7 @@ describe('the check at the door', () => {
     const grown = { ...taping('high', 430), id: 'newer', at: '2026-06-09T08:00:00.000Z' };
     const page = { dressing, checks, tapings: [taping('high', 400), grown, taping('neck-length', 160)] as never };
     const said = line(of(page), 'fit');
-    expect(said).toMatchObject({ tone: 'mind', says: expect.stringMatching(/^Prong Hazel: size again\. By the newer tape: presses\.$/) });
+    expect(said).toMatchObject({ tone: 'mind', says: expect.stringMatching(/^Prong Hazel: re-size: presses, by the newer tape\.$/) });
     const made = of(page);
     const { dog, tapings, screenings, lifts } = { ...wholePage(), ...page };
     const step = nextStep(

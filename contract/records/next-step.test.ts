@@ -273,7 +273,7 @@ describe('the next step of a dog', () => {
     expect(step({ ...card(then, right), girths: narrow })).toMatchObject({
       goTo: 'check',
       tone: 'mind',
-      sentence: 'Check the fit again. By the newer tape: would pass the head.',
+      sentence: 'Check the fit again: would pass the head, by the newer tape.',
     });
     expect(step({ ...card(then), girths: narrow })).toMatchObject({ goTo: 'bench', tone: 'stop' });
   });

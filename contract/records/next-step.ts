@@ -114,22 +114,22 @@ export function stepOfFit(
     kind.missing(facts).length > 0
       ? null
       : kind.plan(facts, plan.inputs.collar, [plan.inputs.collar], kind.wornChoices(plan.choices, check?.on ?? null), house.rules);
-  const byNewerTape = () => `By the newer tape: ${kind.planVerdict(again!).toLowerCase()}.`;
+  const byNewerTape = () => `${kind.planVerdict(again!).toLowerCase()}, by the newer tape.`;
   // Hands outrank the tape: what was found good on the dog stands until something opens the question again; danger is looked into.
   if (isGoodByHands(fit, dog, latest, house.rules)) {
     const dangerous = again?.blocked && [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > felt!.at);
-    return dangerous ? { ...of, sentence: `Check the fit again. ${byNewerTape()}`, goTo: 'check', tone: 'mind' } : asWorn();
+    return dangerous ? { ...of, sentence: `Check the fit again: ${byNewerTape()}`, goTo: 'check', tone: 'mind' } : asWorn();
   }
   const tapedSince = [...kind.needs, ...kind.helps].some((site) => (latest[site]?.at ?? '') > plan.at);
   if (again && !again.keep && tapedSince) {
     return {
       ...of,
-      sentence: `Size again. ${byNewerTape()}`,
+      sentence: `Re-size: ${byNewerTape()}`,
       goTo: 'bench',
       tone: again.blocked ? 'stop' : 'mind',
     };
   }
-  if (again?.blocked) return { ...of, sentence: `Size again: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
+  if (again?.blocked) return { ...of, sentence: `Re-size: ${kind.planVerdict(again).toLowerCase()}.`, goTo: 'bench', tone: 'stop' };
   if (!check) return { ...of, sentence: 'Check the fit on the dog.', goTo: 'check', tone: 'open' };
   // A newer tape, or the collar's newer numbers, by which it fits, answer the question themselves.
   if (standing.reopened === null || !standing.byHands) return asWorn();

@@ -123,7 +123,7 @@ describe('what a dog wears, told for a day', () => {
     // On at 8: moved after six hours, said two hours before; twelve hours of the day are over at 20.
     expect(times).toContainEqual(['move-place', 'Move Grey on Moss by 14:00', 12, 14]);
     expect(times).toContainEqual(['move-place', 'Move Grey on Moss.', 14, null]);
-    expect(times).toContainEqual(['still-on', 'Is Grey still on Moss?', 20, null]);
+    expect(times).toContainEqual(['still-on', 'Moss: is Grey still on?', 20, null]);
     expect(dues.find(({ title }) => title.includes('Worn more than'))!.dueFrom! - DAY.from).toBeCloseTo(20 * HOUR_MS, -4);
   });
 });

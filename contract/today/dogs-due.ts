@@ -1,6 +1,6 @@
 import { OWNER_SAYS_WORDS } from '../handover/owner-words.ts';
 import { collarKind } from '../collars/collar-kinds.ts';
-import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS } from '@banter/core';
+import { clockWords, SKIN_GRADE_WORDS, DAY_MS, HOUR_MS, small } from '@banter/core';
 import { momentOn } from '../neck/kennel-days.ts';
 import { asIfSound, namesCollar, nextStep } from '../records/next-step.ts';
 import { type DogDueFacts, type TodayFound } from './today-facts.ts';
@@ -18,6 +18,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFac
     const step = nextStep({ ...card, fits: worn.map(asIfSound) }, { kennel, today }, speak);
     const own = { dogId: dog.id, dogName: dog.name };
     const collarName = worn.find(({ plan }) => plan.kind === step.kind)?.plan.inputs.collar.name;
+    const isNamed = !collarName || namesCollar(step.sentence, collarName);
     const path = { screen: 'screen', tape: 'tape', bench: 'bench', check: 'check', edit: 'edit' } as const;
     if (step.tone !== 'good' && step.goTo) {
       const to = `/dogs/${dog.id}/${path[step.goTo]}${step.goTo === 'check' && step.kind ? `?kind=${step.kind}` : step.goTo === 'bench' && step.kind ? `/${step.kind}` : ''}`;
@@ -26,7 +27,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFac
           ...own,
           code: 'fit',
           tone: step.tone,
-          title: `${dog.name}${collarName && !namesCollar(step.sentence, collarName) ? `, ${collarName}` : ''}: ${step.sentence}`,
+          title: `${dog.name}${isNamed ? '' : `, ${collarName}`}: ${collarName && isNamed ? step.sentence : small(step.sentence)}`,
           why: worn.length > 0 ? 'By its latest measures and checks.' : 'It wears nothing decided yet.',
           to,
           does: STEPS[step.goTo],

@@ -195,12 +195,12 @@ describe('what is due today', () => {
       const look = { answers: [], next, found };
       return todayItems({ ...nothing, levels: [{ dogId: 'd', dogName: 'Moss', device: 'Grey', setting: 'yard', reason, look }] })[0]!.title;
     };
-    expect(rose('contact')).toBe('Check the contact: Moss needs more in yard.');
-    expect(rose('skin')).toBe('Check skin and place: Moss needs more in yard.');
-    expect(rose('battery')).toBe('Check the battery: Moss needs more in yard.');
-    expect(rose(null)).toBe('Nothing found: Moss needs more in yard.');
+    expect(rose('contact')).toBe('Moss: check the contact. The yard level rose.');
+    expect(rose('skin')).toBe('Moss: check skin and place. The yard level rose.');
+    expect(rose('battery')).toBe('Moss: check the battery. The yard level rose.');
+    expect(rose(null)).toBe('Moss: nothing found. The yard level rose.');
     // Contact that does not touch stays due until it does.
-    expect(rose(null, 'contact')).toBe('Mend the contact: Moss needs more in yard.');
+    expect(rose(null, 'contact')).toBe('Moss: mend the contact. The yard level rose.');
   });
 
   it('a piece to be mended that a dog wears comes first, with the dog’s name', () => {

@@ -12,8 +12,8 @@ const wash: Record<VerdictTone, string> = {
 </script>
 
 <template>
-  <span class="inline-flex items-center gap-2 rounded-[0.3rem] px-2.5 py-1 font-semibold" :class="wash[tone]">
-    <svg viewBox="0 0 20 20" class="size-5 shrink-0" fill="none" stroke="currentColor" stroke-width="2.2" aria-hidden="true">
+  <span class="inline-flex items-baseline gap-2 rounded-[0.3rem] px-2.5 py-1 font-semibold" :class="wash[tone]">
+    <svg viewBox="0 0 20 20" class="size-5 shrink-0 self-center" fill="none" stroke="currentColor" stroke-width="2.2" aria-hidden="true">
       <template v-if="tone === 'good'">
         <circle cx="10" cy="10" r="8" />
         <path d="M6 10.4 9 13.2 14.2 7" />

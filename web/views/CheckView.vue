@@ -95,7 +95,7 @@ const stands = computed(
     standing.value.tone === 'good' ||
     (standing.value.goTo === 'check' && elsewhere.value === null && check.value?.outcome.verdict !== 'good'),
 );
-const againWord = computed(() => (elsewhere.value ? 'Set it again' : standing.value?.goTo === 'check' ? 'Check again' : 'Size again'));
+const againWord = computed(() => (elsewhere.value ? 'Set it again' : standing.value?.goTo === 'check' ? 'Check again' : 'Re-size'));
 const settled = computed(() => check.value?.outcome.verdict === 'good' && answered.value === 0 && stands.value);
 const marked = computed(() => {
   if (foreseen.value) return { tone: checkTone(foreseen.value.verdict), word: CHECK_WORDS[foreseen.value.verdict] };
