@@ -1,6 +1,6 @@
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { join } from 'node:path';
-import { HappeningsKept, type DogFacts, type HappeningResult, type NewTaping } from '@banter/contract';
+import { HappeningsKept, type DogFacts, type HappeningResult, type InviteFacts, type Me, type NewTaping } from '@banter/contract';
 import { SCREEN_ITEM_IDS, NOTHING_NOTED } from '@banter/core';
 import type { Express } from 'express';
 import mysql from 'mysql2/promise';
@@ -78,6 +78,24 @@ export async function newKennel(app: Express, name = 'Testing Ground'): Promise<
   });
   if (response.status !== 201) throw new Error(`sign-up answered ${response.status}: ${response.text}`);
   return agent;
+}
+
+export const soon = () => new Date(Date.now() + 3_600_000).toISOString();
+export async function invite(by: TestAgent, more: Partial<InviteFacts> = {}) {
+  const key = randomBytes(32).toString('hex');
+  const id = uuidv7();
+  const facts = { name: 'Bryony Reed', role: 'assistant', personId: null, keyHash: createHash('sha256').update(key).digest('hex'), expiresAt: soon(), revokedAt: null, ...more }; // prettier-ignore
+  const answer = await by.put(`/api/invites/${id}`).send(facts);
+  return { key, id, facts, answer };
+}
+/** Somebody who joined by an invitation, signed in. */
+export async function newColleague(app: Express, by: TestAgent, role: InviteFacts['role'], more: Partial<InviteFacts> = {}) {
+  const { key } = await invite(by, { role, ...more });
+  const agent = supertest.agent(app);
+  const email = `colleague-${uuidv7()}@example.test`;
+  const joined = await agent.post('/api/join').send({ key, name: 'Bryony Reed', email, password: 'reeds in the wind' });
+  if (joined.status !== 201) throw new Error(`Nobody joined: ${joined.text}`);
+  return { agent, me: joined.body as Me, email };
 }
 
 export const someDog: DogFacts = {

@@ -13,7 +13,7 @@ export function scheduleDays({ from, days }: Pick<CalendarPage, 'from' | 'days'>
 /** What holds on a kennel's calendar at an instant (ms): its days and hands with their hours, its rules, and before when nothing is begun. */
 export type CalendarCase = Pick<ScheduleCase, 'days' | 'hands' | 'rules' | 'notBefore'>;
 
-/** A kennel's calendar as it is scheduled on; whoever has said no hours of their own is there whenever the kennel is open. */
+/** A kennel's calendar as it is scheduled on; whoever has said no hours of their own is there whenever the kennel is open, and who has left it never. */
 export function calendarCase(page: CalendarPage, kennel: Pick<Kennel, 'id' | 'rules' | 'timeZone'>, now: number): CalendarCase {
   const dates = scheduleDays(page);
   const weekday = (day: string) => DateTime.fromISO(day, { zone: 'utc' }).weekday;
@@ -26,7 +26,7 @@ export function calendarCase(page: CalendarPage, kennel: Pick<Kennel, 'id' | 'ru
     days: dates.map((day) => ({ day, open: hoursOn(open, day, weekday(day)) })),
     hands: page.people
       .filter(({ id }) => page.hands.includes(id))
-      .map(({ id, name }) => ({ id, name, hours: dates.map((day) => hoursOn(of(id) ?? open, day, weekday(day))) })),
+      .map(({ id, name, left }) => ({ id, name, hours: dates.map((day) => (left ? null : hoursOn(of(id) ?? open, day, weekday(day)))) })),
     rules: { dogRestMinutes: own.dogRestMinutes, dogSessionsPerDay: own.dogSessionsPerDay },
     notBefore: today >= 0 ? { day: today, minute: at.hour * 60 + at.minute } : { day: at.toISODate()! < page.from ? 0 : dates.length, minute: 0 },
   };

@@ -38,7 +38,8 @@ export type CalendarProgramme = z.infer<typeof CalendarProgramme>;
 export const CalendarPage = z.object({
   from: z.iso.date(),
   days: z.number().int(),
-  people: z.array(z.object({ id: RecordId, name: z.string() })),
+  /** Who handles; `left`: somebody who has left the kennel, and for whom something is planned in the span. */
+  people: z.array(z.object({ id: RecordId, name: z.string(), left: z.boolean().default(false) })),
   /** Whose calendar it is, of `people`. */
   hands: z.array(RecordId),
   hours: z.array(Hours),

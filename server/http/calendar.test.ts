@@ -3,7 +3,7 @@ import { drillScenes, placeSessions, PROGRAMME_TEMPLATES, BACK_AND_IN, sessionCl
 import type TestAgent from 'supertest/lib/agent.js';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
+import { newColleague, newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let agent: TestAgent;
@@ -71,6 +71,28 @@ describe('the kennel’s calendar', () => {
     expect((await change({ id: b, version: null, facts: facts({ dogId: other, from: 630 }) })).status).toBe(200);
     const swapped = await change({ id: a, version: 1, facts: facts({ from: 630 }) }, { id: b, version: 1, facts: facts({ dogId: other, from: 600 }) });
     expect(swapped.status).toBe(200);
+  });
+  it('somebody who has left has no lane but for what was planned for them, which is handed on; nothing new is planned for them', async () => {
+    const { agent: hand, me } = await newColleague(banter.app, agent, 'assistant');
+    const id = uuidv7();
+    expect((await change({ id, version: null, facts: facts({ personId: me.person.id }) })).status).toBe(200);
+    await agent.put(`/api/people/${me.person.id}`).send({ role: 'assistant', left: true });
+    expect((await hand.get('/api/dogs')).status).toBe(401);
+    const before = await page();
+    expect(before.people.find((one) => one.id === me.person.id)).toMatchObject({ left: true });
+    // Nobody is there: no session is laid with them.
+    expect(
+      calendarCase(before, kennel, Date.now())
+        .hands.find((one) => one.id === me.person.id)!
+        .hours.every((hours) => hours === null),
+    ).toBe(true);
+    const another = await change({ id: uuidv7(), version: null, facts: facts({ personId: me.person.id, from: 700 }) });
+    expect([another.status, another.body.errors[0].message]).toEqual([422, `${me.person.name} has left this kennel. Plan it with somebody else.`]);
+    expect((await change({ id, version: 1, facts: facts({ personId: me.person.id, from: 640 }) })).status).toBe(200);
+    expect((await change({ id, version: 2, facts: facts({ from: 640 }) })).status).toBe(200);
+    const after = await page();
+    expect(after.people.map((one) => one.id)).toEqual([person]);
+    expect(after.hands).toEqual([person]);
   });
   it('what is over is not planned, moved or dropped; what is of another kennel does not exist', async () => {
     const past = await change({ id: uuidv7(), version: null, facts: facts({ day: dayAfter(-1) }) });

@@ -7,34 +7,16 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DeedEntity } from '../data/entities/deed.ts';
 import { deedKindOf } from '../records/deeds.ts';
-import { newDog, newKennel, openBanter, screening, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
+import { invite, newColleague, newDog, newKennel, openBanter, screening, soon, someDog, somePlace, taping, type TestBanter } from '../test-kennels.ts';
 
 let banter: TestBanter;
 let lead: TestAgent;
-let kennels = 0;
 beforeAll(async () => {
   banter = await openBanter();
 });
 afterAll(() => banter.close());
 
-const soon = () => new Date(Date.now() + 3_600_000).toISOString();
-async function invite(by: TestAgent, more: Partial<InviteFacts> = {}) {
-  const key = randomBytes(32).toString('hex');
-  const id = uuidv7();
-  const facts = { name: 'Bryony Reed', role: 'assistant', personId: null, keyHash: createHash('sha256').update(key).digest('hex'), expiresAt: soon(), revokedAt: null, ...more }; // prettier-ignore
-  const answer = await by.put(`/api/invites/${id}`).send(facts);
-  return { key, id, facts, answer };
-}
-/** Somebody who joined by an invitation, signed in. */
-async function colleague(by: TestAgent, role: InviteFacts['role'], more: Partial<InviteFacts> = {}) {
-  const { key } = await invite(by, { role, ...more });
-  const agent = supertest.agent(banter.app);
-  kennels += 1;
-  const email = `colleague${kennels}@example.test`;
-  const joined = await agent.post('/api/join').send({ key, name: 'Bryony Reed', email, password: 'reeds in the wind' });
-  expect(joined.status, joined.text).toBe(201);
-  return { agent, me: joined.body as Me, email };
-}
+const colleague = (by: TestAgent, role: InviteFacts['role'], more: Partial<InviteFacts> = {}) => newColleague(banter.app, by, role, more);
 
 describe('an invitation', () => {
   it('is shown, holds once, and lets somebody in with their role', async () => {

@@ -32,7 +32,10 @@ import { heldAnswer } from './field-sessions.ts';
 const answer = ({ kennelId: _kennel, ...row }: PlannedSessionRow): PlannedSession => row;
 
 /** Everything a change names must be of this kennel, and a stage of its dog's programme. */
-async function admit(scope: KennelScope, sessions: CalendarChange['sessions']): Promise<{ dogs: Map<string, string>; people: Map<string, string> }> {
+async function admit(
+  scope: KennelScope,
+  sessions: CalendarChange['sessions'],
+): Promise<{ dogs: Map<string, string>; people: Map<string, string>; left: ReadonlySet<string> }> {
   const ids = (of: (facts: PlannedSessionFacts) => string | null) => [...new Set(sessions.map(({ facts }) => of(facts)).filter((id) => id !== null))];
   const dogs = new Map(
     (
@@ -42,14 +45,11 @@ async function admit(scope: KennelScope, sessions: CalendarChange['sessions']): 
       )
     ).map(({ id, name }) => [id, name]),
   );
-  const people = new Map(
-    (
-      await scope.someOf(
-        PersonEntity,
-        ids(({ personId }) => personId),
-      )
-    ).map(({ id, name }) => [id, name]),
+  const hands = await scope.someOf(
+    PersonEntity,
+    ids(({ personId }) => personId),
   );
+  const people = new Map(hands.map(({ id, name }) => [id, name]));
   const programmes = new Map(
     (
       await scope.someOf(
@@ -69,7 +69,7 @@ async function admit(scope: KennelScope, sessions: CalendarChange['sessions']): 
     if (version === null && facts.stageId !== null && !programme.stages.some(({ id }) => id === facts.stageId))
       throw badField(`${at}.stageId`, 'This programme has no such stage.');
   });
-  return { dogs, people };
+  return { dogs, people, left: new Set(hands.flatMap(({ id, leftAt }) => (leftAt === null ? [] : [id]))) };
 }
 
 /**
@@ -93,6 +93,9 @@ export async function changeCalendar(scope: KennelScope, { sessions }: CalendarC
       const at = `sessions[${index}].facts`;
       if (facts.day < today || (row && row.day < today)) throw badField(`${at}.day`, 'That day is over; what happened then is told in the field log.');
       if (row && row.dogId !== facts.dogId) throw badField(`${at}.dogId`, 'A planned session stays with its dog.');
+      // What was planned for them before they left may still be moved and dropped.
+      if (facts.state === 'planned' && names.left.has(facts.personId) && row?.personId !== facts.personId)
+        throw badField(`${at}.personId`, `${names.people.get(facts.personId)} has left this kennel. Plan it with somebody else.`);
       changed.push({ ...facts, id, kennelId: within.kennelId, version: (version ?? 0) + 1 });
     });
     const days = [...new Set(changed.map(({ day }) => day))].sort();
@@ -203,6 +206,16 @@ async function onCalendar(
 /** So many are shown of those for whom most is planned, where nobody said whose. */
 const HANDS_FIRST = 3;
 
+/** Who handles now, and who has left while something was planned for them in these days: it is to be handed on. */
+async function handsWithin(scope: KennelScope, days: readonly string[]): Promise<{ id: string; name: string; left: boolean }[]> {
+  const all = await handsOf(scope);
+  const left = all.flatMap((one) => (one.left ? [one.id] : []));
+  if (left.length === 0) return all;
+  const planned = await scope.all(PlannedSessionEntity, { personId: In(left), day: Between(days[0]!, days.at(-1)!), state: 'planned' }, { id: 'ASC' });
+  const wanted = new Set(planned.map(({ personId }) => personId));
+  return all.filter((one) => !one.left || wanted.has(one.id));
+}
+
 /**
  * Whose calendar is shown: everybody's where these are few; else those who are asked for, else those who work with the dog that is, else one's own where
  * anything is planned for one, else of those for whom most is.
@@ -246,7 +259,7 @@ async function unplanned(scope: KennelScope, today: string): Promise<{ ids: stri
 export async function calendarPage(scope: KennelScope, asked: CalendarAsked, now: Date): Promise<CalendarPage> {
   const days = scheduleDays(asked);
   const { timeZone } = await kennelOf(scope);
-  const people = await handsOf(scope);
+  const people = await handsWithin(scope, days);
   const hands = await handsShown(scope, asked, people, days);
   const planned = (more: object) =>
     scope.all(PlannedSessionEntity, { day: Between(days[0]!, days.at(-1)!), state: 'planned', ...more }, { day: 'ASC', from: 'ASC', id: 'ASC' });

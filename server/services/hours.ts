@@ -22,7 +22,7 @@ export async function hoursOf(scope: KennelScope, id: string): Promise<Hours | n
   return row && hoursKind.toAnswer(row);
 }
 
-/** Everybody who handles, in the order in which they came. */
-export async function handsOf(scope: KennelScope): Promise<{ id: string; name: string }[]> {
-  return (await scope.all(PersonEntity, {}, { createdAt: 'ASC', id: 'ASC' })).map(({ id, name }) => ({ id, name }));
+/** Everybody who handles or did before they left, in the order in which they came. */
+export async function handsOf(scope: KennelScope): Promise<{ id: string; name: string; left: boolean }[]> {
+  return (await scope.all(PersonEntity, {}, { createdAt: 'ASC', id: 'ASC' })).map(({ id, name, leftAt }) => ({ id, name, left: leftAt !== null }));
 }

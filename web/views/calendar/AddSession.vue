@@ -12,13 +12,13 @@ const board = props.board;
 const page = computed(() => board.live.value);
 const { dogId, handId, day, time, minutes } = useTyped('session-to-plan', {
   dogId: '',
-  handId: board.around.value.hands[0]?.id ?? '',
+  handId: board.hands.value[0]?.id ?? '',
   day: props.today,
   time: '10:00',
   minutes: 15,
 });
 // A hand that was chosen before may not be among those shown now.
-if (!board.around.value.hands.some(({ id }) => id === handId.value)) handId.value = board.around.value.hands[0]?.id ?? '';
+if (!board.hands.value.some(({ id }) => id === handId.value)) handId.value = board.hands.value[0]?.id ?? '';
 /** A dog that is not on offer: found by its name, and brought with what is planned of it. */
 const name = ref('');
 const found = useDogsFound(() => name.value);
@@ -71,7 +71,7 @@ function leave() {
       <label>
         <span class="text-sm font-semibold">With</span>
         <select v-model="handId" class="field" required @change="board.giveUp()">
-          <option v-for="person in board.around.value.hands" :key="person.id" :value="person.id">{{ person.name }}</option>
+          <option v-for="person in board.hands.value" :key="person.id" :value="person.id">{{ person.name }}</option>
         </select>
       </label>
       <label>

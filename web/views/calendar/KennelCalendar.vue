@@ -85,7 +85,9 @@ const span = computed(() =>
     tags.value.filter(({ day }) => Math.floor(day / 7) === week.value),
   ),
 );
-const lanesOf = (day: number) => board.around.value.hands.map(({ id, name, hours }) => ({ id, name, there: hours[day] ?? null }));
+const lanesOf = (day: number) =>
+  board.around.value.hands.map(({ id, name, hours }) => ({ id, name: hasLeft(id) ? `${name}, left` : name, there: hours[day] ?? null }));
+const hasLeft = (id: string) => props.page.people.some((person) => person.id === id && person.left);
 const daysOfWeek = computed(() =>
   weekDays.value.map((index) => {
     const date = DateTime.fromISO(board.days.value[index]!);
@@ -274,7 +276,7 @@ watch(
       v-else-if="open === 'hours'"
       class="mt-4"
       :hours="page.hours"
-      :people="board.around.value.hands"
+      :people="board.hands.value"
       :kennel="kennel"
       :today="today"
       @changed="emit('again')"

@@ -25,7 +25,7 @@ const toggle = (id: string) => {
   chosen.value = now;
 };
 const { from, weeks } = useTyped('sessions-to-plan', { from: DateTime.fromISO(props.today).plus({ days: 1 }).toISODate()!, weeks: 2 });
-const hands = ref(new Set(board.around.value.hands.map(({ id }) => id)));
+const hands = ref(new Set(board.hands.value.map(({ id }) => id)));
 const toggleHand = (id: string) => {
   const now = new Set(hands.value);
   if (!now.delete(id)) now.add(id);
@@ -44,7 +44,7 @@ function plan() {
       .map(({ id }) => id),
   );
   const fixed = board.placed.value.filter(({ id }) => !dropped.has(id));
-  const some = hands.value.size === board.around.value.hands.length ? null : [...hands.value];
+  const some = hands.value.size === board.hands.value.length ? null : [...hands.value];
   const { onAroundMinutes } = houseRules(session.kennel!.rules);
   const { placed, noRoom } = placeSessions({
     ...board.around.value,
@@ -123,7 +123,7 @@ function leave() {
         </div>
         <fieldset>
           <legend class="text-sm font-semibold">By whom</legend>
-          <label v-for="person in board.around.value.hands" :key="person.id" class="mr-5 inline-flex min-h-11 items-center gap-2">
+          <label v-for="person in board.hands.value" :key="person.id" class="mr-5 inline-flex min-h-11 items-center gap-2">
             <input type="checkbox" class="size-5" :checked="hands.has(person.id)" @change="toggleHand(person.id)" />
             {{ person.name }}
           </label>

@@ -11,6 +11,8 @@ const board = props.board;
 const one = computed(() => board.shown.value.find(({ id }) => id === board.selected.value) ?? null);
 const was = computed(() => (one.value ? (board.byId.value.get(one.value.id) ?? null) : null));
 const dayWords = (day: number) => DateTime.fromISO(board.days.value[day]!).toFormat('ccc d LLL');
+/** Who can be given it: who has left only as long as it is theirs. */
+const mayHandle = computed(() => board.live.value.people.filter(({ id, left }) => !left || id === one.value?.handId));
 const handName = (id: string) => board.live.value.people.find((person) => person.id === id)?.name ?? '';
 const faults = computed(() => (one.value ? board.faultsOf(one.value) : []));
 const held = computed(() => (one.value ? board.heldBy.value.get(one.value.id) : undefined));
@@ -61,7 +63,7 @@ const shift = (to: { day?: number; from?: number; handId?: string }) => one.valu
         <label class="col-span-2">
           <span class="sr-only">With</span>
           <select class="field sm:w-auto!" :value="one.handId" @change="shift({ handId: ($event.target as HTMLSelectElement).value })">
-            <option v-for="person in board.live.value.people" :key="person.id" :value="person.id">with {{ person.name }}</option>
+            <option v-for="person in mayHandle" :key="person.id" :value="person.id">with {{ person.name }}{{ person.left ? ', left' : '' }}</option>
           </select>
         </label>
       </div>

@@ -43,6 +43,8 @@ export function useCalendarBoard(page: Ref<CalendarPage>, kennel: Ref<Kennel>, n
   const live = computed<CalendarPage>(() => ({ ...page.value, sessions: sessions.value }));
   const days = computed(() => scheduleDays(page.value));
   const around = computed(() => calendarCase(live.value, kennel.value, now.value));
+  /** Of those whose calendar it is, who can be given something: not who has left. */
+  const hands = computed(() => page.value.people.filter(({ id, left }) => !left && page.value.hands.includes(id)));
   const programmes = computed(() => stagesPlanned(live.value, kennel.value, now.value));
   /** Sessions to come of programmes that rest, are done or were left. */
   const orphans = computed(() => {
@@ -179,6 +181,7 @@ export function useCalendarBoard(page: Ref<CalendarPage>, kennel: Ref<Kennel>, n
     live,
     days,
     around,
+    hands,
     programmes,
     placed,
     orphans,
