@@ -58,8 +58,8 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 3 },
-            // What the open pages show, with all that it needs: they come without what only screens of who is signed in share.
-            { name: 'open', test: /[\\/]web[\\/]views[\\/](Welcome|SignIn|SignUp)View/, priority: 2 },
+            // What the open pages show, and the list of keys, with all that they need: they come without what only screens of who is signed in share.
+            { name: 'open', test: /[\\/]web[\\/]views[\\/](Welcome|SignIn|SignUp)View|[\\/]web[\\/]shell[\\/]KeysDialog/, priority: 2 },
             { name: 'shared', minShareCount: 12, priority: 1 },
             // What stands round every screen of who is signed in, but for what is looked for.
             { name: 'shell', test: /[\\/]web[\\/](shell[\\/](?!FindDialog)|parts[\\/]DrawingsDialog)/, priority: 0 },

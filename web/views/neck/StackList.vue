@@ -72,6 +72,11 @@ function toggle(item: DressedItem) {
   if (wearOf(item)) void telling.tell(`${item.name} is off.`, [{ event: 'taken-off', dogId, collarId: item.fit!.plan.inputs.collar.id }]);
   else void telling.tell(`${item.name} is on.`, putOn(dogId, dressed.value, [item], props.state));
 }
+/**
+ * A row that is still on its way makes no room: where frames are slow it lies under the pointer as it did, and would change places with
+ * what it has just made room for.
+ */
+const stands = ({ related }: { related: HTMLElement & { animated?: unknown } }) => !related.animated;
 /** What hangs on the pointer is a picture: read aloud, the collar stands in the list alone. */
 function hideCopy() {
   for (const copy of document.querySelectorAll('.drag-copy')) copy.setAttribute('aria-hidden', 'true');
@@ -91,6 +96,7 @@ function hideCopy() {
       fallback-class="drag-copy"
       class="divide-y divide-line"
       aria-label="From the ears down"
+      :on-move="stands"
       @start="hideCopy"
     >
       <li v-for="(item, index) in items" :key="item.id" :data-item="item.id" class="bg-felt py-2">
