@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
@@ -12,6 +13,10 @@ beforeAll(async () => {
   writeFileSync(join(pagesDir, 'index.html'), '<!doctype html><title>Banter</title>');
   writeFileSync(join(pagesDir, 'assets', 'index-abc.js'), 'let a = 1;');
   writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js'), 'let b = 1;');
+  writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js.br'), brotliCompressSync('let b = 1;'));
+  const everywhere = { files: ['assets/shared-a_b-1.js', 'assets/all.css'], asks: ['/api/doorstep'] };
+  const screens = [{ matches: '^\\/dogs\\/([^/]+?)\\/neck\\/?$', names: ['id'], files: ['assets/neck.js'], asks: ['/api/dogs/:id/neck'] }];
+  writeFileSync(join(pagesDir, 'sent-ahead.json'), JSON.stringify({ everywhere, screens }));
   banter = await openBanter({ pagesDir, hosts: ['banter.kennel.example'] });
 });
 afterAll(async () => {
@@ -58,11 +63,18 @@ describe('pages and what belongs to them', () => {
     expect(answer.text ?? '').not.toContain('root:');
   });
 
-  it('what every screen needs is asked for with the page, by whoever is signed in; nobody else fetches what the open pages do without', async () => {
+  it('what a screen needs is named with the page, for whoever is signed in; nobody else fetches what the open pages do without', async () => {
     const agent = await newKennel(banter.app);
-    const page = await agent.get('/dogs');
-    expect(page.headers.link).toBe('</assets/shared-a_b-1.js>; rel=modulepreload, </api/doorstep>; rel=preload; as=fetch; crossorigin');
-    expect((await agent.get('/assets/shared-a_b-1.js')).status).toBe(200);
+    const everywhere = '</assets/shared-a_b-1.js>; rel=modulepreload, </assets/all.css>; rel=preload; as=style; crossorigin';
+    const whoIsThere = '</api/doorstep>; rel=preload; as=fetch; crossorigin';
+    expect((await agent.get('/dogs')).headers.link).toBe(`${everywhere}, ${whoIsThere}`);
+    expect((await agent.get('/dogs/d-1/neck?part=skin')).headers.link).toBe(
+      `${everywhere}, </assets/neck.js>; rel=modulepreload, ${whoIsThere}, </api/dogs/d-1/neck>; rel=preload; as=fetch; crossorigin`,
+    );
+    // An address names nothing but ids and words.
+    expect((await agent.get('/dogs/d%3E;rel=preload/neck')).headers.link).toBe(`${everywhere}, </assets/neck.js>; rel=modulepreload, ${whoIsThere}`);
+    const small = await agent.get('/assets/shared-a_b-1.js').set('Accept-Encoding', 'br');
+    expect([small.status, small.headers['content-encoding'], small.headers['cache-control']]).toEqual([200, 'br', 'public, max-age=31536000, immutable']);
     const open = await get('/', {});
     expect([open.status, open.headers.link]).toEqual([200, undefined]);
     expect(open.headers.vary).toContain('Cookie');
