@@ -439,6 +439,12 @@ test('two people undress the same dog, and one moves the other’s stack', async
   await expect(heading(page)).toHaveText(/^Put on/);
   await other.getByRole('button', { name: 'Take all off' }).click();
   await expect(heading(other)).toHaveText(/^Put on/);
+  // Both are kept, of both collars, before anybody looks.
+  const takenOff = async () => {
+    const { events } = (await (await page.request.get(`/api/dogs/${dogId}/neck`)).json()) as { events: { event: string }[] };
+    return events.filter(({ event }) => event === 'taken-off').length;
+  };
+  await expect.poll(takenOff).toBe(4);
   await page.reload();
   await part(page, 'Worn').click();
   await expect(page.getByText('Taken off twice: the first counts.').first()).toBeVisible();
