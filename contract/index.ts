@@ -138,7 +138,7 @@ export { DOG_LISTS, DogLine, dogLine, DogLines, DogsAsked, type DogList } from '
 export type { DogDueFacts, TodayFacts, TodayFound } from './today/today-facts.ts';
 export { dogDues, dogDuesUntil } from './today/kept-up-due.ts';
 export { missedTogether, MISSED_NAMED, MISSED_SHOWN } from './today/sessions-due.ts';
-export { inTodayOrder, todayItem, todayItems, todayPlace, wornToday } from './today/today-items.ts';
+export { inTodayOrder, todayItem, todayItems, todayPlace } from './today/today-items.ts';
 export { contactsOfFit, type ContactsOfFit } from './neck/contact-places.ts';
 export { wearDues, wearingAt, wornThen, type BatteryThen, type WornThen } from './standing/wear-day.ts';
 export { ClassPage } from './kit-up/class-page.ts';
@@ -242,6 +242,8 @@ export { tellTaleStory, type TellTaleStory } from './programme/tell-tale-story.t
 export { programmeStanding, stageAt, type ProgrammeStanding } from './standing/programme-standing.ts';
 export { skinLooksOf } from './standing/skin.ts';
 export { laidOver, type Made, type MadePath } from './standing/laid-over.ts';
+export { wornHere, type NamedWear } from './standing/worn-here.ts';
+export { answersDue, type OnItsWay } from './today/on-its-way.ts';
 export { skinTold, type SkinUnder, type ToldSkin } from './standing/told-skin.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';
 export { dressedDog, fitName, stackItems, type DressedDog } from './neck/dressed-dog.ts';

@@ -1,6 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
+import { v7 as uuidv7 } from 'uuid';
 import { answerCheck, expect, expectAccessible, read, test } from './bench-hand.ts';
-import { dressedDog, drawnPhoto } from './known-dogs.ts';
+import { dressedDog, drawnPhoto, put } from './known-dogs.ts';
 
 test.use({ serviceWorkers: 'allow' });
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
@@ -140,4 +141,65 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   await context.setOffline(true);
   page = await cold(context, page, `/dogs/${dogId}/neck`);
   await expect(page.getByText('Yarrow')).toHaveCount(0);
+});
+
+test('what was done without a connection is so on Today, in the lists and in what is worn now, before the kennel has heard of it', async ({
+  page: first,
+  context,
+  expectFaults,
+}) => {
+  test.setTimeout(240_000);
+  expectFaults(/ERR_INTERNET_DISCONNECTED|Failed to load resource/);
+  let page = first;
+  const dogId = await dressedDog(page);
+  const worn = () => page.getByRole('region', { name: 'On a dog now' });
+  await page.goto(`/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Put all on' }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  const look = { dogId, clock: 9, under: 'contacts', grade: 2, sore: null, note: '', photoId: null, at: new Date().toISOString() };
+  await put(page, `/api/skin-looks/${uuidv7()}`, look);
+  await page.goto('/dogs');
+  await page.evaluate(() => navigator.serviceWorker.ready.then((ready) => ready.active?.state));
+  await expect.poll(() => answersOn(page), { timeout: 30_000 }).toContain('/api/dogs?list=here');
+  await page.goto('/today');
+  await expect(heading(page)).toHaveText(/^Yarrow/);
+  await expect(worn().getByRole('listitem')).toHaveCount(2);
+  await expect.poll(() => answersOn(page), { timeout: 30_000 }).toEqual(expect.arrayContaining(['/api/today', '/api/wearing', `/api/dogs/${dogId}/neck`]));
+  await page.goto(`/dogs/${dogId}/neck/skin`);
+  await expect(heading(page)).toContainText('9 o’clock');
+  await context.setOffline(true);
+
+  // Checked and clear: it is not asked for as if nobody had looked.
+  await page.getByRole('radio', { name: /^9 o’clock/ }).click();
+  await page.getByRole('radio', { name: '0 clear' }).click();
+  await page.getByRole('button', { name: 'Save skin check' }).click();
+  await expect(page.getByText('It is safe on this device and will be sent.')).toBeVisible();
+  page = await cold(context, page, '/today');
+  const due = page.getByRole('listitem').filter({ hasText: 'Yarrow: nothing on the neck.' });
+  await expect(due).toContainText('Logged here, not sent yet. Skin check: Yarrow');
+  // A stop stays one until the kennel has it.
+  await expect(heading(page)).toHaveText('Yarrow: nothing on the neck.');
+  await expectAccessible(page);
+  // Taken off, it is off on every screen, though the kennel does not know.
+  page = await cold(context, page, `/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Take all off' }).click();
+  await expect(page.getByText('Not sent yet:')).toBeVisible();
+  page = await cold(context, page, '/today');
+  await expect(worn()).toContainText('Nothing logged.');
+  page = await cold(context, page, '/dogs');
+  await expect(page.getByText(/^Not sent yet: \d entries, last Everything is off Yarrow\./)).toBeVisible();
+  // Put on again by hand, it can be taken off again by hand: by the name this device knows.
+  page = await cold(context, page, `/dogs/${dogId}/neck`);
+  await page.getByRole('button', { name: 'Put all on' }).click();
+  await expect(heading(page)).toHaveText(/^Yarrow wears/);
+  page = await cold(context, page, '/today');
+  await expect(worn().getByRole('listitem')).toContainText([/Yarrow · Hazel/, /Yarrow · Curlew/]);
+
+  await context.setOffline(false);
+  await page.goto('/outbox');
+  await expect(heading(page)).toHaveText('Everything is saved.', { timeout: 30_000 });
+  await page.goto('/today');
+  await expect(worn().getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByText('not sent yet')).toHaveCount(0);
+  await expect(page.getByText('Yarrow: nothing on the neck.')).toHaveCount(0);
 });

@@ -13,6 +13,7 @@ const KeysDialog = defineAsyncComponent(() => import('./shell/KeysDialog.vue'));
 const DrawingsDialog = defineAsyncComponent(() => import('./parts/DrawingsDialog.vue'));
 // The open pages come without what only somebody who is signed in sees.
 const DogBar = defineAsyncComponent(() => import('./shell/DogBar.vue'));
+const UnsentOf = defineAsyncComponent(() => import('./shell/UnsentOf.vue'));
 const PhoneFoot = defineAsyncComponent(() => import('./shell/PhoneFoot.vue'));
 const findDialog = () => import('./shell/FindDialog.vue');
 /** Screens come first, ms. */
@@ -50,6 +51,7 @@ const screen = computed(() =>
   <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-tape focus:p-3 focus:text-on-tape">Skip to the work</a>
   <TopBar :dog-id="dogId" />
   <div v-if="dogId" class="no-print h-[49px] sm:h-[57px]"><DogBar :key="dogId" :dog-id="dogId" /></div>
+  <UnsentOf v-if="dogId && wasIdle" :dog-id="dogId" class="no-print mx-auto w-full max-w-[1240px] px-4 pt-2 sm:px-6" />
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-4 pb-[calc(var(--strip,0px)+6rem)] sm:px-6" tabindex="-1">
     <RouterView :key="screen" />
   </main>

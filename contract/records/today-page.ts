@@ -1,6 +1,7 @@
 import { z } from '../plain-words.ts';
 import { Instant, RecordId } from './common.ts';
 import { Cursor } from './list-page.ts';
+import { WearingNow } from './pages.ts';
 
 /** What brings something up on Today, in the order in which it matters. */
 export const TODAY_CODES = [
@@ -33,6 +34,8 @@ export const TodayItem = z.object({
   tone: z.enum(['stop', 'mind', 'open', 'good']),
   dogId: RecordId.nullable(),
   dogName: z.string().nullable(),
+  /** Of which collar it is; null: of none by itself. */
+  collarId: RecordId.nullable().default(null),
   title: z.string(),
   why: z.string(),
   to: z.string(),
@@ -66,17 +69,8 @@ export const TodayPage = z.object({
   day: z.iso.date(),
   ...TodayItems.shape,
   counts: z.record(z.enum(TODAY_PART_NAMES), z.number().int()),
-  wearing: z.array(
-    z.object({
-      dogId: RecordId,
-      dogName: z.string(),
-      collarId: RecordId,
-      collarName: z.string(),
-      from: Instant,
-      clock: z.number().nullable(),
-      moveBy: Instant.nullable(),
-    }),
-  ),
+  /** Null where a server of an earlier version tells less of it: then it is asked for by itself. */
+  wearing: z.array(WearingNow).nullable().catch(null),
   sessions: z.object({ planned: z.number().int(), held: z.number().int() }),
 });
 export type TodayPage = z.infer<typeof TodayPage>;
@@ -88,7 +82,6 @@ export const TodayChange = z.object({
   since: Instant,
   items: z.array(TodayItem),
   order: z.array(z.string()),
-  wearing: TodayPage.shape.wearing.nullable(),
 });
 export type TodayChange = z.infer<typeof TodayChange>;
 

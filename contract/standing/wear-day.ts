@@ -125,6 +125,7 @@ export function wearDues(
     ...alarms.map(({ code, text, tone, from, to }): TodayFound => ({
       dogId,
       dogName,
+      collarId,
       code: code === 'place-over' ? 'move-place' : code === 'skin-says-off' ? 'skin-off' : 'worn-wrong',
       tone,
       title: code === 'place-over' ? `Move ${collarName} on ${dogName}.` : `${dogName}, ${collarName}: ${text}`,
@@ -142,6 +143,7 @@ export function wearDues(
           {
             dogId,
             dogName,
+            collarId,
             code: 'move-place',
             tone: 'open',
             title: `Move ${collarName} on ${dogName} by ${moment(moveBy)}.`,
@@ -160,6 +162,7 @@ export function wearDues(
           {
             dogId,
             dogName,
+            collarId,
             code: 'still-on',
             tone: 'mind',
             title: `${dogName}: is ${collarName} still on?`,
@@ -176,6 +179,7 @@ export function wearDues(
   const low = batteries.map(({ collarId, name, lowFrom }): TodayFound => ({
     dogId,
     dogName,
+    collarId,
     code: 'charge',
     tone: 'open',
     title: `Charge ${name}.`,

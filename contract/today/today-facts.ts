@@ -40,8 +40,9 @@ export type TodayFacts = DueBy & {
 };
 
 /** Something that is due, before it has its place in the list; `key` tells it from others of its code and dog. */
-export type TodayFound = Omit<TodayItem, 'id' | 'at'> & {
+export type TodayFound = Omit<TodayItem, 'id' | 'at' | 'collarId'> & {
   key: string;
+  collarId?: string | null;
   at?: number | null;
   /** From when until when (ms) it is due, where the clock alone decides that; null or not said: as long as it stands. */
   dueFrom?: number | null;

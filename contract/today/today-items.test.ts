@@ -225,7 +225,7 @@ describe('what a stream of Today tells', () => {
   const page = (asOf: number, titles: readonly string[]): TodayPage => ({
     asOf: iso(asOf),
     day: '2026-05-04',
-    items: titles.map((title) => ({ id: title[0]!, code: 'fit', tone: 'open', ...moss, title, why: '', to: '', does: '', at: null })),
+    items: titles.map((title) => ({ id: title[0]!, code: 'fit', tone: 'open', ...moss, collarId: null, title, why: '', to: '', does: '', at: null })),
     next: null,
     counts: { first: 0, sessions: 0, dogs: titles.length, kept: 0 },
     wearing: [],

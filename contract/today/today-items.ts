@@ -1,5 +1,4 @@
-import { TODAY_CODES, type TodayItem, type TodayPage } from '../records/today-page.ts';
-import type { WearingNow } from '../records/pages.ts';
+import { TODAY_CODES, type TodayItem } from '../records/today-page.ts';
 import { keptUpDue } from './kept-up-due.ts';
 import { missedTogether, MISSED_SHOWN } from './sessions-due.ts';
 import type { TodayFacts, TodayFound } from './today-facts.ts';
@@ -11,8 +10,9 @@ export const todayPlace = ({ tone, code }: Pick<TodayItem, 'tone' | 'code'>): nu
   (tone === 'stop' ? 0 : 1000) + TODAY_CODES.indexOf(code) * 10 + TONES[tone];
 
 /** Something due as it is listed; the same thing has the same id. */
-export const todayItem = ({ key, at = null, dueFrom: _from, dueUntil: _until, ...rest }: TodayFound): TodayItem => ({
+export const todayItem = ({ key, at = null, collarId = null, dueFrom: _from, dueUntil: _until, ...rest }: TodayFound): TodayItem => ({
   ...rest,
+  collarId,
   id: `${rest.code} ${rest.dogId ?? ''} ${key}`,
   at: at === null ? null : new Date(at).toISOString(),
 });
@@ -37,7 +37,3 @@ export function todayItems(facts: TodayFacts): TodayItem[] {
   const together = todayItem(missedTogether({ count: missed.length, first: missed }, kennel.timeZone));
   return [...items.filter(({ code }) => code !== 'session-missed'), together].sort(inTodayOrder);
 }
-
-/** What is on a dog now and since when, and by when its contacts are moved. */
-export const wornToday = (wearing: readonly WearingNow[]): TodayPage['wearing'] =>
-  wearing.map(({ dogId, dogName, collarId, collarName, from, clock, moveBy }) => ({ dogId, dogName, collarId, collarName, from, clock, moveBy }));

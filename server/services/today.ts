@@ -9,7 +9,6 @@ import {
   todayItems,
   todayPart,
   todayPlace,
-  wornToday,
   type TodayItem,
   type TodayItems,
   type TodayPage,
@@ -117,7 +116,7 @@ export async function todayPage(scope: KennelScope, now: Date): Promise<TodayPag
     day,
     ...first,
     counts: { first: count('first'), sessions: count('sessions'), dogs: count('dogs'), kept: count('kept') },
-    wearing: wornToday(wearing),
+    wearing,
     sessions,
   };
 }

@@ -40,7 +40,7 @@ export type DogWear = { dogName: string; worn: WornThen[] };
 export const WEAR_STANDING: StandingKind<DogWear> = {
   name: 'wear',
   of: 'dog',
-  version: 3,
+  version: 4,
   work: async (scope, ids, kennel, now) => {
     const dogs = await scope.someOf(DogEntity, ids);
     const from = dayStart(now.getTime(), kennel.timeZone);

@@ -3,6 +3,7 @@ import { NewHappening, z, type FieldError, type MadePath } from '@banter/contrac
 /** How an entry stands: to be sent, waiting for another that has not arrived there, kept by the kennel, or refused with a sentence. */
 export const EntryStatus = z.enum(['to-send', 'waits', 'kept', 'refused']);
 export type EntryStatus = z.infer<typeof EntryStatus>;
+export const isOnItsWay = (status: EntryStatus | undefined): boolean => status === 'to-send' || status === 'waits';
 
 /** Records that are made in the yard and go through the outbox: their path, and what each is called. */
 export const YARD_RECORDS = {

@@ -1,7 +1,7 @@
 import { ClockOff, CLOCK_OFF_MS, MOST_HAPPENINGS, type HappeningBatch, type HappeningsKept } from '@banter/contract';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import type { ClockDecision, OutboxBox } from './outbox-box.ts';
-import { happeningsOf, type EntryOutcome, type OutboxEntry, type YardRecord } from './outbox-entry.ts';
+import { happeningsOf, isOnItsWay, type EntryOutcome, type OutboxEntry, type YardRecord } from './outbox-entry.ts';
 
 /** What came of a try to send: nothing left; no connection; somebody must sign in; the clock must be decided; something stays for now. */
 export type SendOutcome = { is: 'done' } | { is: 'away' } | { is: 'signed-out' } | { is: 'clock'; off: ClockOff } | { is: 'failed'; sentence: string };
@@ -23,7 +23,7 @@ type By = {
 
 /** Sent in order; those that waited for another go along again. What can still be taken back stays at an instant, ms. */
 export const toSend = (entries: readonly OutboxEntry[], now = Infinity) =>
-  entries.filter(({ status, notBefore }) => (status === 'to-send' || status === 'waits') && (notBefore === undefined || Date.parse(notBefore) <= now));
+  entries.filter(({ status, notBefore }) => isOnItsWay(status) && (notBefore === undefined || Date.parse(notBefore) <= now));
 
 /** Whether a request was turned away for what is in it, and not for who sends it or from where. */
 const isAboutEntries = ({ problem }: RequestFailure): boolean => problem !== null && [400, 404, 409, 413, 415, 422].includes(problem.status);

@@ -38,7 +38,6 @@ export function useAlerts() {
   const ofDevice = computed((): Alert[] => {
     const refused = outbox.refused.length + outbox.unread.length;
     // What goes through at once is not worth a word.
-    const waits = outbox.waiting > 0 && (connection.lost || outbox.sending === 'failed' || outbox.sending === 'signed-out');
     const asOf = offline.asOf === null ? '' : ` This screen is as of ${when(offline.asOf)}.`;
     const role = session.waitingRole;
     const all: (Alert | false | null)[] = [
@@ -51,7 +50,7 @@ export function useAlerts() {
         to: null,
         does: '',
       },
-      waits && { id: 'waits', tone: 'mind', text: `${entries(outbox.waiting)} to be sent.`, to: '/outbox', does: 'See' },
+      outbox.stuck && { id: 'waits', tone: 'mind', text: `${entries(outbox.waiting)} to be sent.`, to: '/outbox', does: 'See' },
       role && {
         id: 'role',
         tone: 'mind',

@@ -1,11 +1,13 @@
 import type { z } from '@banter/contract';
 import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
-import { ref, shallowRef } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
+import { isOnItsWay } from '../outbox/outbox-entry.ts';
 import { useAgain } from './again.ts';
 import { useConnection } from './connection.ts';
 import { useOffline } from './offline.ts';
+import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 
 /**
@@ -21,6 +23,7 @@ export function useLoad<Schema extends z.ZodType>(
   const connection = useConnection();
   const offline = useOffline();
   const session = useSession();
+  const outbox = useOutbox();
   const data = shallowRef<z.output<Schema> | null>(null);
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   const sentence = ref('');
@@ -35,8 +38,23 @@ export function useLoad<Schema extends z.ZodType>(
   let known: { path: string; at: number } | null = null;
   tryOnScopeDispose(() => offline.shows(part, null));
 
+  // What was on its way when a screen asked is not in its answer: it asks once more when that has arrived.
+  let onItsWay: readonly string[] = [];
+  watch(
+    () => outbox.entries,
+    (entries) => {
+      if (onItsWay.length === 0) return;
+      const standing = new Map(entries.map(({ id, status }) => [id, status]));
+      if (onItsWay.some((id) => isOnItsWay(standing.get(id)))) return;
+      const hasArrived = onItsWay.some((id) => standing.get(id) === 'kept');
+      onItsWay = [];
+      if (hasArrived) void load();
+    },
+  );
+
   let latest = 0;
   async function load(): Promise<void> {
+    onItsWay = outbox.entries.flatMap(({ id, status }) => (isOnItsWay(status) ? [id] : []));
     // An answer that comes after a later one is old by then.
     latest += 1;
     const own = latest;

@@ -289,6 +289,7 @@ export const useOutbox = defineStore('outbox', () => {
     entries.value = entries.value.filter(({ status }) => status !== 'kept');
   };
 
+  const waiting = computed(() => toSend(entries.value).length);
   return {
     box,
     open,
@@ -298,7 +299,9 @@ export const useOutbox = defineStore('outbox', () => {
     sentence,
     clockAsk,
     full,
-    waiting: computed(() => toSend(entries.value).length),
+    waiting,
+    /** Whether it cannot be sent just now, for want of a connection or of a sign-in. */
+    stuck: computed(() => waiting.value > 0 && (connection.lost || sending.value === 'failed' || sending.value === 'signed-out')),
     refused: computed(() => entries.value.filter(({ status }) => status === 'refused')),
     /** What happened and is not refused, sent or not, in order. */
     told: computed(() => entries.value.filter(({ status }) => status !== 'refused').flatMap(happeningsOf)),

@@ -1,7 +1,7 @@
 import { WEAR_AND_DEVICE_HAPPENINGS, type Happening, type NewHappening } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
-import { YARD_RECORDS, type EntryOutcome, type YardRecord } from '../outbox/outbox-entry.ts';
+import { isOnItsWay, YARD_RECORDS, type EntryOutcome, type YardRecord } from '../outbox/outbox-entry.ts';
 import { useOutbox } from './outbox.ts';
 
 /** So long a record that was one tap can be taken back before it is sent, ms. */
@@ -23,7 +23,7 @@ export function useTell(after: () => Promise<void>) {
   const fault = ref('');
   /** Entries told here that could not be sent at once. */
   const boxed = ref<readonly string[]>([]);
-  const waiting = computed(() => outbox.entries.filter(({ id, status }) => boxed.value.includes(id) && (status === 'to-send' || status === 'waits')).length);
+  const waiting = computed(() => outbox.entries.filter(({ id, status }) => boxed.value.includes(id) && isOnItsWay(status)).length);
 
   async function send(source: 'hand' | 'stand-in', words: string, happenings: NewHappening[]): Promise<EntryOutcome['is']> {
     const outcome = await outbox.tell(happenings, { words, source });

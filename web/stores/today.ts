@@ -31,6 +31,7 @@ export function useToday() {
     const now = text === null ? null : heard(event.value, text);
     if (now === null) return;
     page.value = now;
+    if (now.wearing) wearing.hear(now.wearing);
     state.value = 'ready';
     wait = FIRST_WAIT_MS;
     connection.reached();
@@ -98,7 +99,9 @@ export function useToday() {
   /** Without a stream, in one plain request: it also says what is wrong. */
   async function once() {
     try {
-      page.value = await send('GET', '/api/today', TodayPage);
+      const now = await send('GET', '/api/today', TodayPage);
+      page.value = now;
+      if (now.wearing) wearing.hear(now.wearing);
       state.value = 'ready';
       connection.reached();
     } catch (failure) {

@@ -1,7 +1,7 @@
-import { WEAR_HAPPENINGS, WearingPage, type HappeningName, type WearingNow } from '@banter/contract';
+import { houseOf, NeckPage, WEAR_HAPPENINGS, WearingPage, wornHere, type HappeningName, type NamedWear, type WearingNow } from '@banter/contract';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { send } from '../api/request.ts';
 import { happeningsOf } from '../outbox/outbox-entry.ts';
 import { useOffline } from './offline.ts';
@@ -11,55 +11,89 @@ import { useSession } from './session.ts';
 /** How often it is looked for, ms. */
 const LOOK_AGAIN_MS = 60_000;
 
-const isOfWear = (event: HappeningName): boolean => (WEAR_HAPPENINGS as readonly HappeningName[]).includes(event);
+const isOfWear = (event: HappeningName): boolean => event === 'void' || (WEAR_HAPPENINGS as readonly HappeningName[]).includes(event);
+const wearId = (dogId: string, collarId: string) => `${dogId} ${collarId}`;
 
 /** What is on which dog of the kennel now, and what is wrong with that; kept fresh on every screen while somebody is signed in. */
 export const useWearing = defineStore('wearing', () => {
   const session = useSession();
   const outbox = useOutbox();
   const offline = useOffline();
-  const known = ref<WearingNow[]>([]);
+  const known = shallowRef<readonly WearingNow[]>([]);
+  const ready = ref(false);
+  /** What was told here of wearing and is not refused, by its id, with whether the kennel has it. */
+  const toldHere = computed(() =>
+    outbox.entries
+      .filter(({ status }) => status !== 'refused')
+      .flatMap((entry) => happeningsOf(entry).map((told) => ({ told, isKept: entry.status === 'kept' })))
+      .filter(({ told }) => isOfWear(told.event)),
+  );
+  /** Of this the kennel's last word knew, since it was asked for later. */
+  const heard = shallowRef<ReadonlySet<string>>(new Set());
+  const unheard = computed(() => toldHere.value.flatMap(({ told, isKept }) => (isKept && heard.value.has(told.id) ? [] : [told])));
+
   async function look() {
     if (!session.me) {
-      known.value = [];
+      [known.value, ready.value] = [[], false];
       return;
     }
+    const kept = new Set(toldHere.value.flatMap(({ told, isKept }) => (isKept ? [told.id] : [])));
     // A strip that cannot be brought up to date stays as it was; the screens themselves say when there is no connection.
     const page = await send('GET', '/api/wearing', WearingPage).catch(() => null);
     if (page) void offline.keep('/api/wearing', page);
     const shown = page ?? (known.value.length === 0 ? (await offline.recall('/api/wearing', WearingPage))?.body : null);
-    if (shown) known.value = shown.wearing;
+    if (!shown) return;
+    known.value = shown.wearing;
+    ready.value = true;
+    if (page) heard.value = kept;
+  }
+  /** What the stream of Today says of it. */
+  function hear(wearing: readonly WearingNow[]) {
+    known.value = wearing;
+    ready.value = true;
   }
   useIntervalFn(() => {
     if (!document.hidden) void look();
   }, LOOK_AGAIN_MS);
   watch(() => session.me?.person.id, look, { immediate: true });
-  /** How much of what was put on, moved and taken off here the kennel has by now: also what was sent from another screen than the one it was told on. */
-  const keptOfWear = computed(
-    () =>
-      outbox.entries
-        .filter(({ status }) => status === 'kept')
-        .flatMap(happeningsOf)
-        .filter(({ event }) => isOfWear(event)).length,
+  // Also what was sent from another screen than the one it was told on.
+  watch(
+    () => toldHere.value.filter(({ isKept }) => isKept).length,
+    (now, before) => {
+      if (now > before) void look();
+    },
   );
-  watch(keptOfWear, (now, before) => {
-    if (now > before) void look();
-  });
-  /** What was taken off or moved here is so, also before the kennel has heard of it. */
-  const wearing = computed(() => {
-    const undone = new Set(outbox.told.flatMap((one) => (one.event === 'void' ? [one.eventId] : [])));
-    const told = outbox.told.filter(({ id }) => !undone.has(id));
-    return known.value.flatMap((one) => {
-      const own = told.filter((event) => 'dogId' in event && 'collarId' in event && event.dogId === one.dogId && event.collarId === one.collarId);
-      if (own.some(({ event, at }) => event === 'taken-off' && at > one.from)) return [];
-      const moved = own.findLast((event) => event.event === 'moved' && event.at > (one.placeSince ?? one.from));
-      // Where it goes next then, the kennel says.
-      return moved?.event === 'moved' ? [{ ...one, clock: moved.clock, nextPlace: null, moveBy: null }] : [one];
-    });
-  });
+
+  /** Names of what was put on here and the kennel does not tell yet, out of what this device knows of the dog. */
+  const names = shallowRef<ReadonlyMap<string, NamedWear>>(new Map());
+  watch(
+    unheard,
+    async (all) => {
+      for (const told of all) {
+        if (told.event !== 'put-on' || names.value.has(wearId(told.dogId, told.collarId))) continue;
+        const neck = (await offline.recall(`/api/dogs/${told.dogId}/neck`, NeckPage))?.body;
+        const collar = neck?.collars.find(({ id }) => id === told.collarId);
+        if (!neck || !collar) continue;
+        const named = { dogName: neck.dog.name, collarName: collar.name, kind: collar.kind };
+        names.value = new Map([...names.value, [wearId(told.dogId, told.collarId), named]]);
+      }
+    },
+    { immediate: true },
+  );
+  const wearing = computed(() =>
+    session.kennel
+      ? wornHere(known.value, unheard.value, {
+          named: (dogId, collarId) => names.value.get(wearId(dogId, collarId)) ?? null,
+          moveByHours: houseOf(session.kennel).rules.moveByHours,
+        })
+      : [],
+  );
   return {
     wearing,
+    /** Whether anything is known of it: until then it is not said that nothing is on. */
+    ready,
     look,
+    hear,
     /** What must not go on, the longest so first. */
     alarms: computed(() =>
       wearing.value.flatMap((one) => one.alarms.filter(({ tone }) => tone === 'stop').map((alarm) => ({ ...alarm, ...one, since: alarm.from }))),

@@ -15,6 +15,7 @@ import { useScreenKeys } from '../stores/keys.ts';
 import { useLongList } from '../stores/long-list.ts';
 import { useSession } from '../stores/session.ts';
 import { useUnits } from '../stores/units.ts';
+import UnsentOf from '../shell/UnsentOf.vue';
 import { useWearing } from '../stores/wearing.ts';
 
 /** What is typed is searched for once somebody stops for so long, ms. */
@@ -96,6 +97,7 @@ useScreenKeys('Dogs', [{ key: 'n', does: 'Add a dog', run: () => void router.pus
               <p v-if="onNow(row.id)" class="text-[0.95rem]">
                 <span aria-hidden="true" class="mr-1.5 inline-block size-2.5 rounded-full bg-tape ring-1 ring-ink"></span>wears {{ onNow(row.id) }}
               </p>
+              <UnsentOf :dog-id="row.id" />
             </div>
             <div class="col-span-2 min-w-0 md:col-span-1">
               <p class="grid grid-cols-[5.6rem_1fr] items-start gap-x-2">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Today: what is due in the order it matters, each with its reason and one tap to do it; live, and quiet when all is well. */
-import { momentOn, type TodayItem } from '@banter/contract';
+import { momentOn } from '@banter/contract';
 import { clockWords } from '@banter/core';
 import { computed, ref } from 'vue';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -8,15 +8,25 @@ import VerdictMark from '../parts/VerdictMark.vue';
 import { useNow } from '../stores/now.ts';
 import { useSession } from '../stores/session.ts';
 import { useToday } from '../stores/today.ts';
-import { todayParts, todaySentence } from './today/today-words.ts';
+import { useUnsent } from '../stores/unsent.ts';
+import { useWearing } from '../stores/wearing.ts';
+import { todayParts, todaySentence, type ShownItem } from './today/today-words.ts';
 import { useNarrower } from '../stores/widths.ts';
 
 const session = useSession();
 const { now } = useNow(15_000);
 const { page, items, goesOn, fetching, more, state, sentence, live, again } = useToday();
 const zone = computed(() => session.kennel!.timeZone);
-const parts = computed(() => (page.value ? todayParts(items.value, page.value.counts) : []));
-const first = computed(() => page.value?.items[0] ?? null);
+const wearing = useWearing();
+const unsent = useUnsent();
+const shown = computed(() =>
+  items.value.map((item): ShownItem => {
+    const { says = null, isDone = false } = unsent.answering(item) ?? {};
+    return { ...item, logged: says, isDone };
+  }),
+);
+const parts = computed(() => (page.value ? todayParts(shown.value, page.value.counts) : []));
+const first = computed(() => shown.value.find(({ isDone }) => !isDone) ?? null);
 const tone = computed(() => first.value?.tone ?? 'good');
 const word = computed(() => ({ stop: 'Stop', mind: 'To do', open: 'Due', good: 'All is well' })[tone.value]);
 const when = (at: string) => momentOn(Date.parse(at), now.value, zone.value);
@@ -27,7 +37,7 @@ const dayWords = computed(() =>
 const AT_FIRST = 4;
 const phone = useNarrower('lg');
 const opened = ref<ReadonlySet<string>>(new Set());
-const shownOf = ({ part, items: all }: { part: string; items: TodayItem[] }) =>
+const shownOf = ({ part, items: all }: { part: string; items: ShownItem[] }) =>
   phone.value && part !== 'first' && !opened.value.has(part) ? all.slice(0, AT_FIRST) : all;
 const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
 </script>
@@ -41,7 +51,7 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
         <template v-if="!live"> · not live just now: as of {{ when(page!.asOf) }}</template>
       </p>
     </div>
-    <h1 class="mt-1">{{ todaySentence(page!) }}</h1>
+    <h1 class="mt-1">{{ todaySentence({ items: shown, sessions: page!.sessions }) }}</h1>
     <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
       <div class="space-y-6">
         <section v-if="parts.length === 0" class="sheet">
@@ -55,13 +65,14 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
           <ul class="mt-1 divide-y divide-line border-y border-line">
             <li v-for="item in shownOf(part)" :key="item.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5" :data-tone="item.tone">
               <div class="min-w-0 grow basis-72">
-                <p class="font-semibold" :class="item.tone === 'stop' ? 'text-stop' : ''">
-                  <VerdictMark v-if="MARKS[item.tone]" class="mr-2 text-sm" :tone="item.tone" :word="MARKS[item.tone]" />{{ item.title }}
+                <p class="font-semibold" :class="item.isDone ? 'text-soft' : item.tone === 'stop' ? 'text-stop' : ''">
+                  <VerdictMark v-if="MARKS[item.tone] && !item.isDone" class="mr-2 text-sm" :tone="item.tone" :word="MARKS[item.tone]" />{{ item.title }}
                 </p>
-                <p class="text-sm text-soft">{{ item.why }}</p>
+                <p v-if="!item.isDone" class="text-sm text-soft">{{ item.why }}</p>
+                <p v-if="item.logged" class="text-sm"><strong>Logged here, not sent yet.</strong> {{ item.logged }}</p>
               </div>
-              <RouterLink :to="item.to" class="press" :class="item.id === first?.id ? 'press-main' : 'press-plain'">
-                {{ item.does }}
+              <RouterLink :to="item.to" class="press" :class="item.id === first?.id ? 'press-main' : item.isDone ? 'press-quiet' : 'press-plain'">
+                {{ item.isDone ? 'See it' : item.does }}
                 <span class="sr-only">: {{ item.title }}</span>
               </RouterLink>
             </li>
@@ -76,9 +87,9 @@ const MARKS = { stop: 'Stop', mind: 'To do', open: '', good: '' } as const;
       </div>
       <section class="self-start" aria-labelledby="worn-now">
         <h2 id="worn-now">On a dog now</h2>
-        <p v-if="page!.wearing.length === 0" class="mt-1 text-soft">Nothing logged.</p>
+        <p v-if="wearing.wearing.length === 0" class="mt-1 text-soft">{{ wearing.ready ? 'Nothing logged.' : 'Loading …' }}</p>
         <ul v-else class="mt-1 divide-y divide-line border-y border-line">
-          <li v-for="one in page!.wearing" :key="one.collarId" class="py-2.5">
+          <li v-for="one in wearing.wearing" :key="one.collarId" class="py-2.5">
             <RouterLink :to="`/dogs/${one.dogId}/neck`" class="block no-underline">
               <span class="font-semibold">{{ one.dogName }}</span>
               · {{ one.collarName }}
