@@ -6,7 +6,7 @@ import type { Made, MadePath } from '../standing/laid-over.ts';
 const ANSWERS: Record<TodayCode, { made?: readonly MadePath[]; told?: readonly HappeningName[] }> = {
   'worn-wrong': { told: ['taken-off', 'moved', 'state'] },
   'skin-off': { made: ['skin-looks'] },
-  mend: { told: ['taken-off'] },
+  mend: {},
   'owner-says': { made: ['skin-looks', 'fit-checks'] },
   'level-up': { told: ['contact', 'looked-into', 'looked-through'] },
   'move-place': { told: ['moved', 'taken-off'] },
