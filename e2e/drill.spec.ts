@@ -74,7 +74,7 @@ test('a programme of the kennel’s own is made from the trade’s, survives a r
   const dogId = await tapedDog(page, 'Yarrow', 22, {});
   await page.goto(`/dogs/${dogId}/programme`);
   await page.getByRole('button', { name: /^Begin\s*: Bog first/ }).click();
-  await expect(heading(page)).toHaveText('Stay with «Pressure and release».');
+  await expect(heading(page)).toHaveText('Stay at Pressure and release.');
   await page.goto('/programme/own');
   await expect(page.getByText('1 dog is in it.')).toBeVisible();
   await page.getByRole('button', { name: 'Change Bog first' }).click();
@@ -84,5 +84,5 @@ test('a programme of the kennel’s own is made from the trade’s, survives a r
   await page.getByRole('button', { name: 'Save programme' }).click();
   await expect(page.getByText('Bog first, no longer offered')).toBeVisible();
   await page.goto(`/dogs/${dogId}/programme`);
-  await expect(heading(page)).toHaveText('Stay with «Pressure and release».');
+  await expect(heading(page)).toHaveText('Stay at Pressure and release.');
 });

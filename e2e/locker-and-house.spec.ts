@@ -176,7 +176,7 @@ test('what a dog no longer wears is set aside, taken back with one press, and bo
   await expect(fits.getByRole('listitem')).toHaveCount(2);
   await fits.getByRole('button', { name: 'Set aside the remote electronic' }).click();
   await expect(fits.getByText('Set aside: remote collar')).toBeVisible();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fitted: 3.0 mm prong, 11 links (6 left, 5 right).');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bramble is fitted: Hazel.');
   await fits.getByRole('button', { name: 'Wear it again' }).click();
   await expect(fits.getByRole('listitem')).toHaveCount(2);
   await page.getByRole('tab', { name: 'What happened' }).click();

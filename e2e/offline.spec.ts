@@ -84,9 +84,9 @@ test('an afternoon without a connection: collars, skin, a check, a tape and a we
   page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
   await expect(page.getByRole('img', { name: 'The photo that goes with this check' })).toHaveJSProperty('naturalWidth', 1600);
   await page.getByRole('button', { name: 'Save skin check' }).click();
-  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there; ask a vet, then check again.');
+  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there. Ask a vet.');
   page = await cold(context, page, `/dogs/${dogId}/neck/skin`);
-  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there; ask a vet, then check again.');
+  await expect(heading(page)).toHaveText('Grade 2 at 9 o’clock: nothing goes on there. Ask a vet.');
   await page.getByRole('tab', { name: 'Checks so far' }).click();
   await expect(page.getByRole('img', { name: 'Photo of 9 o’clock' })).toHaveJSProperty('naturalWidth', 1600);
 

@@ -16,7 +16,7 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await page.getByRole('button', { name: 'All programmes' }).click();
   await expect(page.getByText('This dog has no martingale fitted.')).toBeVisible();
   await page.getByRole('button', { name: /^Begin\s*: Fading/ }).click();
-  await expect(heading(page)).toHaveText('Stay with «Slip leash».');
+  await expect(heading(page)).toHaveText('Stay at Slip leash.');
   await expect(page.getByText('No session of this stage yet.')).toBeVisible();
 
   // One session in a row is enough for this dog.
@@ -55,24 +55,24 @@ test('a programme is begun, adapted, moved on by its marks, back at a setback, o
   await expect(page.getByText('It replaces 5 of 10, just saved: a session has one result.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Went well' }).fill('7');
   await page.getByRole('button', { name: 'Save result' }).click();
-  await expect(heading(page)).toHaveText('On to «Long line dragged».');
+  await expect(heading(page)).toHaveText('Ready for Long line dragged.');
   await expect(page.getByText('7 of 10 went well, as asked: on to the next stage.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Sessions in this stage' }).getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('button', { name: 'On to «Long line dragged»' }).click();
-  await expect(heading(page)).toHaveText('Stay with «Long line dragged».');
+  await page.getByRole('button', { name: 'On to Long line dragged' }).click();
+  await expect(heading(page)).toHaveText('Stay at Long line dragged.');
   await expect(page.getByText('Never on a prong or head collar.')).toBeVisible();
 
   await page.getByRole('textbox', { name: 'Went well' }).fill('2');
   await page.getByLabel('It was afraid or sore').check();
   await page.getByRole('button', { name: 'Save result' }).click();
-  await expect(heading(page)).toHaveText('Back to «Slip leash».');
+  await expect(heading(page)).toHaveText('Back to Slip leash.');
   // The marks lead back; a person decides otherwise, and says why.
   await page.getByRole('button', { name: 'Decide otherwise' }).click();
   await expect(page.getByRole('button', { name: 'Move it' })).toBeDisabled();
   await page.getByRole('combobox', { name: /^To/ }).selectOption('Raised bed to mat');
   await page.getByLabel('Why').fill('A thunderclap, not the line.');
   await page.getByRole('button', { name: 'Move it' }).click();
-  await expect(heading(page)).toHaveText('Stay with «Raised bed to mat».');
+  await expect(heading(page)).toHaveText('Stay at Raised bed to mat.');
   await expect(page.getByText('Decided otherwise: A thunderclap, not the line.')).toBeVisible();
   await page.getByRole('button', { name: 'Pause it' }).click();
   await expect(heading(page)).toHaveText('Fading is paused.');

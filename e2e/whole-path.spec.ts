@@ -72,7 +72,7 @@ test('a new kennel: a dog is taped, sized, checked until good, and all of it is 
   await page.getByRole('button', { name: 'Sign in' }).click();
 
   await page.getByRole('link', { name: 'Bracken', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Fitted: 2.25 mm prong, 13 links (7 left, 6 right).' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bracken is fitted: 2.25 mm prong.' })).toBeVisible();
   const record = page.getByRole('region', { name: 'What happened' });
   for (const entry of ['Check 2: good', 'Check 1: adjust', 'Decided: fits']) await expect(record.getByText(entry, { exact: true })).toBeVisible();
   await expect(record.getByRole('listitem').getByText('Taped')).toHaveCount(3);

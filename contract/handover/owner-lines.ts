@@ -273,7 +273,7 @@ export function trainingLines(page: NeckPage, kennel: Kennel, now: number): Shee
       return {
         key: `training ${programme.id}`,
         label: programme.name,
-        text: `It stands at «${stage.name}». It is through at ${stage.pass.needed} of ${stage.pass.of}: ${stage.pass.what}. One stage back when: ${small(stage.fallBack.setback)}.`,
+        text: `Stage now: ${stage.name}. Passed at ${stage.pass.needed} of ${stage.pass.of}: ${stage.pass.what}. One stage back when: ${small(stage.fallBack.setback)}.`,
       };
     });
 }

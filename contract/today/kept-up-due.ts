@@ -163,7 +163,7 @@ export function keptUpDue({ gear: { due, first }, places, rules, today }: TodayF
       code: 'law',
       tone: 'open',
       title: `Check the law at ${name}.`,
-      why: checkedOn === null ? 'Nobody has looked it up yet.' : `Last checked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
+      why: checkedOn === null ? 'Not checked yet.' : `Last checked ${countOf(days(checkedOn), 'day')} ago; it holds for ${rules.lawCheckDays}.`,
       to: '/house',
       does: 'See it',
       key: id,

@@ -278,7 +278,7 @@ export const PROGRAMME_TEMPLATES: readonly ProgrammeTemplate[] = [
       ),
       stage(
         'more',
-        'Then more',
+        'More distraction',
         'The same with distractions.',
         ['Yard, street, strong distraction, one after the other.', 'Find its level again in each setting.'],
         {

@@ -74,7 +74,7 @@ const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
 /** How much a reason weighs: a backup on the electronic strap is a stop where there is anything else to hang it on. */
 export const rigReasonTone = (reason: RigReason): FitTone => (reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code]);
 
-const against = { closing: 'the collar shortens by when it closes', travel: 'the leash hand travels before the collar closes' };
+const against = { closing: 'the collar’s closing', travel: 'the leash hand’s travel' };
 
 export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
   'not-connected': () => 'Nothing leads from the hand to the dog.',
@@ -100,13 +100,11 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
     `A clip of ${speak.mass(r.massG)} is ${percent(r.ratio)} of a dog of ${speak.weight(r.weightKg)}, more than the ${percent(r.limit)} allowed: a coupler is lighter.`,
   'clip-on-small-dog': (r, speak) =>
     `A carabiner hangs on a dog of ${speak.weight(r.weightKg)}, under the ${speak.weight(r.limitKg)} of a small dog, and nobody has weighed it: a coupler is lighter.`,
-  'backup-loads-early': (r, speak) =>
-    `The backup loads too early: ${speak.gap(r.slackMm)} of slack, and it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
-  'backup-slack-unknown': (r, speak) => `The backup’s slack is not measured: it needs more than the ${speak.gap(r.neededMm)} ${against[r.against]}.`,
-  'backup-hangs-free': (r, speak) =>
-    `The backup has ${speak.gap(r.slackMm)} of slack, more than the ${speak.gap(r.neededMm)} ${against[r.against]}: it carries nothing while the collar works.`,
+  'backup-loads-early': (r, speak) => `Backup too short: ${speak.gap(r.slackMm)} slack, needs over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
+  'backup-slack-unknown': (r, speak) => `Backup’s slack not measured: it needs over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
+  'backup-hangs-free': (r, speak) => `Backup hangs free: ${speak.gap(r.slackMm)} slack, over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
   'backup-slip-tightens': (r, speak) =>
-    `The backup slip is ${speak.gap(r.overMm)} over the neck, less than the ${speak.gap(r.neededMm)} a backup has: it would tighten while the collar above it works.`,
+    `Backup slip too short: ${speak.gap(r.overMm)} over the neck, needs ${speak.gap(r.neededMm)}, or it tightens while the collar works.`,
   'anchor-comes-off': (r) => `The ${r.called} can be pulled over the head: it is no anchor for a backup.`,
   'anchor-unchecked': (r) => `Not checked yet that the ${r.called} stays on the head: until then it is not known to be an anchor.`,
   'plastic-buckle': (r) => `The ${r.called} closes with a plastic buckle, which fails, most of all in the cold: a weak part of the backup.`,

@@ -173,9 +173,9 @@ describe('what the work adds to it', () => {
       'UTC',
     );
     expect(entries.map(({ word, title }) => [word, title])).toEqual([
-      ['Programme', 'Wear first begins, with «Worn at home».'],
-      ['On a stage', '«Worn at home» to «Pressure and release».'],
-      ['Back a stage', '«Pressure and release» to «Worn at home», decided otherwise than by the marks.'],
+      ['Programme', 'Wear first begins. First stage: Worn at home.'],
+      ['On a stage', 'Worn at home → Pressure and release.'],
+      ['Back a stage', 'Pressure and release → Worn at home, decided otherwise than by the marks.'],
     ]);
     expect(entries[1]!.reasons[0]!.text).toBe('5 of 5.');
   });

@@ -14,7 +14,7 @@ import {
   isGoodByHands,
   wornFitLine,
 } from '@banter/contract';
-import { SCREEN_LEVEL_WORDS, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
+import { SCREEN_LEVEL_WORDS, listWords, speakLimit, speakQuantity, type ScreenResult, adviceRank } from '@banter/core';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -131,13 +131,17 @@ const FIRST = 5;
 const all = ref(false);
 const shown = computed(() => (desk.value || all.value ? rows.value : rows.value.slice(0, FIRST)));
 const fitting = computed(() => rows.value.filter(({ fit, stopped }) => !stopped && (fit.tone === 'good' || fit.tone === 'mind')));
+/** So many are named in the heading, those that are advised first. */
+const NAMED = 3;
 const headline = computed(() => {
   const { name } = data.value!.dog;
   const what = purpose.value === 'all' ? '' : ` for ${purpose.value}`;
   if (!chosen.value) return `Sizing every collar for ${name} …`;
   if (fitting.value.length === 0) return `Nothing in the locker fits ${name}${what} yet.`;
-  const named = fitting.value.slice(0, 3).map(({ kind, fit }) => `${kind.name.toLowerCase()} ${fit.collarName}`);
-  return `${name}${what}: ${named.join(', ')}${fitting.value.length > 3 ? `, and ${fitting.value.length - 3} more that fit` : ''}.`;
+  const named = fitting.value.slice(0, NAMED).map(({ kind, fit }) => fit.collarName ?? kind.name.toLowerCase());
+  const count = fitting.value.length;
+  if (count === 1) return `${named[0]} fits ${name}${what}.`;
+  return `${count} kinds fit ${name}${what}: ${count > NAMED ? `${named.join(', ')} first` : listWords(named)}.`;
 });
 
 const wantedKinds = ref<CollarKindName[]>([]);

@@ -51,6 +51,10 @@ const step = computed(() =>
     units.speak,
   ),
 );
+/** What is done next; where all is done, what it wears. */
+const decision = computed(() =>
+  step.value.tone === 'good' ? `${data.value!.dog.name} is fitted: ${listWords(fits.value.map(({ plan }) => plan.inputs.collar.name))}.` : step.value.sentence,
+);
 const { dog: benchDog } = useBenchDog(data, girths);
 const tape = computed(() => neckTapeOf(girths.value));
 const marks = { stop: 'Stop', mind: 'Due', open: 'To do', good: 'Good' };
@@ -106,7 +110,7 @@ async function putAway(away: boolean) {
     <WorkScreen drawing="The neck" style="--beside-drawing: 34rem; --drawing-column: 33rem">
       <template #decision>
         <VerdictMark :tone="step.tone" :word="marks[step.tone]" />
-        <h1 class="mt-1">{{ step.sentence }}</h1>
+        <h1 class="mt-1">{{ decision }}</h1>
       </template>
       <template #drawing>
         <UnrolledNeck

@@ -52,9 +52,9 @@ const heading = computed(() => {
   const { judgement, stage, leadsTo, finished } = standing.value;
   if (standing.value.since > now.value) return `${programme.value.name} begins on ${programme.value.startsOn}.`;
   if (finished) return `${name} has passed the last stage.`;
-  if (judgement.verdict === 'on') return `On to «${nameOf(leadsTo)}».`;
-  if (judgement.verdict === 'back') return `Back to «${nameOf(leadsTo)}».`;
-  return `Stay with «${stage.name}».`;
+  if (judgement.verdict === 'on') return `Ready for ${nameOf(leadsTo)}.`;
+  if (judgement.verdict === 'back') return `Back to ${nameOf(leadsTo)}.`;
+  return `Stay at ${stage.name}.`;
 });
 const tone = computed(() =>
   programme.value?.state !== 'running'
@@ -150,7 +150,7 @@ async function changed() {
         <ol class="mt-2 divide-y divide-line">
           <li v-for="move in [...told.moves].reverse()" :key="move.id" class="py-2">
             <p>
-              <span class="font-semibold">«{{ nameOf(move.fromStage) || move.fromStage }}» to «{{ nameOf(move.toStage) || move.toStage }}»</span>
+              <span class="font-semibold">{{ nameOf(move.fromStage) || move.fromStage }} → {{ nameOf(move.toStage) || move.toStage }}</span>
               by {{ move.personName }}, {{ new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: kennel.timeZone }).format(new Date(move.at)) }}
             </p>
             <p class="text-sm text-soft">

@@ -94,7 +94,9 @@ function leave() {
       </label>
       <button v-for="dog in found" :key="dog.id" type="button" class="press press-plain" @click="bring(dog.id)">{{ dog.name }}</button>
     </div>
-    <p v-if="stages[0]" class="mt-2 text-sm text-soft">For «{{ stages[0].programme.stage.name }}» of {{ stages[0].programme.name }}.</p>
+    <p v-if="stages[0]" class="mt-2 text-sm text-soft">
+      For <span class="font-semibold">{{ stages[0].programme.stage.name }}</span> of {{ stages[0].programme.name }}.
+    </p>
     <div class="mt-3 flex gap-2">
       <button type="submit" class="press press-main" :disabled="dogId === '' || board.cannot.value.length > 0">
         {{ board.trial.value ? 'Save' : 'Try it' }}

@@ -31,6 +31,8 @@ import RigPartCard from './RigPartCard.vue';
 import { useTyped } from '../../stores/draft.ts';
 
 const props = defineProps<{ neck: NeckOnScreen }>();
+/** The longest a heading is, characters. */
+const HEADING_MOST = 60;
 const units = useUnits();
 onMounted(props.neck.lookAtGear);
 const parts = computed(() => props.neck.dressing.current.value.rig);
@@ -43,9 +45,14 @@ const chosenPart = computed(() => parts.value.find(({ id }) => id === chosen.val
 const nameOf = (id: string, list: readonly FittedRigPart[] = parts.value) => partName(list.find((part) => part.id === id)!.kind);
 const relay = (rig: FittedRigPart[]) => props.neck.dressing.change({ ...props.neck.dressing.current.value, rig });
 
+/** What the dog hangs on: by name as far as a heading holds them, else how many. */
+function looseIf(names: readonly string[]): string {
+  const named = `If the ${listWords(names, 'or')} fails, ${props.neck.page.dog.name} is loose.`;
+  return named.length <= HEADING_MOST ? named : `If one of ${names.length} parts fails, ${props.neck.page.dog.name} is loose.`;
+}
 const said = computed(() => {
   const rig = judged.value;
-  if (!rig) return { tone: 'open' as const, word: 'To do', sentence: 'Put the rig together: what is between the hand and the dog?' };
+  if (!rig) return { tone: 'open' as const, word: 'To do', sentence: 'What is between the hand and the dog?' };
   if (!rig.connected) return { tone: 'stop' as const, word: 'Not joined', sentence: 'Nothing leads from the hand to the dog.' };
   if (rig.tone === 'stop') {
     const worst = rig.reasons.find((reason) => rigReasonTone(reason) === 'stop')!;
@@ -59,7 +66,7 @@ const said = computed(() => {
   return {
     tone: 'mind' as const,
     word: 'Single points',
-    sentence: `If the ${listWords(names, 'or')} fails, the dog is loose.`,
+    sentence: looseIf(names),
   };
 });
 const reasons = computed(() => (judged.value?.reasons ?? []).map((reason) => wordReason(RIG_REASON_WORDS, reason, units.speak)));

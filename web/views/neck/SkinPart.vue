@@ -168,14 +168,14 @@ const said = computed(() => {
     return {
       tone: 'stop' as const,
       word: 'Stop',
-      sentence: `Grade ${red.grade} at ${clockWords(red.clock)}: nothing goes on there; ask a vet, then check again.`,
+      sentence: `Grade ${red.grade} at ${clockWords(red.clock)}: nothing goes on there. Ask a vet.`,
     };
   const [pink] = flags.value;
   if (pink)
     return {
       tone: 'mind' as const,
       word: 'Rests',
-      sentence: `Pink at ${clockWords(pink.clock)}: it rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}, or until a check there is clear.`,
+      sentence: `Pink at ${clockWords(pink.clock)}: rests until ${momentOn(pink.untilMs!, props.neck.now, zone.value)}.`,
     };
   if (looks.value.length === 0) return { tone: 'open' as const, word: 'To do', sentence: `${dog.value.name}’s skin is not checked yet.` };
   return { tone: 'good' as const, word: 'Clear', sentence: `No place on ${dog.value.name}’s neck is flagged.` };

@@ -30,7 +30,7 @@ async function move(toStage: string, why: string) {
       :disabled="keeping.state.value === 'sending'"
       @click="move(standing.leadsTo, '')"
     >
-      {{ standing.judgement.verdict === 'on' ? 'On to' : 'Back to' }} «{{ nameOf(standing.leadsTo) }}»
+      {{ standing.judgement.verdict === 'on' ? 'On to' : 'Back to' }} {{ nameOf(standing.leadsTo) }}
     </button>
     <button type="button" class="press press-quiet" :class="standing.leadsTo && 'mt-2'" @click="otherwise = !otherwise">
       {{ otherwise ? 'Stay with the marks' : 'Decide otherwise' }}
