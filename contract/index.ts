@@ -243,6 +243,7 @@ export { programmeStanding, stageAt, type ProgrammeStanding } from './standing/p
 export { skinLooksOf } from './standing/skin.ts';
 export { laidOver, type Made, type MadePath } from './standing/laid-over.ts';
 export { wornHere, type NamedWear } from './standing/worn-here.ts';
+export { levelRoseTitle } from './levels/level-rose.ts';
 export { answersDue, type OnItsWay } from './today/on-its-way.ts';
 export { skinTold, type SkinUnder, type ToldSkin } from './standing/told-skin.ts';
 export { LevelsPage, OnePress, PressBin, PressesAsked, PressesPage } from './records/levels-page.ts';

@@ -45,7 +45,7 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await tell(page, [gone]);
   await page.goto(`/dogs/${dogId}/levels`);
   // Usual: eight mornings at 10 or 11, 10.5 on average; since then 17: 6.5 more.
-  await expect(heading(page)).toHaveText('Check the contact: Yarrow needs 6.5 more in yard.');
+  await expect(heading(page)).toHaveText('Yarrow: check the contact. The yard level rose.');
   const day = (daysAgo: number) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'Europe/London' }).format(Date.now() - daysAgo * 86_400_000 - 3_600_000).replace('Sept', 'Sep'); // prettier-ignore
   await expect(page.getByText(`The level needed rose by 6.5 since ${day(5)}; contact was last checked on ${day(8)}. Contact first`)).toBeVisible();
   const chart = page.getByRole('group', { name: /^Level needed in yard, 16 sessions/ });
@@ -97,15 +97,15 @@ test('a dog whose contact fails is told as one to check, with since when and whe
   await page.getByRole('button', { name: 'No contact' }).click();
   await expect(page.getByText('Strap, hair and posts first; then feel again. Never a higher level.')).toBeVisible();
   await page.getByRole('button', { name: 'Contact good', exact: true }).click();
-  await expect(heading(page)).toHaveText('Check skin and place: Yarrow needs 6.5 more in yard.');
+  await expect(heading(page)).toHaveText('Yarrow: check skin and place. The yard level rose.');
   await expect(page.getByRole('link', { name: 'Check skin' })).toBeVisible();
   await page.getByRole('button', { name: 'Skin and place good' }).click();
-  await expect(heading(page)).toHaveText('Check the battery: Yarrow needs 6.5 more in yard.');
+  await expect(heading(page)).toHaveText('Yarrow: check the battery. The yard level rose.');
   await page.goto('/today');
   await expect(page.getByText('Yarrow: check the battery. The yard level rose.').first()).toBeVisible();
   await page.goto(`/dogs/${dogId}/levels`);
   await page.getByRole('button', { name: 'The battery was it' }).click();
-  await expect(heading(page)).toHaveText('The battery was the cause: Yarrow needs 6.5 more in yard.');
+  await expect(heading(page)).toHaveText('Yarrow: charge the battery. The yard level rose.');
   await expect(page.getByRole('list', { name: 'Looked at' }).getByRole('listitem')).toHaveCount(3);
 });
 
@@ -113,7 +113,7 @@ test('the demo’s levels: contact failed in the yard, one genuine change on the
   await enterDemo(page);
   await openDog(page, 'Bramble');
   await dogScreen(page, 'Train', 'Levels');
-  await expect(heading(page)).toHaveText(/^Check the contact: Bramble needs \d(\.\d)? more in yard\.$/);
+  await expect(heading(page)).toHaveText('Bramble: check the contact. The yard level rose.');
   await page.getByRole('combobox', { name: 'Setting' }).selectOption('cranberry bog');
   await expect(page.getByText(/^The level needed fell by [23](\.\d)? since .*: work lower\.$/)).toBeVisible();
   await expectAccessible(page);

@@ -135,12 +135,13 @@ export function contactsLine({ rotation, at, wear, routine }: DressedContacts, {
 export function routineLine({ routine, fit }: Pick<DressedContacts, 'routine' | 'fit'>): Said {
   const names = (state: RoutineStep['state']) =>
     routine.filter((step) => step.id !== 'contact' && step.state === state).map(({ id }) => ROUTINE_STEPS.find((step) => step.id === id)!.name.toLowerCase());
-  const of = `${fit.plan.inputs.collar.name}: `;
+  const collar = fit.plan.inputs.collar.name;
+  const of = `${collar}, `;
   if (names('failed').length > 0) return { tone: 'stop', says: `${of}not right: ${listWords(names('failed'))}.` };
   if (names('skipped').length > 0) return { tone: 'mind', says: `${of}skipped: ${listWords(names('skipped'))}.` };
-  if (names('open').length > 0) return { tone: 'open', says: `${of}to do: ${listWords(names('open'))}.` };
+  if (names('open').length > 0) return { tone: 'open', says: `${collar}: ${listWords(names('open'))} to do.` };
   if (names('late').length > 0) return { tone: 'mind', says: `${of}only after it was on: ${listWords(names('late'))}.` };
-  return { tone: 'good', says: `${of}all 5 steps done.` };
+  return { tone: 'good', says: `${collar}: all 5 steps done.` };
 }
 
 function skinLine(

@@ -183,7 +183,7 @@ export function wearDues(
     code: 'charge',
     tone: 'open',
     title: `Charge ${name}.`,
-    why: `${rules.chargePercent} % or less is left, as it drains.`,
+    why: `About ${rules.chargePercent} % or less left.`,
     to: `/dogs/${dogId}/neck/wear`,
     does: 'See it',
     key: `${collarId} charge`,

@@ -8,6 +8,9 @@ import { type DogDueFacts, type TodayFound } from './today-facts.ts';
 /** Skin whose rest is over within so long is looked at today. From memory. */
 export const SKIN_AHEAD_MS = 12 * HOUR_MS;
 
+/** A sentence that stands after a name and a colon has none of its own: what comes after is another sentence. */
+const sentences = (text: string): string => text.replaceAll(/: (\p{L})/gu, (_all, letter: string) => `. ${letter.toUpperCase()}`);
+
 const STEPS = { screen: 'Screen', tape: 'Tape', bench: 'To the bench', check: 'Check the fit', edit: 'Weigh' } as const;
 
 /** What each dog's fits ask for next, and looks at what a growing dog wears. */
@@ -27,8 +30,8 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFac
           ...own,
           code: 'fit',
           tone: step.tone,
-          title: `${dog.name}${isNamed ? '' : `, ${collarName}`}: ${collarName && isNamed ? step.sentence : small(step.sentence)}`,
-          why: worn.length > 0 ? 'By its latest measures and checks.' : 'It wears nothing decided yet.',
+          title: `${dog.name}${isNamed ? '' : `, ${collarName}`}: ${sentences(collarName && isNamed ? step.sentence : small(step.sentence))}`,
+          why: worn.length > 0 ? 'By its latest measures and checks.' : 'No collar decided yet.',
           to,
           does: STEPS[step.goTo],
           key: 'fit',

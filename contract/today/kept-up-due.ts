@@ -1,5 +1,6 @@
 import { outgrowthTitle } from '../growth/outgrows.ts';
-import { countOf, MORE_STEPS, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital, small } from '@banter/core';
+import { levelRoseTitle } from '../levels/level-rose.ts';
+import { countOf, NEEDED_REASON_WORDS, wordReason, DAY_MS, HOUR_MS, capital } from '@banter/core';
 import { collarKind } from '../collars/collar-kinds.ts';
 import { dayStart } from '../neck/kennel-days.ts';
 import { fitsDue, ownersDue, SKIN_AHEAD_MS, skinDue } from './dogs-due.ts';
@@ -17,17 +18,13 @@ const UNFIT_TITLES = {
   scrapped: (dog: string, name: string) => `${dog}: ${name} is scrapped. Take another.`,
 } as const;
 
-/** What to do about a level that rose: the question that is next, or what was found. */
-const risenStep = ({ next, found }: DogDueFacts['levels'][number]['look']): string =>
-  next !== null ? small(MORE_STEPS[next].does) : found === null ? 'nothing found' : 'mend the contact';
-
 /** Levels that rose, with the question of the alarm that is next. */
 function levelsDue({ levels, speak }: DogDueFacts): TodayFound[] {
   return levels.map((one): TodayFound => ({
     ...dogOf(one),
     code: 'level-up',
     tone: 'mind',
-    title: `${one.dogName}: ${risenStep(one.look)}. The ${one.setting} level rose.`,
+    title: levelRoseTitle(one.dogName, one.setting, one.look),
     why: wordReason(NEEDED_REASON_WORDS, one.reason, speak).text,
     to: `/dogs/${one.dogId}/levels`,
     does: 'See why',

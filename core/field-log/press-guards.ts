@@ -131,7 +131,7 @@ export function pressGuards(level: number, facts: PressFacts, rules: Pick<HouseR
   return guards;
 }
 
-/** The questions when a dog needs more than usual, in the order in which they are asked. Common practice. */
+/** The questions when a dog needs more than usual, in the order in which they are asked; `mend` is what is done once it was found. Common practice. */
 export const MORE_STEPS = {
   contact: {
     does: 'Check the contact',
@@ -140,6 +140,7 @@ export const MORE_STEPS = {
     asks: 'Do both contacts touch the skin?',
     how: 'Push the receiver: the skin moves with it, and two fingers still go under. Part the hair, wiggle it past the last hairs.',
     found: 'Contact was the cause',
+    mend: 'Mend the contact',
   },
   skin: {
     does: 'Check skin and place',
@@ -148,6 +149,7 @@ export const MORE_STEPS = {
     asks: 'Are skin and place good?',
     how: 'Look under it: clear skin, on the muscle at the side, never on the windpipe.',
     found: 'Skin or place was the cause',
+    mend: 'Give it another place',
   },
   battery: {
     does: 'Check the battery',
@@ -156,6 +158,7 @@ export const MORE_STEPS = {
     asks: 'Is it charged, and does it answer?',
     how: 'The light tells. Try it at the lowest level in the hand.',
     found: 'The battery was the cause',
+    mend: 'Charge the battery',
   },
   distraction: {
     does: 'Check what distracts it',
@@ -164,5 +167,6 @@ export const MORE_STEPS = {
     asks: 'Is there more to distract it here?',
     how: 'Go further off, or to an easier setting, and work there at the level it knows.',
     found: 'It was distracted',
+    mend: 'Work where less distracts it',
   },
 } as const;

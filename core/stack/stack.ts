@@ -49,7 +49,7 @@ export const isWrongOrder = ({ code }: Pick<StackReason, 'code'>): boolean => WR
 
 export const STACK_REASON_WORDS: ReasonWords<StackReason> = {
   room: (r, speak) =>
-    `${r.count === 1 ? 'It takes' : `The ${countWord(r.count)} take, with ${speak.gap(r.gapMm)} between them,`} ${speak.gap(r.neededMm)} of a neck of ${speak.taped(r.lengthMm)}.`,
+    `${r.count === 1 ? 'It takes' : `The ${countWord(r.count)} take`} ${speak.gap(r.neededMm)} of a ${speak.taped(r.lengthMm)} neck${r.count === 1 ? '' : `, with ${speak.gap(r.gapMm)} between them`}.`,
   'too-much': (r, speak) =>
     `With ${speak.gap(r.gapMm)} between them they take ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: leave off ${listWords(r.leaveOff)}${r.leaveOff.length > 1 ? ', in this order' : ''}.`,
   'cannot-fit': (r, speak) => `${r.name} alone takes ${speak.gap(r.neededMm)}, and the neck has ${speak.taped(r.lengthMm)}: it is too wide for this dog.`,

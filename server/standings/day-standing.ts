@@ -14,7 +14,7 @@ import type { StandingKind } from './standing-kind.ts';
 export const DAY_STANDING: StandingKind<null> = {
   name: 'day',
   of: 'dog',
-  version: 6,
+  version: 7,
   work: async (scope, dogIds, kennel, now) => {
     const page = await dogsPage(scope, dogIds);
     const worn = await wornByDogs(scope, page.dogs);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Levels: what a dog needs by setting on each device, whether that has changed, and what sessions say; never a proposal to go higher. */
-import { dogLevels, houseOf, latestGirths, LevelsPage, momentOn } from '@banter/contract';
+import { dogLevels, houseOf, latestGirths, LevelsPage, levelRoseTitle, momentOn } from '@banter/contract';
 import { levelWords, MORE_STEPS, type MoreCause, NEEDED_REASON_WORDS, WORKING_LEVEL_REASON_WORDS, wordReason } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -71,12 +71,7 @@ const heading = computed(() => {
   if (!device.value) return `${name} wears no device.`;
   if (!setting.value) return `Nothing logged on ${device.value.collar.name} yet.`;
   const alarm = alarming.value;
-  if (alarm) {
-    const needs = `${name} needs ${levelWords(alarm.drift.alarm!.by)} more in ${alarm.name}.`;
-    const { next, found } = alarm.look!;
-    if (next !== null) return `${MORE_STEPS[next].does}: ${needs}`;
-    return found === null ? `Nothing found: ${needs}` : `${MORE_STEPS[found].found}: ${needs}`;
-  }
+  if (alarm) return levelRoseTitle(name, alarm.name, alarm.look!);
   const { offered, working } = setting.value;
   if (offered?.how === 'needed') return `Last needed in ${setting.value.name}: ${levelWords(offered.level)}.`;
   if (offered) return `Work at ${offered.how === 'rough' ? 'about ' : ''}${levelWords(offered.level)} in ${setting.value.name}.`;

@@ -138,7 +138,7 @@ const eventsOf = ({ wear }: DressedWear) =>
                   {{ one.wear.states.map((span) => `${WEAR_STATE_WORDS[span.value].name} from ${time(span.from)}`).join(', ')
                   }}<template v-if="one.wear.places.length > 0"
                     >; {{ one.wear.places.map((span) => `at ${clockWords(span.value)} from ${time(span.from)}`).join(', ') }}</template
-                  >. Told by {{ whoOf(one.wear.id)?.personName ?? 'somebody' }}{{ whoOf(one.wear.id)?.source === 'bridge' ? ' (bridge)' : '' }}.
+                  >. Logged by {{ whoOf(one.wear.id)?.personName ?? 'somebody' }}{{ whoOf(one.wear.id)?.source === 'bridge' ? ' (bridge)' : '' }}.
                 </p>
                 <p v-for="mark in marksOf(one)" :key="mark.key" class="mt-1 text-[0.95rem]">
                   <VerdictMark class="text-sm" :tone="mark.tone" :word="mark.when" />
