@@ -380,7 +380,7 @@ describe('one collar and two dogs', () => {
     expect(await wearers()).not.toContain(first.dog);
     const { items } = TodayPage.parse((await agent.get('/api/today')).body);
     const due = items.filter(({ dogId }) => dogId === first.dog).map(({ title, why }) => `${title} ${why}`);
-    expect(due.join(' ')).toContain('put one link back in first');
+    expect(due.join(' ')).toContain('Put one link back in first');
     // The locker says which links are still needed, on the shelves that show them, and stands on every other.
     for (const shelf of ['?shelf=links', '?shelf=shopping', '']) {
       const { needed } = LockerPage.parse((await agent.get(`/api/locker${shelf}`)).body);

@@ -1,5 +1,4 @@
 import { CORE_VERSION, rulesBesideDefaults, type HouseRuleOverrides, type HouseRules } from '@banter/core';
-import { PersonEntity } from '../data/entities/person.ts';
 import { badField } from '../services/failure.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
 
@@ -22,8 +21,7 @@ type KeptRow = { personId: string | null; at: Date; recordedAt: Date; kennelId: 
 
 /** Rows of kept verdicts as they are answered: times as text, the person's name beside the id. */
 export async function keptAnswers<Row extends KeptRow>(scope: KennelScope, rows: Row[]) {
-  const people = await scope.someOf(PersonEntity, [...new Set(rows.flatMap((row) => row.personId ?? []))]);
-  const names = new Map(people.map((person) => [person.id, person.name]));
+  const names = rows.length === 0 ? new Map<string, string>() : await scope.peopleNames();
   return rows.map(({ kennelId: _kennel, at, recordedAt, ...row }) => ({
     ...row,
     at: at.toISOString(),

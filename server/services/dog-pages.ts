@@ -111,7 +111,8 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
 }
 
 /** One dog as it stands, with every girth and weight that its growth is read from. */
-export async function growthPage(scope: KennelScope, id: string): Promise<GrowthPage> {
+export async function growthPage(outer: KennelScope, id: string): Promise<GrowthPage> {
+  const scope = outer.reading();
   return { ...(await dogPage(scope, id, { tapings: 'all' })), weighings: await weighingAnswers(scope, id) };
 }
 
@@ -237,7 +238,8 @@ export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
 }
 
 /** One dog as it stands: the latest of its measures and what was decided and checked of its collars, oldest first, and what of the locker it has to do with. */
-export async function dogPage(scope: KennelScope, id: string, { stock = 'own', tapings: which = 'latest' }: PageOf = {}): Promise<DogPage> {
+export async function dogPage(outer: KennelScope, id: string, { stock = 'own', tapings: which = 'latest' }: PageOf = {}): Promise<DogPage> {
+  const scope = outer.reading();
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const own = await ownCollars(scope, id);

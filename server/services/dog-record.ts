@@ -59,7 +59,8 @@ async function lastOf(scope: KennelScope, dogId: string, parts: readonly RecordP
 }
 
 /** What happened to a dog, the latest days first: whole days of the kennel, about sixty things at a time, all of it or one part. */
-export async function dogRecord(scope: KennelScope, dogId: string, { part, after }: DogRecordAsked): Promise<DogRecord> {
+export async function dogRecord(outer: KennelScope, dogId: string, { part, after }: DogRecordAsked): Promise<DogRecord> {
+  const scope = outer.reading();
   await scope.get(DogEntity, dogId);
   const { timeZone } = await kennelOf(scope);
   const list = `record ${dogId} ${part ?? ''}`;

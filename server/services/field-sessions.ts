@@ -2,7 +2,6 @@ import type { FieldSession, FieldSessionPage } from '@banter/contract';
 import { In, MoreThan } from 'typeorm';
 import { FieldSessionEntity, type FieldSessionRow } from '../data/entities/field-log.ts';
 import { HappeningEntity } from '../data/entities/happening.ts';
-import { PersonEntity } from '../data/entities/person.ts';
 import { Failure } from './failure.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import { familyOf } from './happenings/session-stories.ts';
@@ -10,8 +9,7 @@ import type { KennelScope } from './kennel-scope.ts';
 
 /** Sessions as they are answered, with the names of their handlers. */
 export async function sessionAnswers(scope: KennelScope, rows: readonly FieldSessionRow[]): Promise<FieldSession[]> {
-  const people = await scope.someOf(PersonEntity, [...new Set(rows.map(({ handlerId }) => handlerId))]);
-  const names = new Map(people.map(({ id, name }) => [id, name]));
+  const names = rows.length === 0 ? new Map<string, string>() : await scope.peopleNames();
   return rows.map(({ kennelId: _kennel, begunAt, endedAt, lastAt, ...row }) => ({
     ...row,
     handlerName: names.get(row.handlerId) ?? '',

@@ -27,7 +27,8 @@ export const handoverKind: AppendedKind<HandoverRow, NewHandover, Handover> = {
 const SHOWN_VISITS = 200;
 
 /** What was handed over of a dog, the latest first, with its owners' links and what was done with them. */
-export async function handoversPage(scope: KennelScope, dogId: string): Promise<HandoversPage> {
+export async function handoversPage(outer: KennelScope, dogId: string): Promise<HandoversPage> {
+  const scope = outer.reading();
   const now = new Date();
   const [neck, levels] = [await neckPage(scope, dogId, now), await levelsPage(scope, dogId, now)];
   const [rows, links, visits] = await Promise.all([

@@ -32,13 +32,43 @@ export class KennelScope {
   /** Whether what is kept is told as of when it happened: the demo tells of days gone by. */
   readonly backdated: boolean;
   private readonly manager: EntityManager;
+  /** What was read already, by what was asked; null where each read asks the database. */
+  private readonly known: Map<string, Promise<unknown>> | null;
 
-  constructor(dataSource: DataSource | EntityManager, who: { kennelId: string; personId: string; role: Role; backdated?: boolean }) {
+  constructor(
+    dataSource: DataSource | EntityManager,
+    who: { kennelId: string; personId: string; role: Role; backdated?: boolean },
+    known: Map<string, Promise<unknown>> | null = null,
+  ) {
     this.manager = 'manager' in dataSource ? dataSource.manager : dataSource;
     this.kennelId = who.kennelId;
     this.personId = who.personId;
     this.role = who.role;
     this.backdated = who.backdated ?? false;
+    this.known = known;
+  }
+
+  /**
+   * The same scope for a page that is put together of others and writes nothing: what one part has read, another is not read again for, and all parts
+   * tell of the same rows.
+   */
+  reading(): KennelScope {
+    return this.known ? this : new KennelScope(this.manager, this, new Map());
+  }
+
+  private async once<Row>(asked: () => string, read: () => Promise<Row[]>): Promise<Row[]> {
+    if (this.known === null) return await read();
+    const key = asked();
+    const reading = (this.known.get(key) as Promise<Row[]> | undefined) ?? read();
+    this.known.set(key, reading);
+    // Whoever sorts what it was given sorts its own.
+    return [...(await reading)];
+  }
+
+  /** The names of the kennel's people, whoever has left among them, by their ids. */
+  async peopleNames(): Promise<ReadonlyMap<string, string>> {
+    const people = await this.raw<{ id: string; name: string }>('SELECT id, name FROM people WHERE kennelId = :kennelId');
+    return new Map(people.map(({ id, name }) => [id, name]));
   }
 
   /** The same scope in somebody else's name. */
@@ -48,7 +78,11 @@ export class KennelScope {
 
   /** The kennel itself. */
   async kennel(): Promise<KennelRow | null> {
-    return await this.manager.findOneBy(KennelEntity, { id: this.kennelId });
+    const [row = null] = await this.once(
+      () => 'kennel',
+      async () => [await this.manager.findOneBy(KennelEntity, { id: this.kennelId })],
+    );
+    return row;
   }
 
   /** Runs several writes as one. */
@@ -84,11 +118,18 @@ export class KennelScope {
       given.push(all[name]!);
       return '?';
     });
-    return await this.manager.query(text, given);
+    return await this.once(
+      () => JSON.stringify([text, given]),
+      () => this.manager.query<Row[]>(text, given),
+    );
   }
 
   async find<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T | null> {
-    return await this.manager.findOneBy(entity, this.where<T>({ id } as FindOptionsWhere<T>));
+    const [row = null] = await this.once(
+      () => JSON.stringify([entity.options.name, id]),
+      async () => [await this.manager.findOneBy(entity, this.where<T>({ id } as FindOptionsWhere<T>))],
+    );
+    return row;
   }
 
   /** The record, or the failure `not-found`. */
@@ -121,12 +162,14 @@ export class KennelScope {
   }
 
   async all<T extends OfKennel>(entity: EntitySchema<T>, where: FindOptionsWhere<T>, order: FindOptionsOrder<T>): Promise<T[]> {
-    return await readRows(this.manager, entity, this.where(where), order);
+    return await this.once(
+      () => JSON.stringify([entity.options.name, where, order]),
+      () => readRows(this.manager, entity, this.where(where), order),
+    );
   }
 
   async someOf<T extends OfKennel>(entity: EntitySchema<T>, ids: readonly string[]): Promise<T[]> {
-    if (ids.length === 0) return [];
-    return await readRows(this.manager, entity, this.where<T>({ id: In([...ids]) } as FindOptionsWhere<T>));
+    return ids.length === 0 ? [] : await this.all(entity, { id: In([...ids]) } as FindOptionsWhere<T>, {});
   }
 
   async insert<T extends OfKennel>(entity: EntitySchema<T>, row: Omit<T, 'kennelId'>): Promise<void> {

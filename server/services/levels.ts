@@ -33,7 +33,8 @@ export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {
 };
 
 /** What the screen Levels shows of a dog, but the single presses. */
-export async function levelsPage(scope: KennelScope, dogId: string, now: Date): Promise<LevelsPage> {
+export async function levelsPage(outer: KennelScope, dogId: string, now: Date): Promise<LevelsPage> {
+  const scope = outer.reading();
   const dog = await scope.get(DogEntity, dogId);
   const [plans, tapings, presses] = await Promise.all([
     scope.all(PlanEntity, { dogId }, { at: 'ASC' }),

@@ -71,7 +71,8 @@ async function looksShown(scope: KennelScope, dogId: string, now: Date): Promise
 }
 
 /** One dog as it stands and how it is dressed. */
-export async function neckPage(scope: KennelScope, id: string, now: Date): Promise<NeckPage> {
+export async function neckPage(outer: KennelScope, id: string, now: Date): Promise<NeckPage> {
+  const scope = outer.reading();
   const page = await dogPage(scope, id);
   const collarIds = [...new Set(page.plans.map(({ collarId }) => collarId))];
   const since = new Date(now.getTime() - SHOWN_DAYS * DAY_MS);

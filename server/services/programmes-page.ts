@@ -16,7 +16,8 @@ import { eventsSince } from './neck-page.ts';
 import { programmeKind } from './programmes.ts';
 
 /** A dog with its programmes and everything that was told of them. */
-export async function programmesPage(scope: KennelScope, dogId: string, now: Date): Promise<ProgrammesPage> {
+export async function programmesPage(outer: KennelScope, dogId: string, now: Date): Promise<ProgrammesPage> {
+  const scope = outer.reading();
   const page = await dogPage(scope, dogId);
   const rows = await scope.all(ProgrammeEntity, { dogId }, { startsOn: 'ASC', id: 'ASC' });
   const ids = rows.map(({ id }) => id);

@@ -1,7 +1,6 @@
 import { NewHappening, toldInColumns, type Happening } from '@banter/contract';
 import { BridgeEntity } from '../../data/entities/bridge.ts';
 import type { HappeningRow } from '../../data/entities/happening.ts';
-import { PersonEntity } from '../../data/entities/person.ts';
 import type { KennelScope } from '../kennel-scope.ts';
 
 type Row = Omit<HappeningRow, 'kennelId'>;
@@ -13,18 +12,10 @@ export const happeningAsKept = (row: Row): NewHappening => NewHappening.parse(to
 
 /** What happened with who told it, people and bridges by their names. */
 export async function happeningAnswers(scope: KennelScope, rows: readonly HappeningRow[]): Promise<Happening[]> {
-  const ids = (of: (row: HappeningRow) => string | null) => [...new Set(rows.flatMap((row) => of(row) ?? []))];
-  const [people, bridges] = await Promise.all([
-    scope.someOf(
-      PersonEntity,
-      ids(({ personId }) => personId),
-    ),
-    scope.someOf(
-      BridgeEntity,
-      ids(({ bridgeId }) => bridgeId),
-    ),
-  ]);
-  const names = new Map([...people, ...bridges].map(({ id, name }) => [id, name]));
+  if (rows.length === 0) return [];
+  const bridgeIds = [...new Set(rows.flatMap(({ bridgeId }) => bridgeId ?? []))];
+  const [people, bridges] = await Promise.all([scope.peopleNames(), scope.someOf(BridgeEntity, bridgeIds)]);
+  const names = new Map([...people, ...bridges.map(({ id, name }) => [id, name] as const)]);
   return rows.map((row): Happening => ({
     ...happeningAsKept(row),
     saidAt: row.saidAt.toISOString(),
