@@ -206,7 +206,7 @@ test('one collar, two dogs: re-linked for the second, the first is told on every
   const answers = { breathing: 'free', ears: 'free', sits: 'high', under: 'some', turns: 'a-little', headDrop: 'stays', overHead: 'no', gathered: null };
   await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: second, planId, kind: 'prong', on: split, answers, note: '', at: now() });
 
-  const told = 'Hazel is set for Teasel now, 10 links (5 left, 5 right): put one link back in first.';
+  const told = 'Put one link back in: Hazel is set for Teasel, 10 links.';
   await page.goto(`/dogs/${first}`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(told);
   await page.goto(`/dogs/${first}/check?kind=prong`);
@@ -216,12 +216,12 @@ test('one collar, two dogs: re-linked for the second, the first is told on every
   await page.goto('/dogs');
   await expect(page.getByText(told)).toBeVisible();
   await page.goto('/today');
-  await expect(page.getByText(/put one link back in first/).first()).toBeVisible();
+  await expect(page.getByText(/Hazel is set for Teasel, 10 links\./).first()).toBeVisible();
   // Found on the first dog again, it is the second that is told.
   const back = plans.find(({ kind }) => kind === 'prong') as unknown as { id: string };
   await put(page, `/api/fit-checks/${uuidv7()}`, { dogId: first, planId: back.id, kind: 'prong', on: { left: 6, right: 5 }, answers, note: '', at: now() });
   await page.goto(`/dogs/${second}`);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Hazel is set for Yarrow now, 11 links (6 left, 5 right): take one link out first.');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Take one link out: Hazel is set for Yarrow, 11 links.');
 });
 
 test('a dog that wears two collars is checked in each by itself', async ({ page }) => {

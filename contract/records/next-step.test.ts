@@ -231,14 +231,14 @@ describe('the next step of a dog', () => {
     };
     const own = fit!.check!.on as { left: number; right: number };
     expect(now(madeUp(own.left - 1, own.right))).toMatchObject({ goTo: 'check', tone: 'mind' });
-    expect(now(madeUp(own.left - 1, own.right)).sentence).toMatch(/ is set for Fern now, .*: put one link back in first\.$/);
-    expect(now(madeUp(own.left + 1, own.right + 1)).sentence).toMatch(/: take 2 links out first\.$/);
+    expect(now(madeUp(own.left - 1, own.right)).sentence).toMatch(/^Put one link back in: \S+ is set for Fern, \d+ links\.$/);
+    expect(now(madeUp(own.left + 1, own.right + 1)).sentence).toMatch(/^Take 2 links out: /);
     // The same make-up, the dog's own, or one of before it was last found on this dog changes nothing.
     expect(now(madeUp(own.left, own.right)).tone).toBe('good');
     expect(now(madeUp(own.left, own.right, '2026-11-30T00:00:00.000Z', dogId)).tone).toBe('good');
     // A link of its own collar that was scrapped since is missing.
     const scrapped = { ...madeUp(own.left, own.right, '2026-11-30T00:00:00.000Z', dogId), links: own.left + own.right - 1 };
-    expect(now(scrapped)).toMatchObject({ goTo: 'check', tone: 'mind', sentence: 'Alder has 10 links now: put one link back in first.' });
+    expect(now(scrapped)).toMatchObject({ goTo: 'check', tone: 'mind', sentence: 'Put one link back in: Alder has 10 links now.' });
     expect(now(madeUp(own.left - 1, own.right, '2020-01-01T00:00:00.000Z')).tone).toBe('good');
     expect(now().tone).toBe('good');
   });

@@ -23,15 +23,16 @@ export function madeUpStanding(fit: FitWants, checked: boolean, now: MadeUpNow |
   return JSON.stringify(now.on) === JSON.stringify(fit.on) ? 'as-wanted' : 'for-another';
 }
 
-/** What a collar is made up as now, and what makes it fit again, as one sentence; settings come in the words of the collar's kind. */
+/** What makes a collar fit again, and what it is made up as now, as one sentence; settings come in the words of the collar's kind. */
 export function madeUpSays(
   standing: Exclude<MadeUpStanding, 'as-wanted'>,
   { collar, dog, links, is }: { collar: string; dog: string; links: number | null; is: string },
   wanted: { links: number | null; is: string },
 ): string {
-  const now = standing === 'other-links' ? `${collar} has ${countOf(links ?? 0, 'link')} now` : `${collar} is set for ${dog} now, ${is}`;
+  const has = links === null ? is : countOf(links, 'link');
+  const now = standing === 'other-links' ? `${collar} has ${has} now` : `${collar} is set for ${dog}, ${has}`;
   const missing = links === null || wanted.links === null ? 0 : wanted.links - links;
-  if (missing > 0) return `${now}: put ${countOf(missing, 'link')} back in first.`;
-  if (missing < 0) return `${now}: take ${countOf(-missing, 'link')} out first.`;
-  return `${now}: set it again first, ${wanted.is}.`;
+  if (missing > 0) return `Put ${countOf(missing, 'link')} back in: ${now}.`;
+  if (missing < 0) return `Take ${countOf(-missing, 'link')} out: ${now}.`;
+  return `Set ${collar} again, ${wanted.is}: it is set for ${dog}, ${is}.`;
 }

@@ -68,10 +68,10 @@ describe('a collar, for whom it is made up', () => {
 
   it('says what it has, for whom, and what to put back or take out', () => {
     const is = { collar: 'Rush', dog: 'Teal', links: 13, is: '13 links' };
-    expect(madeUpSays('for-another', is, { links: 14, is: '14 links' })).toBe('Rush is set for Teal now, 13 links: put one link back in first.');
-    expect(madeUpSays('other-links', { ...is, links: 15 }, { links: 14, is: '14 links' })).toBe('Rush has 15 links now: take one link out first.');
+    expect(madeUpSays('for-another', is, { links: 14, is: '14 links' })).toBe('Put one link back in: Rush is set for Teal, 13 links.');
+    expect(madeUpSays('other-links', { ...is, links: 15 }, { links: 14, is: '14 links' })).toBe('Take one link out: Rush has 15 links now.');
     expect(madeUpSays('for-another', { ...is, links: null, is: 'hole 3' }, { links: null, is: 'hole 4' })).toBe(
-      'Rush is set for Teal now, hole 3: set it again first, hole 4.',
+      'Set Rush again, hole 4: it is set for Teal, hole 3.',
     );
   });
 });

@@ -369,7 +369,7 @@ describe('one collar and two dogs', () => {
     const page = DogPage.parse((await agent.get(`/api/dogs/${first.dog}/page`)).body);
     const [fit] = currentFits(page);
     expect(fit!.elsewhere).toMatchObject({ collarId: first.collar, dogId: second.dog, on: { left: 5, right: 5 } });
-    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Hook one is set for \S+ now, 10 links .*: put one link back in first\.$/);
+    expect(madeUpWords(fit!.elsewhere!, fit!, contractSpeaker)).toMatch(/^Put one link back in: Hook one is set for \S+, 10 links\.$/);
     const cards = DogCards.parse((await agent.get('/api/dog-cards')).body).rows;
     expect(cards.find(({ dog }) => dog.id === first.dog)!.fits[0]!.elsewhere?.dogId).toBe(second.dog);
     expect(cards.find(({ dog }) => dog.id === second.dog)!.fits[0]!.elsewhere).toBeNull();
@@ -380,7 +380,7 @@ describe('one collar and two dogs', () => {
     expect(await wearers()).not.toContain(first.dog);
     const { items } = TodayPage.parse((await agent.get('/api/today')).body);
     const due = items.filter(({ dogId }) => dogId === first.dog).map(({ title, why }) => `${title} ${why}`);
-    expect(due.join(' ')).toContain('Put one link back in first');
+    expect(due.join(' ')).toContain('put one link back in. Hook one is set for');
     // The locker says which links are still needed, on the shelves that show them, and stands on every other.
     for (const shelf of ['?shelf=links', '?shelf=shopping', '']) {
       const { needed } = LockerPage.parse((await agent.get(`/api/locker${shelf}`)).body);

@@ -33,7 +33,7 @@ function linksNeeded({ fits }: DogCard, counts: readonly LinkCountAt[]): LinksNe
 export const CARD_STANDING: StandingKind<DogCardStanding> = {
   name: 'card',
   of: 'dog',
-  version: 4,
+  version: 5,
   work: async (scope: KennelScope, ids, kennel, now) => {
     const today = dayOf(now.getTime(), kennel.timeZone);
     const { dogs, collars } = await dogsPage(scope, ids);

@@ -57,7 +57,7 @@ describe('what stands of dogs is kept', () => {
     };
     expect((await visitor.put(`/api/fit-checks/${uuidv7()}`).send(check)).status).toBe(201);
     expect(await due('Moss', 'fit')).not.toEqual(before);
-    expect((await due('Moss', 'fit')).join()).toContain('Long Alder is set for Teasel now');
+    expect((await due('Moss', 'fit')).join()).toContain('Long Alder is set for Teasel');
     await visitor.get('/api/field');
     const row = await banter.dataSource.getRepository(KennelEntity).findOneByOrFail({ demo: true });
     const scope = new KennelScope(banter.dataSource, { kennelId: row.id, personId: row.id, role: 'reader' });
