@@ -148,8 +148,13 @@ const findsNothing = (page: Page, look: () => AxeBuilder) =>
 export const expectAccessible = (page: Page): Promise<void> =>
   findsNothing(page, () => new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']));
 /** The same in light, and the contrasts, which alone differ, in dark. */
+/** The longest a heading is, characters, and no marks about a name in it. */
+const HEADING_MOST = 60;
+
 export async function expectAccessibleInBoth(page: Page): Promise<void> {
   await expectAccessible(page);
+  const headings = await page.getByRole('heading', { level: 1 }).allTextContents();
+  expect(headings.map((text) => text.trim()).filter((text) => text.length > HEADING_MOST || /[«»]/.test(text))).toEqual([]);
   await page.emulateMedia({ colorScheme: 'dark' });
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await findsNothing(page, () => new AxeBuilder({ page }).withRules(['color-contrast']));

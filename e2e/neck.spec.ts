@@ -222,7 +222,7 @@ test('the rig: the bare one has single points everywhere, and each proposal mend
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('20 mm');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(heading(page)).toHaveText('Backup too short: 20 mm slack, needs over 28 mm (the collar’s closing).');
+  await expect(heading(page)).toHaveText('Backup too short: 20 mm slack, closing needs over 28 mm.');
   await rig.getByRole('button', { name: 'coupler', exact: true }).click();
   await page.getByLabel('Slack before it takes load').fill('4 cm');
   await page.getByRole('button', { name: 'Save', exact: true }).click();

@@ -74,8 +74,6 @@ const RIG_REASON_TONES: Record<RigReason['code'], FitTone> = {
 /** How much a reason weighs: a backup on the electronic strap is a stop where there is anything else to hang it on. */
 export const rigReasonTone = (reason: RigReason): FitTone => (reason.code === 'backup-on-electronic' && reason.other ? 'stop' : RIG_REASON_TONES[reason.code]);
 
-const against = { closing: 'the collar’s closing', travel: 'the leash hand’s travel' };
-
 export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
   'not-connected': () => 'Nothing leads from the hand to the dog.',
   sound: (r) => `${r.routes} routes share no part (sound from 2): whichever part fails, the dog is still held.`,
@@ -100,9 +98,9 @@ export const RIG_REASON_WORDS: ReasonWords<RigReason> = {
     `A clip of ${speak.mass(r.massG)} is ${percent(r.ratio)} of a dog of ${speak.weight(r.weightKg)}, more than the ${percent(r.limit)} allowed: a coupler is lighter.`,
   'clip-on-small-dog': (r, speak) =>
     `A carabiner hangs on a dog of ${speak.weight(r.weightKg)}, under the ${speak.weight(r.limitKg)} of a small dog, and nobody has weighed it: a coupler is lighter.`,
-  'backup-loads-early': (r, speak) => `Backup too short: ${speak.gap(r.slackMm)} slack, needs over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
-  'backup-slack-unknown': (r, speak) => `Backup’s slack not measured: it needs over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
-  'backup-hangs-free': (r, speak) => `Backup hangs free: ${speak.gap(r.slackMm)} slack, over ${speak.gap(r.neededMm)} (${against[r.against]}).`,
+  'backup-loads-early': (r, speak) => `Backup too short: ${speak.gap(r.slackMm)} slack, ${r.against} needs over ${speak.gap(r.neededMm)}.`,
+  'backup-slack-unknown': (r, speak) => `Backup’s slack not measured: ${r.against} needs over ${speak.gap(r.neededMm)}.`,
+  'backup-hangs-free': (r, speak) => `Backup hangs free: ${speak.gap(r.slackMm)} slack, ${r.against} needs over ${speak.gap(r.neededMm)}.`,
   'backup-slip-tightens': (r, speak) =>
     `Backup slip too short: ${speak.gap(r.overMm)} over the neck, needs ${speak.gap(r.neededMm)}, or it tightens while the collar works.`,
   'anchor-comes-off': (r) => `The ${r.called} can be pulled over the head: it is no anchor for a backup.`,

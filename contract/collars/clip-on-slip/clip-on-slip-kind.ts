@@ -66,9 +66,7 @@ export const clipOnSlipKind = settableKind({
   never: [],
   check: CLIP_ON_CHECK,
   sentence: (_dog, collar, { options }) =>
-    options.use === 'backup'
-      ? `Clip ${collar.name} on below the prong, hanging slack.`
-      : `Clip ${collar.name} on, high behind the ears, an inch or two of slack.`,
+    options.use === 'backup' ? `Clip ${collar.name} on below the prong, hanging slack.` : `Clip ${collar.name} on, high behind the ears, an inch or two slack.`,
   line: ({ lengthMm }, _on, { use }, speak) => `${speak.girth(lengthMm)} clip-on slip for ${use}`,
   settingLine: (on, speak) => speak.girth(on.lengthMm!),
   missingWords: () => [],

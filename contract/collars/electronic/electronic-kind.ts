@@ -117,8 +117,7 @@ export const electronicKind = (
     },
     never: ['over-windpipe', 'too-short', 'hangs', 'presses'],
     check: electronicCheck(kind),
-    sentence: (_dog, collar, { on }, speak) =>
-      `${collar.name} with ${speak.gap(on.postMm!)} posts, strap at ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock.`,
+    sentence: (_dog, collar, { on }, speak) => `Set ${collar.name}: ${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, ${on.clock} o’clock.`,
     line: (_numbers, on, _options, speak) => `${own.noun}, ${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock`,
     settingLine: (on, speak) => `${speak.gap(on.postMm!)} posts, strap ${speak.taped(on.strapMm!)}, at ${on.clock} o’clock`,
     missingWords: (dog) => (dog.coatDepthMm === null ? ['Tape the coat’s depth, flattened: the posts go through it.'] : []),

@@ -71,7 +71,7 @@ export const headCollarKind = settableKind({
   },
   never: ['no-window', 'slides-off'],
   check: HEAD_COLLAR_CHECK,
-  sentence: (_dog, collar, { on }, speak) => `Set ${collar.name} to ${speak.taped(on.neckMm!)} at the neck and ${speak.taped(on.noseMm!)} at the nose.`,
+  sentence: (_dog, collar, { on }, speak) => `Set ${collar.name}: neck ${speak.taped(on.neckMm!)}, nose ${speak.taped(on.noseMm!)}.`,
   line: (_numbers, on, _options, speak) => `head collar, neck ${speak.taped(on.neckMm!)}, nose ${speak.taped(on.noseMm!)}`,
   settingLine: (on, speak) => `neck ${speak.taped(on.neckMm!)}, nose ${speak.taped(on.noseMm!)}`,
   missingWords: (dog) => [

@@ -110,7 +110,7 @@ export const martingaleKind = settableKind({
   },
   never: ['cannot-pass', 'squeezes'],
   check: MARTINGALE_CHECK,
-  sentence: (_dog, collar, { on }, speak) => `Let ${collar.name} out, pass the head through the main strap, and set it to ${speak.taped(on.strapMm!)}.`,
+  sentence: (_dog, collar, { on }, speak) => `Let ${collar.name} out, over the head, and set it to ${speak.taped(on.strapMm!)}.`,
   line: ({ widthMm }, on, { school }, speak) =>
     `martingale set to ${speak.taped(on.strapMm!)}, ${school === 'rings-meet' ? 'rings meeting' : 'rings apart'}, ${speak.gap(widthMm)} wide`,
   settingLine: (on, speak) => `strap ${speak.taped(on.strapMm!)}, in the house ${speak.taped(on.houseStrapMm!)}`,

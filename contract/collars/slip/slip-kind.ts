@@ -87,7 +87,7 @@ export const slipKind = settableKind({
   verdictWords: { fits: 'Fits', loose: 'Loose', tight: 'Tight', 'tight-over-head': 'Tight over the head', 'cannot-pass': 'Does not pass the head' },
   never: ['cannot-pass'],
   check: SLIP_CHECK,
-  sentence: (dog, collar) => `Take ${collar.name}, hold it so that it makes a ${loopLetter(dog.worksOn)} facing the dog, and put it over the head.`,
+  sentence: (dog, collar) => `Put ${collar.name} on as a ${loopLetter(dog.worksOn)}, facing the dog.`,
   line: ({ lengthMm, material }, _on, _options, speak) => `${speak.girth(lengthMm)} slip of ${material}`,
   settingLine: (on, speak) => speak.girth(on.lengthMm!),
   missingWords: (dog) => (dog.headGirthMm === null ? ['Tape the head: a slip has to go over it.'] : []),
