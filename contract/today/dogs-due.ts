@@ -30,7 +30,7 @@ export function fitsDue({ cards, growing, kennel, today, speak, now }: DogDueFac
           ...own,
           code: 'fit',
           tone: step.tone,
-          title: `${dog.name}${isNamed ? '' : `, ${collarName}`}: ${sentences(collarName && isNamed ? step.sentence : small(step.sentence))}`,
+          title: `${dog.name}${isNamed ? '' : `, ${collarName}`}: ${sentences(collarName && step.sentence.startsWith(collarName) ? step.sentence : small(step.sentence))}`,
           why: worn.length > 0 ? 'By its latest measures and checks.' : 'No collar decided yet.',
           to,
           does: STEPS[step.goTo],
