@@ -17,7 +17,7 @@ test('from an empty kennel to a prong that is checked and good in at most twelve
   await expect(page.getByText('Bracken · Labrador Retriever · 2 years · 29 kg · drags')).toBeVisible();
   await type('Reading 1', '39.8');
   // 14 links of the usual 2.25 mm prong leave 8 mm; nobody has measured it, which is said and is no lock.
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^About 1[23] to 15 links, stocked with 14: measure/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Measure the collar: about 1[23] to 15 links, stocked with 14\.$/);
   await expect(page.getByText('Saving puts the 2.25 mm prong in your locker.')).toBeVisible();
   await expectAccessibleInBoth(page);
   await press('button', 'None: save fit');

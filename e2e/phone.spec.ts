@@ -32,7 +32,7 @@ test('the whole path on a phone, with thumb-sized targets and nothing wider than
   await fitsTheScreen();
   await putOnBench(page);
   await haveTheUsual(page);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('About 13 to 15 links, stocked with 14: measure the collar first.');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Measure the collar: about 13 to 15 links, stocked with 14.');
   await fitsTheScreen();
   for (const button of await page
     .getByRole('button', { name: /(Take out|Put in) a link on/ })

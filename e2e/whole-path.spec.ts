@@ -26,7 +26,7 @@ test('a new kennel: a dog is taped, sized, checked until good, and all of it is 
   await page.getByRole('button', { name: 'Size with these three' }).click();
 
   // 3.0 mm at 22 in is far too long for 398 mm; 2.25 mm at 16 in with 14 links leaves 8 mm, or by 25 mm more or less: nobody has measured it.
-  await expect(page.getByRole('heading', { name: 'About 13 to 15 links, stocked with 14: measure the collar first.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Measure the collar: about 13 to 15 links, stocked with 14.' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Measure the collar: decides how many links, 13 to 15.' })).toBeVisible();
   // What could be bought is none of the locker's: nothing is kept with it before it is here.
   await page.getByRole('tab', { name: 'Other collars' }).click();

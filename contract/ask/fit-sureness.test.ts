@@ -41,14 +41,14 @@ describe('how sure a fit is (common practice: a verdict nearer to its limit than
     const found = fitSureness('prong', dogOf(neck), { high: number(neck, 3), head }, prong(neck + 0.9375 * INCH, 15, false), house);
     expect(found.asks[0]).toEqual({ by: 'collar', says: 'Measure the collar: decides how many links, 14 or 15.' });
     expect(found).toMatchObject({ verdict: 'About 14 or 15 links', tone: 'open' });
-    expect(found.sentence).toBe('About 14 or 15 links, stocked with 15: measure the collar first.');
+    expect(found.sentence).toBe('Measure the collar: about 14 or 15 links, stocked with 15.');
   });
 
   it('is a range of links more, never a bare number past the limit', () => {
     // 147 mm too short by typical numbers: 122 to 172 mm with 25 mm either way, four to five links of 31 mm, or six.
     const found = fitSureness('prong', dogOf(neck), { high: number(neck, 3), head }, prong(neck - 5 * 31 + 8, 15, false), house);
     expect(found.verdict).toMatch(/^About 19 (to|or) 2[01] links$/);
-    expect(found.sentence).toMatch(/^Put in about 4 (to|or) [56] links: measure the collar first\.$/);
+    expect(found.sentence).toMatch(/^Measure the collar: put in about 4 (to|or) [56] links\.$/);
   });
 
   it('is said alike where all kinds stand side by side', () => {

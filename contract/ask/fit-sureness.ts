@@ -127,14 +127,13 @@ export function fitSureness(
   const [least, most] = linksOf(answers);
   if (least === most || links === null) return { asks, verdict: `Just: ${answers[0]!.verdict.toLowerCase()}`, tone: null, sentence: null, links: null };
   const [fewest, furthest] = [least - links.stocked, most - links.stocked];
-  const first = ASK_WORDS[open[0]!].toLowerCase();
   const what =
     fewest > 0
-      ? `Put in about ${between(fewest, furthest)} links`
+      ? `put in about ${between(fewest, furthest)} links`
       : furthest < 0
-        ? `Take out about ${between(-furthest, -fewest)} links`
-        : `About ${between(least, most)} links, stocked with ${links.stocked}`;
-  return { asks, verdict: `About ${between(least, most)} links`, tone: 'open', sentence: `${what}: ${first} first.`, links: [least, most] };
+        ? `take out about ${between(-furthest, -fewest)} links`
+        : `about ${between(least, most)} links, stocked with ${links.stocked}`;
+  return { asks, verdict: `About ${between(least, most)} links`, tone: 'open', sentence: `${ASK_WORDS[open[0]!]}: ${what}.`, links: [least, most] };
 }
 
 /** A fit of a kind with its verdict as sure as its numbers are: the same words as at the bench. */
