@@ -3,6 +3,7 @@ import { sentAheadAt, type SentAheadFile } from './sent-ahead.ts';
 
 const DOG = '01a05c32-5e80-760b-b017-c2e160fdcfef';
 const file: SentAheadFile = {
+  fonts: ['assets/letters.woff2'],
   everywhere: { files: ['assets/shared.js'], asks: ['/api/doorstep'] },
   screens: [
     { matches: '^\\/dogs\\/new\\/?$', names: [], files: ['assets/form.js'], asks: [] },

@@ -14,6 +14,8 @@ export type SentAhead = z.infer<typeof SentAheadSchema>;
  * `matches` is a regular expression over the path of its address, whose groups are the parts `names`; the first that matches is the one.
  */
 export const SentAheadFile = z.object({
+  /** What all text is set in. */
+  fonts: z.array(z.string()),
   everywhere: SentAheadSchema,
   screens: z.array(SentAheadSchema.extend({ matches: z.string(), names: z.array(z.string()) })),
 });

@@ -1,11 +1,54 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
 import { newcomer, newKennel } from './newcomer.ts';
 
 export { newKennel };
 
+/** Whoever works on a screen waits until it is there: what the page shows before is its picture. */
+function waitsForScreens(page: Page): Page {
+  const there = () => page.waitForFunction(() => document.getElementById('first-picture') === null);
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (...where) => {
+    const answer = await goto(...where);
+    await there();
+    return answer;
+  };
+  page.reload = async (...how) => {
+    const answer = await reload(...how);
+    await there();
+    return answer;
+  };
+  return page;
+}
+
+const contextThatWaits = (context: BrowserContext): BrowserContext => {
+  const newPage = context.newPage.bind(context);
+  context.newPage = async () => waitsForScreens(await newPage());
+  return context;
+};
+
+/** The page comes as it is, as where no picture of it can be had. */
+export const withoutPicture = (page: Page) =>
+  page.route('**/*', (route) =>
+    route.request().resourceType() === 'document' ? route.continue({ headers: { ...route.request().headers(), accept: '*/*' } }) : route.fallback(),
+  );
+
 /** A page that fails its test on any fault in the console; `expectFaults` lets through the ones a test brings about itself. */
 export const test = base.extend<{ expectFaults: (pattern: RegExp) => void }>({
+  context: ({ context }, use) => use(contextThatWaits(context)),
+  browser: [
+    async ({ browser }, use) => {
+      const newContext = browser.newContext.bind(browser);
+      // Without scripts a page stays its picture.
+      browser.newContext = async (how) => {
+        const context = await newContext(how);
+        return how?.javaScriptEnabled === false ? context : contextThatWaits(context);
+      };
+      await use(browser);
+      browser.newContext = newContext;
+    },
+    { scope: 'worker' },
+  ],
   expectFaults: [
     async ({ page }, use) => {
       // Playwright’s own word that pages are not laid on the device here.

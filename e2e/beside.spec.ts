@@ -1,8 +1,8 @@
 import type { Request } from '@playwright/test';
-import { expect, newKennel, test } from './bench-hand.ts';
+import { expect, newKennel, test, withoutPicture } from './bench-hand.ts';
 import { tapedDog } from './known-dogs.ts';
 
-test('what a screen shows is asked for beside its script, and once', async ({ page }) => {
+test('what a screen shows comes with its page, or is asked for beside its script, and once', async ({ page }) => {
   await newKennel(page);
   const dogId = await tapedDog(page, 'Bracken', 29, { high: 398 });
   const screens = {
@@ -25,21 +25,23 @@ test('what a screen shows is asked for beside its script, and once', async ({ pa
   // Who was here last is known from the second screen on.
   await page.goto('/dogs');
   await expect(page.getByRole('link', { name: 'Bracken' }).first()).toBeVisible();
-  for (const [screen, data] of Object.entries(screens)) {
-    const asked: string[] = [];
-    const note = (request: Request) => {
-      const { pathname, search } = new URL(request.url());
-      asked.push(pathname + search);
-    };
-    page.on('request', note);
-    await page.goto(screen);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await page.waitForLoadState('networkidle');
-    page.off('request', note);
-    expect([screen, asked.filter((path) => path === data).length]).toEqual([screen, 1]);
-    expect([screen, asked.filter((path) => path === '/api/wearing').length]).toEqual([screen, 1]);
-    // Who is there comes with the page, and is not asked again.
-    expect([screen, asked.filter((path) => path === '/api/doorstep').length]).toEqual([screen, 1]);
+  // With its picture what it shows comes with the page, and nothing of it is asked for; without one it is, and once.
+  for (const times of [0, 1]) {
+    if (times === 1) await withoutPicture(page);
+    for (const [screen, data] of Object.entries(screens)) {
+      const asked: string[] = [];
+      const note = (request: Request) => {
+        const { pathname, search } = new URL(request.url());
+        asked.push(pathname + search);
+      };
+      page.on('request', note);
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      page.off('request', note);
+      for (const path of [data, '/api/wearing', '/api/doorstep'])
+        expect([screen, path, asked.filter((one) => one === path).length]).toEqual([screen, path, times]);
+    }
   }
   // Before anybody knows who is there, and so beside the script of the screen: until it is asked for, nobody is told.
   for (const [screen, data] of Object.entries(screens)) {
@@ -48,6 +50,7 @@ test('what a screen shows is asked for beside its script, and once', async ({ pa
       await isAsked;
       await route.continue();
     });
+    await withoutPicture(page);
     await page.goto(screen);
     await isAsked;
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

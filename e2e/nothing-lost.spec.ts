@@ -13,6 +13,7 @@ import {
   putOnBench,
   read,
   test,
+  withoutPicture,
 } from './bench-hand.ts';
 import { dressedDog } from './known-dogs.ts';
 
@@ -151,6 +152,7 @@ test('a screen that could not be loaded loads by itself when Banter answers agai
   await newKennel(page);
   let away = true;
   await page.route('**/api/locker?*', (route) => (away ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/database-away', title: 'The records are away just now.', status: 503, code: 'database-away' }) }) : route.continue())); // prettier-ignore
+  await withoutPicture(page);
   await page.goto('/locker');
   await expect(page.getByText('The records are away just now.')).toBeVisible();
   away = false;

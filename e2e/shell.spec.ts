@@ -1,4 +1,4 @@
-import { enterDemo, expect, expectAccessible, newKennel, openAlerts, openDog, test } from './bench-hand.ts';
+import { enterDemo, expect, expectAccessible, newKennel, openAlerts, openDog, test, withoutPicture } from './bench-hand.ts';
 import { dressedDog, tapedDog } from './known-dogs.ts';
 
 test('a dog, a rule and a screen are found by a few keys and Enter', async ({ page }) => {
@@ -192,8 +192,14 @@ test('a page comes with what its screen needs for whoever is signed in, and noth
   const named = [...link.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
   expect(named).toContain(`/api${path}`);
   expect(named.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
-  for (const address of named) expect([address, (await page.request.get(address)).status()]).toEqual([address, 200]);
+  // With its picture the answers are on the page already.
+  const pictured = (await page.request.get(path, { headers: { accept: 'text/html' } })).headers().link!;
+  const files = [...pictured.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
+  expect(files.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
+  expect(files.filter((address) => address.startsWith('/api/'))).toEqual([]);
+  for (const address of [...named, ...files]) expect([address, (await page.request.get(address)).status()]).toEqual([address, 200]);
 
+  await withoutPicture(page);
   const asked: string[] = [];
   page.on('request', (request) => asked.push(new URL(request.url()).pathname));
   await page.goto(path);

@@ -27,6 +27,7 @@ import { recordRoutes } from './http/record-routes.ts';
 import { requestIds } from './http/request-ids.ts';
 import { tellsChanges, todayRoutes } from './http/today-routes.ts';
 import { KennelBus } from './services/kennel-bus.ts';
+import type { DrawsPictures } from './pictures/first-pictures.ts';
 import { Serving } from './services/serving.ts';
 import { SIGN_IN_PAUSES, Tries, type Pauses } from './services/tries.ts';
 
@@ -58,6 +59,8 @@ export type AppOptions = {
   /** What tells its screens of changes, and whether it is about to stop; of its own unless several things share them. */
   bus?: KennelBus;
   serving?: Serving;
+  /** Draws the first picture of a page. */
+  pictures?: DrawsPictures;
   /** Whether `/api/metrics` is answered: to whoever reaches it. */
   metrics?: boolean;
   /** Names it answers to beside those of this machine. */
@@ -135,7 +138,7 @@ export function makeApp({ dataSource, log, limits = {}, ...options }: AppOptions
     handoverRoutes(dataSource, options.drawHandover, counted),
   );
   app.use('/api', (_request, response) => sendProblem(response, 'not-found'));
-  app.use(pages(options.pagesDir, COOKIE_NAME));
+  app.use(pages({ dir: options.pagesDir, cookieName: COOKIE_NAME, pictures: options.pictures, log }));
   app.use((_request, response) => sendProblem(response, 'not-found'));
   app.use(answerProblems(log));
   return app;

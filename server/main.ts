@@ -13,6 +13,7 @@ import { DemoKeeper } from './demo/demo-keeper.ts';
 import { seedDemo } from './demo/seed-demo.ts';
 import { clearLeftImports } from './kennel-file/import-folder.ts';
 import { makeLog } from './log.ts';
+import { FirstPictures } from './pictures/first-pictures.ts';
 import { ChangeBell } from './services/change-bell.ts';
 import { KennelBus } from './services/kennel-bus.ts';
 import { Serving } from './services/serving.ts';
@@ -77,6 +78,7 @@ const { drawHandover } = (await import(join(projectDir, 'build', 'paper-drawings
 
 const host = env.BANTER_HOST ?? '127.0.0.1';
 const calculations = new CalculationPool();
+const pictures = new FirstPictures(join(projectDir, 'build', 'draw-first-picture.js'));
 const port = Number(env.PORT ?? 8080);
 const [serving, bus] = [new Serving(`${host}:${port}`), new KennelBus()];
 const bell = new ChangeBell(dataSource, bus, log, serving.serverId);
@@ -85,6 +87,7 @@ const app = makeApp({
   dataSource,
   log,
   calculations,
+  pictures,
   serving,
   bus,
   metrics: env.BANTER_METRICS === 'on',
@@ -119,6 +122,7 @@ server.listen(port, host, () => {
   process.stdout.write(`Banter is at http://${host}:${port}\n${demoWords}Ctrl-C stops everything.\n`);
   // The first caller does not wait for a thread.
   calculations.begin();
+  pictures.begin().catch((error: unknown) => log.warn({ error }, 'pages come without their first picture'));
 });
 
 /** So long whoever sends requests here is given to hear that it stops, s: none where nobody stands in front of it. */
@@ -137,7 +141,7 @@ async function stop(): Promise<void> {
   demoKeeper?.end();
   bell.end();
   await standingKeeper.end();
-  await Promise.all([calculations.end(), dataSource.destroy().catch(() => {}), clearLeftImports()]);
+  await Promise.all([calculations.end(), pictures.end(), dataSource.destroy().catch(() => {}), clearLeftImports()]);
   process.exit(0);
 }
 let stopping = false;

@@ -22,7 +22,7 @@ const session = useSession();
 const route = useRoute();
 // It is there before somebody asks for it, once nothing else is to do.
 watch(
-  () => session.me !== null,
+  () => session.me !== null && !import.meta.env.SSR,
   (isIn) => isIn && setTimeout(() => void findDialog().catch(() => {}), FIND_AFTER_MS),
   { immediate: true },
 );

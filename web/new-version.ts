@@ -1,7 +1,10 @@
 import type { Router } from 'vue-router';
 
-/** The script that a page begins with: its name is another for each version. */
-const entryOf = (page: Document): string | null => page.querySelector('script[type="module"][src]')?.getAttribute('src') ?? null;
+/** The script that a page begins with, at once or after its first picture: its name is another for each version. */
+function entryOf(page: Document): string | null {
+  const script = page.querySelector<HTMLScriptElement>('script[type="module"][src]');
+  return script?.dataset.begins ?? script?.getAttribute('src') ?? null;
+}
 
 /** Whether Banter is there in another version than the page that is open. */
 async function isRenewed(): Promise<boolean> {

@@ -3,6 +3,9 @@ import type { Plugin, Rolldown } from 'vite';
 import { createRouterMatcher } from 'vue-router';
 import { ADDRESSES, ASKED_EVERYWHERE } from './addresses.ts';
 
+/** What text is set in, but for what few languages need. */
+const FONTS = /-latin-wght-normal-[\w-]+\.woff2$/;
+
 /** Where it lies among the built pages. */
 const FILE_NAME = 'sent-ahead.json';
 
@@ -38,7 +41,8 @@ export const sentAhead = (): Plugin => ({
       return { matches: re.source, names: keys.map((key) => key.name), files: beside(withImports(drawn.fileName), [first, shared]), asks: [...asks] };
     });
     // In the order in which they are needed: what is named first comes first.
-    const file: SentAheadFile = { everywhere: { files: [...first, ...beside(shared, [first])], asks: Object.values(ASKED_EVERYWHERE) }, screens };
+    const fonts = Object.keys(bundle).filter((name) => FONTS.test(name));
+    const file: SentAheadFile = { fonts, everywhere: { files: [...first, ...beside(shared, [first])], asks: Object.values(ASKED_EVERYWHERE) }, screens };
     this.emitFile({ type: 'asset', fileName: FILE_NAME, source: JSON.stringify(file) });
   },
 });

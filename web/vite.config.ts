@@ -48,6 +48,8 @@ export default defineConfig({
   build: {
     outDir: '../dist',
     emptyOutDir: true,
+    // Which files draw which part of the source: the server names those of a page's first picture.
+    ssrManifest: true,
     target: 'es2022',
     assetsInlineLimit: 0,
     modulePreload: { polyfill: false },

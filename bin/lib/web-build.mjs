@@ -35,7 +35,7 @@ export async function ensureWebBuild() {
   if (existsSync(mark) && existsSync(join(projectDir, 'build', 'paper-drawings.js')) && readFileSync(mark, 'utf8') === now) return;
   say('Building the pages …');
   // The pages, and the drawings apart, which the server puts on paper.
-  const builds = [['web'], ['web', '--config', 'web/vite.paper.config.ts']];
+  const builds = [['web'], ['web', '--config', 'web/vite.server.config.ts']];
   for (const build of builds) {
     // Pages that are served are the real ones, whatever else this process is for.
     const env = { ...process.env, NODE_ENV: 'production' };

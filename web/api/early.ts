@@ -1,3 +1,5 @@
+import { hasComeAlong } from './came-along.ts';
+
 /** For so long what was asked early is what a screen would be told now; ms. */
 const FRESH_MS = 5_000;
 const PATIENCE_MS = 15_000;
@@ -5,6 +7,7 @@ const asked = new Map<string, { at: number; answer: Promise<Response> }>();
 
 /** Asks for what a screen will show while its script is still on the way. */
 export function askEarly(path: string): void {
+  if (hasComeAlong(path)) return;
   const answer = fetch(path, { credentials: 'same-origin', signal: AbortSignal.timeout(PATIENCE_MS) });
   // Whoever takes it hears of a failure; if nobody does, it is nobody's.
   answer.catch(() => {});

@@ -1,4 +1,5 @@
 import { Problem, type z } from '@banter/contract';
+import { cameAlong } from './came-along.ts';
 import { askedEarly } from './early.ts';
 import { RequestFailure } from './failure.ts';
 
@@ -31,6 +32,13 @@ export async function send<Schema extends z.ZodType>(
   body?: unknown,
   version?: number | null,
 ): Promise<z.output<Schema>> {
+  const along = method === 'GET' ? cameAlong(path) : undefined;
+  if (along !== undefined && answer !== null) {
+    const parsed = answer.safeParse(along);
+    if (parsed.success) return parsed.data;
+  }
+  // The first picture is drawn with what is there.
+  if (import.meta.env.SSR) return new Promise(() => {});
   let response: Response;
   const photo = body instanceof Blob ? body : null;
   try {

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="Row extends object, Page extends ListPage<Row>">
 /** A list of however many rows: a short one is drawn whole, of a long one what is near the window, and the next part is asked for as somebody gets there. */
 import { useWindowVirtualizer } from '@tanstack/vue-virtual';
-import { useResizeObserver } from '@vueuse/core';
+import { defaultDocument, useResizeObserver } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import type { ListPage, LongListSource } from '../stores/long-list.ts';
 
@@ -29,7 +29,7 @@ const place = () => {
   if (list.value) aboveList.value = Math.round(list.value.getBoundingClientRect().top + window.scrollY);
 };
 onMounted(place);
-useResizeObserver(document.body, place);
+useResizeObserver(() => defaultDocument?.body, place);
 const isLong = computed(() => rows.value.length > DRAWN_WHOLE || goesOn.value);
 const virtual = useWindowVirtualizer(
   computed(() => ({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What stands at the foot of a phone, where it moves nothing when it comes; whatever else stands there stands above it (`--strip`). */
-import { useCssVar, useElementSize } from '@vueuse/core';
+import { defaultDocument, useCssVar, useElementSize } from '@vueuse/core';
 import { onUnmounted, ref, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useWasIdle } from './idle.ts';
@@ -13,7 +13,7 @@ const route = useRoute();
 const wasIdle = useWasIdle();
 const foot = ref<HTMLElement | null>(null);
 const { height } = useElementSize(foot, undefined, { box: 'border-box' });
-const room = useCssVar('--strip', document.documentElement);
+const room = useCssVar('--strip', defaultDocument?.documentElement);
 watchEffect(() => (room.value = `${height.value}px`));
 onUnmounted(() => (room.value = '0px'));
 </script>

@@ -1,4 +1,4 @@
-import { useEventListener } from '@vueuse/core';
+import { defaultDocument, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 
@@ -13,7 +13,7 @@ export const useFinding = defineStore('finding', () => {
   });
   // Nobody waits for the field: what they type meanwhile is theirs, and no key of a screen.
   useEventListener(
-    document,
+    defaultDocument,
     'keydown',
     (event: KeyboardEvent) => {
       if (!open.value || isReady.value || event.ctrlKey || event.metaKey || event.altKey) return;

@@ -14,6 +14,7 @@ import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { failureSentence, RequestFailure } from '../api/failure.ts';
+import { hasComeAlong } from '../api/came-along.ts';
 import { send } from '../api/request.ts';
 import { happeningsOf } from '../outbox/outbox-entry.ts';
 import { useAgain } from './again.ts';
@@ -33,6 +34,9 @@ const MOST_WANTED = 20;
  * The field log of this phone: every tap is written down at once in its outbox and shown at once. Works from a cold start without a
  * connection.
  */
+/** Where what the field log shows is asked for. */
+const FIELD_PATH = '/api/field';
+
 export const useFieldLog = defineStore('field-log', () => {
   const session = useSession();
   const connection = useConnection();
@@ -48,11 +52,17 @@ export const useFieldLog = defineStore('field-log', () => {
   async function open(): Promise<void> {
     const kennelId = session.kennel?.id;
     if (!kennelId) return;
+    // What came with the page is there before the box has been opened.
+    const came = page.value === null && hasComeAlong(FIELD_PATH);
+    if (came) await refresh();
+    if (import.meta.env.SSR) return;
     await outbox.open();
     if (boxKennel.value !== kennelId) {
       boxKennel.value = kennelId;
-      page.value = (await outbox.box?.page()) ?? null;
-      state.value = page.value ? 'ready' : 'loading';
+      if (!came) {
+        page.value = (await outbox.box?.page()) ?? null;
+        state.value = page.value ? 'ready' : 'loading';
+      }
     }
     await refresh();
   }
@@ -76,7 +86,7 @@ export const useFieldLog = defineStore('field-log', () => {
       // Whoever is at work on this phone, or was chosen on it, is there, however many dogs the kennel has.
       const atWork = sessions.value.filter(({ endedAt }) => endedAt === null).flatMap(({ dogId }) => dogId ?? []);
       const asked = [...new Set([...atWork, ...wanted.value])].slice(-MOST_WANTED);
-      const now = await send('GET', `/api/field${asked.length > 0 ? `?dogs=${asked.join(',')}` : ''}`, FieldPage);
+      const now = await send('GET', `${FIELD_PATH}${asked.length > 0 ? `?dogs=${asked.join(',')}` : ''}`, FieldPage);
       connection.reached();
       again.wentWell();
       page.value = now;

@@ -1,5 +1,5 @@
 import { z } from '@banter/contract';
-import { tryOnMounted, tryOnScopeDispose, useEventListener } from '@vueuse/core';
+import { defaultDocument, tryOnMounted, tryOnScopeDispose, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { stored } from './stored.ts';
@@ -12,7 +12,7 @@ export const useKeys = defineStore('keys', () => {
   const groups = ref<{ title: string; keys: Key[] }[]>([]);
   const listed = ref(false);
 
-  useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+  useEventListener(defaultDocument, 'keydown', (event: KeyboardEvent) => {
     const target = event.target as HTMLElement;
     const typing = target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
     if (typing || event.ctrlKey || event.metaKey || event.altKey || listed.value) return;

@@ -6,6 +6,8 @@ import { send } from '../api/request.ts';
 import { isOnItsWay } from '../outbox/outbox-entry.ts';
 import { useAgain } from './again.ts';
 import { useConnection } from './connection.ts';
+import { loadFirst } from './load-first.ts';
+import { onLook } from './looked-at.ts';
 import { useOffline } from './offline.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
@@ -32,7 +34,7 @@ export function useLoad<Schema extends z.ZodType>(
   /** Whether what is shown is not what the kennel says now. */
   let behind = false;
   useEventListener('online', () => behind && void load());
-  useEventListener(document, 'visibilitychange', () => !document.hidden && behind && void load());
+  onLook((isSeen) => isSeen && behind && void load());
   const part = Symbol('load');
   /** Of which address, and of when, that is. */
   let known: { path: string; at: number } | null = null;
@@ -98,6 +100,6 @@ export function useLoad<Schema extends z.ZodType>(
       state.value = status === 404 ? 'missing' : 'failed';
     }
   }
-  if (!later) void load();
+  if (!later) loadFirst(path, load);
   return { data, state, sentence, load };
 }

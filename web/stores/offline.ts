@@ -23,7 +23,7 @@ export const useOffline = defineStore('offline', () => {
   let opened: Promise<KeptAnswers> | null = null;
   const answers = (): Promise<KeptAnswers> | null => {
     const kennelId = session.me?.kennel.id;
-    if (kennelId === undefined) return null;
+    if (kennelId === undefined || import.meta.env.SSR) return null;
     if (kennelOf !== kennelId) {
       kennelOf = kennelId;
       opened = KeptAnswers.open(kennelId);

@@ -10,6 +10,7 @@ import { happeningsOf, type EntryOutcome, type OutboxEntry, type UnreadEntry } f
 import { sendOutbox, toSend, type Post } from '../outbox/outbox-sender.ts';
 import { PhotoBox } from '../outbox/photo-box.ts';
 import { useConnection } from './connection.ts';
+import { onLook } from './looked-at.ts';
 import { useSession } from './session.ts';
 import { DAY_MS, MINUTE_MS } from '@banter/core';
 
@@ -90,7 +91,7 @@ export const useOutbox = defineStore('outbox', () => {
   watch(
     () => session.me?.kennel.id,
     (kennelId) => {
-      if (kennelId !== undefined) void open();
+      if (kennelId !== undefined && !import.meta.env.SSR) void open();
     },
     { immediate: true },
   );
@@ -162,7 +163,7 @@ export const useOutbox = defineStore('outbox', () => {
     if (first !== Infinity) timer = setTimeout(() => void trySend(), Math.max(0, first - Date.now()));
   }
   useEventListener('online', () => void trySend());
-  useEventListener(document, 'visibilitychange', () => !document.hidden && void trySend());
+  onLook((isSeen) => isSeen && void trySend());
 
   async function sendPhoto(id: string): Promise<unknown> {
     const photo = await photos().of(id);

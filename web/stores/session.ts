@@ -1,6 +1,7 @@
 import { Doorstep, Me, type Join, type Kennel, type Role, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { forgetCameAlong } from '../api/came-along.ts';
 import { forgetEarly } from '../api/early.ts';
 import { RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
@@ -34,8 +35,12 @@ export const useSession = defineStore('session', () => {
       throw failure;
     }
   }
-  const entered = (now: Me) => {
+  const forget = () => {
     forgetEarly();
+    forgetCameAlong();
+  };
+  const entered = (now: Me) => {
+    forget();
     known.value = true;
     waitingRole.value = null;
     me.value = now;
@@ -56,7 +61,7 @@ export const useSession = defineStore('session', () => {
     signInToDemo: async () => entered(await send('POST', '/api/sign-in/demo', Me)),
     async signOut() {
       await send('POST', '/api/sign-out', null);
-      forgetEarly();
+      forget();
       me.value = null;
     },
     changed(kennel: Kennel) {

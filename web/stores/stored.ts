@@ -1,6 +1,7 @@
 import type { z } from '@banter/contract';
 import { useStorage } from '@vueuse/core';
-import type { Ref } from 'vue';
+import { ref, type Ref } from 'vue';
+import { itRemembers } from '../first-picture/device.ts';
 
 /** Reads what this device remembers under a key; anything that does not fit its schema is as if it were not there. */
 export function readStored<Schema extends z.ZodType>(key: string, schema: Schema): z.output<Schema> | null {
@@ -34,6 +35,7 @@ export function writeStored(key: string, value: unknown): boolean {
 
 /** A value that this device remembers; what another tab makes of it is seen here. What does not fit its schema is as if it were not there. */
 export function stored<Schema extends z.ZodType>(key: string, schema: Schema, first: z.output<Schema>): Ref<z.output<Schema>> {
+  if (import.meta.env.SSR) return ref(readText(itRemembers(key) ?? '', schema) ?? first) as Ref<z.output<Schema>>;
   return useStorage<z.output<Schema>>(key, first, undefined, {
     writeDefaults: false,
     onError: () => undefined,

@@ -10,7 +10,7 @@ export const useTheme = defineStore('theme', () => {
   const prefersDark = usePreferredDark();
   const shown = computed(() => (chosen.value === 'system' ? (prefersDark.value ? 'dark' : 'light') : chosen.value));
   watchEffect(() => {
-    document.documentElement.dataset.theme = shown.value;
+    if (!import.meta.env.SSR) document.documentElement.dataset.theme = shown.value;
   });
   return { chosen, shown };
 });

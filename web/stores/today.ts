@@ -1,9 +1,12 @@
 import { TodayChange, todayChanged, TodayItems, TodayPage, type TodayItem } from '@banter/contract';
 import { tryOnScopeDispose, useEventListener, useEventSource, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { hasComeAlong } from '../api/came-along.ts';
 import { failureSentence } from '../api/failure.ts';
 import { send } from '../api/request.ts';
 import { useConnection } from './connection.ts';
+import { loadFirst } from './load-first.ts';
+import { onLook } from './looked-at.ts';
 import { useOffline } from './offline.ts';
 import { useWearing } from './wearing.ts';
 
@@ -24,7 +27,8 @@ export function useToday() {
   const sentence = ref('');
   let wait = FIRST_WAIT_MS;
   const { data, event, error, status, open, close } = useEventSource('/api/today', ['today', 'changed'] as const);
-  const live = computed(() => status.value === 'OPEN');
+  /** Until it has broken once, it is on its way. */
+  const live = computed(() => status.value === 'OPEN' || (status.value === 'CONNECTING' && error.value === null));
   const later = useTimeoutFn(open, () => wait, { immediate: false });
 
   watch(data, (text) => {
@@ -117,8 +121,10 @@ export function useToday() {
       }
     }
   }
+  // What came with the page is there before the stream has begun.
+  if (hasComeAlong('/api/today')) loadFirst(() => '/api/today', once);
   // A page that was put away may have lost its stream without a word.
-  useEventListener(document, 'visibilitychange', () => !document.hidden && !live.value && open());
+  onLook((isSeen) => isSeen && !live.value && open());
   useEventListener('online', open);
   return { page, items, goesOn: computed(() => next.value !== null), fetching, more, state, sentence, live, again: open };
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The field log: a session as it happens. Phone first, one tap a thing, kept on the phone at once, with or without a connection. */
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, onServerPrefetch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ClockAsk from '../parts/ClockAsk.vue';
 import LoadFrame from '../parts/LoadFrame.vue';
@@ -18,6 +18,7 @@ const may = useMay();
 const route = useRoute();
 const router = useRouter();
 onMounted(() => void log.open());
+onServerPrefetch(log.open);
 
 const open = computed(() => log.sessions.find(({ sessionId }) => sessionId === log.rootOf(String(route.query.session ?? ''))) ?? null);
 const enter = (sessionId: string | null) => void router.replace({ path: '/field', query: sessionId ? { session: sessionId } : {} });

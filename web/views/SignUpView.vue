@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { defaultNavigator } from '@vueuse/core';
 import { SignUp } from '@banter/contract';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -10,7 +11,7 @@ import { anObject, useDraft } from '../stores/draft.ts';
 
 const session = useSession();
 const router = useRouter();
-const american = /^en-US|^en-LR|^my/.test(navigator.language);
+const american = /^en-US|^en-LR|^my/.test(defaultNavigator?.language ?? '');
 type Entry = Omit<SignUp, 'password'>;
 const { draft: form, discard } = useDraft('sign-up', anObject<Entry>(), (): Entry => ({
   kennelName: '',

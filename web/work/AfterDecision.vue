@@ -9,9 +9,11 @@ let painted = false;
  * there would else be nothing to read for as long as all of it takes. From then on it comes with the decision.
  */
 import { onMounted, ref } from 'vue';
+import { hasFirstPicture } from '../first-picture/in-the-page.ts';
 
 // A page that nobody looks at paints nothing that could be waited for.
-const drawn = ref(painted || document.hidden);
+// The first picture has all of it, and so has the screen that takes its place.
+const drawn = ref(painted || import.meta.env.SSR || hasFirstPicture() || document.hidden);
 function draw() {
   painted = true;
   drawn.value = true;

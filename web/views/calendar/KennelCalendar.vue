@@ -2,7 +2,7 @@
 /** The calendar once it is here: the weeks at a glance, the days of one of them as strips, and what is chosen. */
 import { HANDS_AT_ONCE, type CalendarPage, type Kennel } from '@banter/contract';
 import { isHardFault, timeOfDay, type PlacedSession } from '@banter/core';
-import { useEventListener, useSwipe } from '@vueuse/core';
+import { defaultDocument, useEventListener, useSwipe } from '@vueuse/core';
 import { DateTime } from 'luxon';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import { useNow } from '../../stores/now.ts';
@@ -179,7 +179,7 @@ async function dropped(id: string) {
   if (board.trial.value?.held !== id) return;
   if (board.cannot.value.length === 0 && board.trial.value.stuck.length === 0) await board.keepTrial();
 }
-useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+useEventListener(defaultDocument, 'keydown', (event: KeyboardEvent) => {
   if (event.key === 'Escape' && board.trial.value?.held) board.giveUp();
   const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
   if (typing || !(event.ctrlKey || event.metaKey)) return;

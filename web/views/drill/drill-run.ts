@@ -11,8 +11,9 @@ import {
   type Pressure,
   type SceneJudgement,
 } from '@banter/core';
-import { useEventListener, useRafFn } from '@vueuse/core';
+import { useRafFn } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
+import { onLook } from '../../stores/looked-at.ts';
 
 export type DrillSetting = { seed: number; pace: DrillPace; ways: CorrectionWays; count: number };
 /** A hand that holds on past a scene's end is let go for it after so long, ms. */
@@ -90,8 +91,8 @@ export function useDrillRun(setting: DrillSetting, rules: HouseRules) {
     frames.resume();
   }
   // Nobody can answer what they do not see: the scene begins anew when the page is looked at again.
-  useEventListener(document, 'visibilitychange', () => {
-    if (document.hidden && state.value === 'running') {
+  onLook((isSeen) => {
+    if (!isSeen && state.value === 'running') {
       state.value = 'paused';
       frames.pause();
       holding.value = null;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Bridges: programs that may tell what this kennel’s devices do. A key is made here, shown once, and taken back at any time. */
+import { defaultWindow } from '@vueuse/core';
 import { Bridge, BridgesPage, type BridgeFacts } from '@banter/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -35,7 +36,7 @@ async function takeBack(bridge: Bridge) {
   const { id, version, lastSeenAt: _seen, ...facts } = bridge;
   if (await keeping.keep(`/api/bridges/${id}`, Bridge, { ...facts, revokedAt: new Date().toISOString() }, version)) await load();
 }
-const origin = location.origin;
+const origin = defaultWindow?.location.origin ?? '';
 </script>
 
 <template>

@@ -1,0 +1,29 @@
+import { z } from './plain-words.ts';
+
+/** What of a device its pages are drawn by, and the server cannot know: it goes with whatever it asks for, as a cookie of this name. */
+export const DEVICE_COOKIE = 'banter.device';
+/** What it remembers of this, by the names under which it does. */
+export const DRAWN_BY = ['banter.theme', 'banter.units'] as const;
+const LONGEST = 200;
+export const DeviceLook = z.object({
+  /** How wide its window is, px. */
+  widthPx: z.number().int().min(200).max(20_000),
+  remembers: z.partialRecord(z.enum(DRAWN_BY), z.string().max(LONGEST)),
+});
+export type DeviceLook = z.infer<typeof DeviceLook>;
+
+/** A picture of a screen to be drawn: its address, the answers to what it asks for as they were sent, and the device it is for. */
+export type FirstPictureAsked = { path: string; answers: Readonly<Record<string, string>>; device: DeviceLook };
+
+/**
+ * A screen as text of a page, what it is called, whether it is the one that was asked for and open to all, and whether it is light or dark
+ * where the device has chosen; the files of the source that drew it, and what it asked for and was not given.
+ */
+export type FirstPictureDrawn = {
+  html: string;
+  title: string;
+  isOpen: boolean;
+  theme: 'light' | 'dark' | null;
+  modules: readonly string[];
+  missing: readonly string[];
+};
