@@ -33,10 +33,13 @@ const SCREENS: readonly (readonly [name: string, path: (dog: string) => string])
 
 type Seen = { lcp: number; shift: number; slowest: number; worst: string };
 async function seen(page: Page): Promise<Seen> {
-  // Nothing is on its way, and since something was painted nothing else has been for half a second.
+  // Nothing is on its way, the screen has taken the place of its picture, and since something was painted nothing else has been for half a second.
   await page.waitForLoadState('networkidle');
   await page.waitForFunction(() => {
-    const { seen, paintedAt } = globalThis as never as { seen: Seen; paintedAt: number };
+    const all = globalThis as never as { seen: Seen; paintedAt: number };
+    // A screen that takes the place of its picture paints, too.
+    if (document.getElementById('first-picture')) all.paintedAt = performance.now();
+    const { seen, paintedAt } = all;
     return seen.lcp > 0 && performance.now() - paintedAt > 500;
   });
   for (let press = 0; press < 4; press += 1) await page.keyboard.press('Tab');

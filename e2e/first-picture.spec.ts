@@ -38,6 +38,8 @@ for (const [name, how] of [
       const there = lines(await screen.locator('main').innerText()).filter((line) => !OF_THE_DEVICE.test(line));
       expect([path, ...shown]).toEqual([path, ...there]);
       expect(shown.length).toBeGreaterThan(1);
+      // Whose screen it is stands over it by name.
+      await expect(picture.getByRole('banner').getByText('Dog', { exact: true })).toHaveCount(0);
     }
     await Promise.all([plain.close(), whole.close()]);
   });

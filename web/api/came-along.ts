@@ -1,5 +1,7 @@
+import { knowsAllChanges } from './changing.ts';
+
 /** For so long an answer that came with the page is what a screen would be told now, ms since the page was asked for. */
-const FRESH_MS = 30_000;
+const FRESH_MS = 15_000;
 /** The part of the page that holds them, by what was asked. */
 export const CAME_ALONG_ID = 'came-along';
 
@@ -13,6 +15,7 @@ function read(): Map<string, unknown> {
   try {
     const there = document.getElementById(CAME_ALONG_ID);
     there?.remove();
+    if (!knowsAllChanges()) return new Map();
     return new Map(Object.entries(JSON.parse(there?.textContent ?? '{}') as Answers));
   } catch {
     return new Map();
@@ -36,7 +39,7 @@ export function cameAlong(path: string): unknown {
   return answer;
 }
 
-/** What was answered to somebody else, or to nobody, is not for whoever signs in. */
+/** None of it is what a screen would be told now. */
 export const forgetCameAlong = (): void => void (answers = new Map());
 
 /** Gives the next picture its answers; where it is drawn, one at a time. */

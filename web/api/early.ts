@@ -1,4 +1,4 @@
-import { hasComeAlong } from './came-along.ts';
+import { forgetCameAlong, hasComeAlong } from './came-along.ts';
 
 /** For so long what was asked early is what a screen would be told now; ms. */
 const FRESH_MS = 5_000;
@@ -14,8 +14,11 @@ export function askEarly(path: string): void {
   asked.set(path, { at: performance.now(), answer });
 }
 
-/** What was asked for as somebody else, or as nobody, is not for whoever signs in. */
-export const forgetEarly = (): void => asked.clear();
+/** What was asked for before something changed, or as somebody else, is not what a screen would be told now; nor is what came with the page. */
+export function forgetEarly(): void {
+  asked.clear();
+  forgetCameAlong();
+}
 
 /** The answer that was asked for early, once and while it is fresh; null: it has to be asked for. */
 export function askedEarly(path: string): Promise<Response> | null {

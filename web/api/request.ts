@@ -1,6 +1,7 @@
 import { Problem, type z } from '@banter/contract';
 import { cameAlong } from './came-along.ts';
-import { askedEarly } from './early.ts';
+import { changing } from './changing.ts';
+import { askedEarly, forgetEarly } from './early.ts';
 import { RequestFailure } from './failure.ts';
 
 const PATIENCE_MS = 15_000;
@@ -32,6 +33,8 @@ export async function send<Schema extends z.ZodType>(
   body?: unknown,
   version?: number | null,
 ): Promise<z.output<Schema>> {
+  // What was answered before a change does not know of it.
+  if (method !== 'GET') forgetEarly();
   const along = method === 'GET' ? cameAlong(path) : undefined;
   if (along !== undefined && answer !== null) {
     const parsed = answer.safeParse(along);
@@ -41,13 +44,15 @@ export async function send<Schema extends z.ZodType>(
   if (import.meta.env.SSR) return new Promise(() => {});
   let response: Response;
   const photo = body instanceof Blob ? body : null;
+  const patienceMs = photo ? PHOTO_PATIENCE_MS : PATIENCE_MS;
+  const changed = method === 'GET' ? null : changing(patienceMs);
   try {
     const early = method === 'GET' ? askedEarly(path) : null;
     response = await (early ??
       fetch(path, {
         method,
         credentials: 'same-origin',
-        signal: AbortSignal.timeout(photo ? PHOTO_PATIENCE_MS : PATIENCE_MS),
+        signal: AbortSignal.timeout(patienceMs),
         headers: {
           ...(body === undefined ? {} : { 'Content-Type': photo ? photo.type : 'application/json' }),
           ...(version === undefined || version === null ? {} : { 'If-Match': `"${version}"` }),
@@ -56,6 +61,8 @@ export async function send<Schema extends z.ZodType>(
       }));
   } catch {
     throw new RequestFailure(null);
+  } finally {
+    changed?.();
   }
   if (!response.ok) throw await problemOf(response);
   if (answer === null) return undefined as z.output<Schema>;

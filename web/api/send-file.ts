@@ -1,9 +1,15 @@
 import { Problem, type z } from '@banter/contract';
+import { changing } from './changing.ts';
 import { RequestFailure } from './failure.ts';
+
+/** A whole kennel may be on its way this long. */
+const PATIENCE_MS = 300_000;
 
 /** Sends a file as it is, telling how much of it has gone. Throws a RequestFailure, and nothing else; `stop` breaks it off. */
 export function sendFile<Schema extends z.ZodType>(path: string, file: Blob, answer: Schema, progress: (share: number) => void) {
   const request = new XMLHttpRequest();
+  const changed = changing(PATIENCE_MS);
+  request.onloadend = changed;
   const done = new Promise<z.output<Schema>>((resolve, reject) => {
     request.open('POST', path);
     request.setRequestHeader('Content-Type', 'application/octet-stream');

@@ -2,7 +2,7 @@
 /** The name or, on a phone, the dog; the screens; find, alerts, and what can be switched on the spot: units, light and dark, the way out. */
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue';
 import { ChevronLeft, CircleUserRound, Search } from '@lucide/vue';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed, defineAsyncComponent, onServerPrefetch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useDrawings } from '../stores/drawings.ts';
 import { useKeys, useScreenKeys } from '../stores/keys.ts';
@@ -22,6 +22,8 @@ const props = defineProps<{ dogId: string | null }>();
 const session = useSession();
 const finding = useFinding();
 const dogHere = useDogHere();
+// In a picture it stands before the screen that knows the dog: it is drawn a moment after it.
+onServerPrefetch(() => (props.dogId ? new Promise<void>((done) => setTimeout(done)) : undefined));
 const dogName = computed(() => (props.dogId ? (dogHere.of(props.dogId)?.dog.name ?? 'Dog') : ''));
 const units = useUnits();
 const theme = useTheme();

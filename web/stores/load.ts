@@ -42,21 +42,26 @@ export function useLoad<Schema extends z.ZodType>(
 
   // What was on its way when a screen asked is not in its answer: it asks once more when that has arrived.
   let onItsWay: readonly string[] = [];
-  watch(
-    () => outbox.entries,
-    (entries) => {
-      if (onItsWay.length === 0) return;
-      const standing = new Map(entries.map(({ id, status }) => [id, status]));
-      if (onItsWay.some((id) => isOnItsWay(standing.get(id)))) return;
-      const hasArrived = onItsWay.some((id) => standing.get(id) === 'kept');
-      onItsWay = [];
-      if (hasArrived) void load();
-    },
-  );
+  /** Whether it asked before the outbox was open: what lies in it then was on its way. */
+  let askedBefore = false;
+  const onTheWay = () => outbox.entries.flatMap(({ id, status }) => (isOnItsWay(status) ? [id] : []));
+  watch([() => outbox.entries, () => outbox.box], ([entries, box]) => {
+    if (askedBefore && box !== null) {
+      askedBefore = false;
+      onItsWay = onTheWay();
+    }
+    if (onItsWay.length === 0) return;
+    const standing = new Map(entries.map(({ id, status }) => [id, status]));
+    if (onItsWay.some((id) => isOnItsWay(standing.get(id)))) return;
+    const hasArrived = onItsWay.some((id) => standing.get(id) === 'kept');
+    onItsWay = [];
+    if (hasArrived) void load();
+  });
 
   let latest = 0;
   async function load(): Promise<void> {
-    onItsWay = outbox.entries.flatMap(({ id, status }) => (isOnItsWay(status) ? [id] : []));
+    onItsWay = onTheWay();
+    askedBefore = outbox.box === null;
     // An answer that comes after a later one is old by then.
     latest += 1;
     const own = latest;

@@ -1,7 +1,6 @@
 import { Doorstep, Me, type Join, type Kennel, type Role, type SignIn, type SignUp } from '@banter/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { forgetCameAlong } from '../api/came-along.ts';
 import { forgetEarly } from '../api/early.ts';
 import { RequestFailure } from '../api/failure.ts';
 import { send } from '../api/request.ts';
@@ -35,12 +34,8 @@ export const useSession = defineStore('session', () => {
       throw failure;
     }
   }
-  const forget = () => {
-    forgetEarly();
-    forgetCameAlong();
-  };
   const entered = (now: Me) => {
-    forget();
+    forgetEarly();
     known.value = true;
     waitingRole.value = null;
     me.value = now;
@@ -61,7 +56,7 @@ export const useSession = defineStore('session', () => {
     signInToDemo: async () => entered(await send('POST', '/api/sign-in/demo', Me)),
     async signOut() {
       await send('POST', '/api/sign-out', null);
-      forget();
+      forgetEarly();
       me.value = null;
     },
     changed(kennel: Kennel) {
