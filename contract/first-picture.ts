@@ -1,5 +1,9 @@
 import { z } from './plain-words.ts';
 
+/** The part of a page that holds its first picture, and the part that holds the answers it was drawn with, by what was asked. */
+export const FIRST_PICTURE_ID = 'first-picture';
+export const CAME_ALONG_ID = 'came-along';
+
 /** What of a device its pages are drawn by, and the server cannot know: it goes with whatever it asks for, as a cookie of this name. */
 export const DEVICE_COOKIE = 'banter.device';
 /** What it remembers of this, by the names under which it does. */

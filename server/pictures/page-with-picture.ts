@@ -1,4 +1,4 @@
-import { DEVICE_COOKIE, DeviceLook, sentAheadAt, type FirstPictureDrawn, type SentAheadFile } from '@banter/contract';
+import { CAME_ALONG_ID, DEVICE_COOKIE, DeviceLook, FIRST_PICTURE_ID, sentAheadAt, type FirstPictureDrawn, type SentAheadFile } from '@banter/contract';
 import { parseCookie } from 'cookie';
 import type { Request } from 'express';
 import { existsSync, readFileSync } from 'node:fs';
@@ -70,8 +70,8 @@ function withPicture(
     .replace(
       '<div id="app"></div>',
       () =>
-        `<div id="first-picture" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div><div id="app"></div>` +
-        `<script type="application/json" id="came-along">{${asData(came.join(','))}}</script>`,
+        `<div id="${FIRST_PICTURE_ID}" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div><div id="app"></div>` +
+        `<script type="application/json" id="${CAME_ALONG_ID}">{${asData(came.join(','))}}</script>`,
     );
   return { html, files: scripts.map((file) => file.slice(1)) };
 }

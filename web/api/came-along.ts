@@ -1,9 +1,8 @@
+import { CAME_ALONG_ID } from '@banter/contract';
 import { knowsAllChanges } from './changing.ts';
 
 /** For so long an answer that came with the page is what a screen would be told now, ms since the page was asked for. */
 const FRESH_MS = 15_000;
-/** The part of the page that holds them, by what was asked. */
-export const CAME_ALONG_ID = 'came-along';
 
 type Answers = Readonly<Record<string, unknown>>;
 let answers: Map<string, unknown> | null = null;

@@ -1,6 +1,6 @@
-/** The part of the page that holds the first picture: what its screen shows, drawn by the server, until the screen itself is there. */
-export const FIRST_PICTURE_ID = 'first-picture';
+import { FIRST_PICTURE_ID } from '@banter/contract';
 
+/** What the screen shows, drawn by the server, until the screen itself is there. */
 const picture = (): HTMLElement | null => (import.meta.env.SSR ? null : document.getElementById(FIRST_PICTURE_ID));
 
 /** Whether the page came with one, and still shows it. */
