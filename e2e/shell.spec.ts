@@ -192,11 +192,13 @@ test('a page comes with what its screen needs for whoever is signed in, and noth
   const named = [...link.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
   expect(named).toContain(`/api${path}`);
   expect(named.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
-  // With its picture the answers are on the page already.
-  const pictured = (await page.request.get(path, { headers: { accept: 'text/html' } })).headers().link!;
-  const files = [...pictured.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
-  expect(files.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
-  expect(files.filter((address) => address.startsWith('/api/'))).toEqual([]);
+  // With its picture the answers are on the page already, and what it is made of comes once that is painted.
+  const pictured = await page.request.get(path, { headers: { accept: 'text/html' } });
+  const painted = [...pictured.headers().link!.matchAll(/<([^>]+)>; rel=(\w+)/g)].map(([, address]) => address!);
+  expect(painted.filter((address) => !/\.(css|woff2)$/.test(address))).toEqual([]);
+  const scripts = /data-scripts="([^"]*)"/.exec(await pictured.text())![1]!.split(' ');
+  expect(scripts.some((address) => address.startsWith('/assets/ChooseView-'))).toBe(true);
+  const files = [...painted, ...scripts];
   for (const address of [...named, ...files]) expect([address, (await page.request.get(address)).status()]).toEqual([address, 200]);
 
   await withoutPicture(page);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { dayOf, dayStart, nightSpans, timeOn } from '../index.ts';
+import { dayOf, dayStart, dayStartOf, nightSpans, timeOn } from '../index.ts';
 
 const HOUR = 3_600_000;
 
@@ -30,6 +30,18 @@ describe('days that are remembered', () => {
         const plain = DateTime.fromMillis(at, { zone: where });
         expect([where, at, dayOf(at, where)]).toEqual([where, at, plain.toISODate()]);
         expect([where, at, dayStart(at, where)]).toEqual([where, at, plain.startOf('day').toMillis()]);
+      }),
+      { numRuns: 3000 },
+    );
+  });
+
+  it('have the times of a date library', () => {
+    fc.assert(
+      fc.property(instant, fc.integer({ min: 0, max: 1439 }), zone, (at, minutes, where) => {
+        const day = DateTime.fromMillis(at, { zone: where }).toISODate()!;
+        const plain = DateTime.fromISO(day, { zone: where }).set({ hour: Math.floor(minutes / 60), minute: minutes % 60 });
+        expect([where, day, minutes, timeOn(day, minutes, where)]).toEqual([where, day, minutes, plain.toMillis()]);
+        expect([where, day, dayStartOf(day, where)]).toEqual([where, day, plain.startOf('day').toMillis()]);
       }),
       { numRuns: 3000 },
     );

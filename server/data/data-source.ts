@@ -34,6 +34,8 @@ export function makeDataSource(url: string, patience: Patience | null = null): D
     charset: 'utf8mb4_unicode_ci',
     connectTimeout: 5000,
     poolSize: 10,
+    // Where a statement was asked for is in what TypeORM throws: the driver need not note it for each.
+    extra: { trace: false },
     synchronize: false,
     entities: [KennelEntity, SessionEntity, DeedEntity, FieldSessionEntity, PressEntity, ...KEPT_TABLES],
     migrations,

@@ -54,6 +54,12 @@ function leaveNodeThatIsOut(connection: PoolConnection): void {
   }) as typeof connection.query;
 }
 
+/** The driver would look for its own promises anew for each statement, through everything that stands round `require`. */
+function keepPromises(connection: PoolConnection): void {
+  const promises = connection.promise();
+  connection.promise = () => promises;
+}
+
 /** What the database itself goes by on each connection: it gives up a statement or a wait for a lock before whoever waits for it does. */
 const limitsOf = (statementMs: number) =>
   `SET SESSION innodb_lock_wait_timeout = ${seconds(statementMs * 0.7)}, max_statement_time = ${seconds(statementMs * 0.9)}`;
@@ -67,6 +73,7 @@ export function patientDriver({ statementMs, connectionMs }: Patience): typeof m
       pool.on('connection', (connection: PoolConnection) => {
         giveUpSilence(connection, statementMs);
         leaveNodeThatIsOut(connection);
+        keepPromises(connection);
         connection.query(limitsOf(statementMs), () => {});
       });
       const getConnection = pool.getConnection.bind(pool) as Pool['getConnection'];

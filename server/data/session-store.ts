@@ -3,6 +3,7 @@ import type { Role } from '@banter/contract';
 import session, { type SessionData } from 'express-session';
 import { In, LessThan, MoreThan, type DataSource } from 'typeorm';
 import { doneAgain } from './done-again.ts';
+import { readRows } from './read-rows.ts';
 import { SessionEntity, type SessionRow } from './entities/session.ts';
 import { DAY_MS } from '@banter/core';
 
@@ -30,21 +31,23 @@ export class SessionStore extends session.Store {
   }
 
   override get(id: string, done: (error: unknown, data?: SessionData | null) => void): void {
-    doneAgain(() => this.rows.findOneBy({ idHash: hashOf(id) })).then((row) => {
-      done(null, row && row.expiresAt.getTime() > Date.now() && !isOver(row.data) ? (row.data as unknown as SessionData) : null);
+    doneAgain(() => readRows(this.rows.manager, SessionEntity, { idHash: hashOf(id) })).then(([row]) => {
+      if (!row || row.expiresAt.getTime() <= Date.now() || isOver(row.data)) return done(null, null);
+      done(null, { ...(row.data as unknown as SessionData), keptUntil: row.expiresAt.getTime() });
     }, done);
   }
 
   override set(id: string, data: SessionData, done: (error?: unknown) => void = () => {}): void {
     const expiresAt = new Date(Date.now() + SESSION_MS);
-    const row = { idHash: hashOf(id), kennelId: data.kennelId ?? null, personId: data.personId ?? null, data: data as unknown as object, expiresAt };
+    const row = { idHash: hashOf(id), kennelId: data.kennelId ?? null, personId: data.personId ?? null, data: { ...data, keptUntil: undefined }, expiresAt };
     doneAgain(() => this.rows.upsert(row, ['idHash'])).then(() => done(), done);
   }
 
-  override touch(id: string, _data: SessionData, done: (error?: unknown) => void = () => {}): void {
+  override touch(id: string, { keptUntil = 0 }: SessionData, done: (error?: unknown) => void = () => {}): void {
     // Once a day is enough to keep a used session alive; a write per request is not needed for that.
     const expiresAt = new Date(Date.now() + SESSION_MS);
     const renewBefore = new Date(expiresAt.getTime() - DAY_MS);
+    if (keptUntil >= renewBefore.getTime()) return done();
     // One that could not be kept alive now is by its next use.
     doneAgain(() => this.rows.update({ idHash: hashOf(id), expiresAt: LessThan(renewBefore) }, { expiresAt })).then(
       () => done(),
@@ -81,5 +84,7 @@ declare module 'express-session' {
     /** When and from what kind of device somebody signed in. */
     enteredAt: string;
     device: string;
+    /** Until when it stays in the table as it was read, ms since 1970. */
+    keptUntil?: number;
   }
 }

@@ -73,10 +73,8 @@ export function pages({ dir, cookieName, pictures, log }: PagesOptions): Router 
         (error: unknown) => void log.warn({ error, path: request.path }, 'a page came without its picture'),
       );
       if (drawn) {
-        // The open pages do without what only screens of who is signed in share.
-        const files = new Set([...(drawn.isIn ? sentAheadAt(ahead, request.path).files : []), ...drawn.files]);
         response.set({
-          Link: linkHeader({ files: [...files], asks: [] }, ahead.fonts),
+          Link: linkHeader({ files: drawn.styles, asks: [] }, ahead.fonts),
           'Cache-Control': 'no-store',
           Vary: 'Cookie, User-Agent, Sec-CH-UA-Mobile',
         });

@@ -15,8 +15,8 @@ export function readBuiltPage(dir: string): BuiltPage | null {
     : null;
 }
 
-/** `files`: what draws what the picture shows; `isIn`: whether it is somebody's who is signed in. */
-export type PageWithPicture = { html: string; cookies: readonly string[]; files: readonly string[]; isIn: boolean };
+/** `styles`: what its picture is painted by. */
+export type PageWithPicture = { html: string; cookies: readonly string[]; styles: string[] };
 
 /** How wide a window is thought to be, px: of a phone, and of any other. */
 const WIDTHS = { phone: 390, desk: 1280 } as const;
@@ -52,28 +52,29 @@ const AFTER_PICTURE = '/after-picture.js';
 const asData = (text: string): string => text.replaceAll('<', '\\u003c');
 const asAttribute = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
 
-/** The page as it was built, with a picture on it and the answers that it was drawn with. */
+/** The page as it was built, with a picture on it, the answers that it was drawn with, and the scripts that come once it is painted. */
 function withPicture(
   { page, filesOf }: BuiltPage,
   drawn: FirstPictureDrawn,
-  answers: Readonly<Record<string, string>>,
-): Pick<PageWithPicture, 'html' | 'files'> {
-  const files = [...new Set(drawn.modules.flatMap((id) => filesOf[id] ?? []))];
+  { answers, files: ahead }: { answers: Readonly<Record<string, string>>; files: readonly string[] },
+): Pick<PageWithPicture, 'html' | 'styles'> {
+  const files = [...new Set([...ahead.map((file) => `/${file}`), ...drawn.modules.flatMap((id) => filesOf[id] ?? [])])];
   const scripts = files.filter((file) => file.endsWith('.js') && !IS_WORKER.test(file));
-  const styles = files.filter((file) => file.endsWith('.css') && !page.includes(file)).map((file) => `<link rel="stylesheet" crossorigin href="${file}">`);
+  const styles = files.filter((file) => file.endsWith('.css'));
+  const more = styles.filter((file) => !page.includes(file)).map((file) => `<link rel="stylesheet" crossorigin href="${file}">`);
   const came = Object.entries(answers).map(([path, text]) => `${JSON.stringify(path)}:${text}`);
   const html = page
     .replace('<html lang="en"', (begins) => (drawn.theme ? `${begins} data-theme="${drawn.theme}"` : begins))
     .replace(/<title>[^<]*<\/title>/, () => `<title>${asAttribute(drawn.title)}</title>`)
     .replace(BEGINS, (_, file: string) => `<script type="module" crossorigin src="${AFTER_PICTURE}" data-begins="${file}"></script>`)
-    .replace('</head>', () => `${styles.join('')}</head>`)
+    .replace('</head>', () => `${more.join('')}</head>`)
     .replace(
       '<div id="app"></div>',
       () =>
         `<div id="${FIRST_PICTURE_ID}" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div><div id="app"></div>` +
         `<script type="application/json" id="${CAME_ALONG_ID}">{${asData(came.join(','))}}</script>`,
     );
-  return { html, files: scripts.map((file) => file.slice(1)) };
+  return { html, styles: styles.map((file) => file.slice(1)) };
 }
 
 /**
@@ -97,15 +98,16 @@ export async function pageWithPicture(
     return told.every(({ status }) => status === 200);
   }
 
-  const { asks } = sentAheadAt(ahead, request.path);
+  const { asks, files } = sentAheadAt(ahead, request.path);
   if (!(await ask(mayBeIn ? asks : [DOORSTEP]))) return null;
   const isIn = (JSON.parse(answers[DOORSTEP]!) as { me: unknown }).me !== null;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const drawn = await pictures.draw({ path: request.originalUrl, answers, device });
     // Whoever came by a link on another site is sent without their sign-in (RFC 6265bis, SameSite): the page itself finds out who is there.
-    if (!isIn) return drawn.isOpen ? { ...withPicture(built, drawn, {}), cookies, isIn } : null;
+    // The open pages do without what only screens of whoever is signed in share.
+    if (!isIn) return drawn.isOpen ? { ...withPicture(built, drawn, { answers: {}, files: [] }), cookies } : null;
     const missing = drawn.missing.filter((path) => IS_ASKED.test(path) && answers[path] === undefined);
-    if (missing.length === 0) return { ...withPicture(built, drawn, answers), cookies, isIn };
+    if (missing.length === 0) return { ...withPicture(built, drawn, { answers, files }), cookies };
     if (!(await ask(missing))) return null;
   }
   return null;

@@ -80,7 +80,7 @@ export class KennelScope {
   async kennel(): Promise<KennelRow | null> {
     const [row = null] = await this.once(
       () => 'kennel',
-      async () => [await this.manager.findOneBy(KennelEntity, { id: this.kennelId })],
+      () => readRows(this.manager, KennelEntity, { id: this.kennelId }),
     );
     return row;
   }

@@ -2,7 +2,7 @@
 /** Big keys for readings on a phone, with the eighths where the kennel speaks inches; they type into the reading that has the cursor. */
 import { useUnits } from '../stores/units.ts';
 
-const props = defineProps<{ field: HTMLInputElement }>();
+const props = defineProps<{ field: HTMLInputElement | null }>();
 const units = useUnits();
 const KEYS = ['1', '2', '3', '4', '5', '.', '6', '7', '8', '9', '0'] as const;
 const EIGHTHS = [
@@ -16,11 +16,13 @@ const EIGHTHS = [
 ] as const;
 function put(text: string) {
   const { field } = props;
+  if (!field) return;
   field.value = text;
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
-const type = (key: string) => put(props.field.value + key);
-const withEighth = (eighth: string) => put(`${/^\d+/.exec(props.field.value)?.[0] ?? ''} ${eighth}`.trim());
+const typed = () => props.field?.value ?? '';
+const type = (key: string) => put(typed() + key);
+const withEighth = (eighth: string) => put(`${/^\d+/.exec(typed())?.[0] ?? ''} ${eighth}`.trim());
 </script>
 
 <template>
@@ -40,7 +42,7 @@ const withEighth = (eighth: string) => put(`${/^\d+/.exec(props.field.value)?.[0
     </div>
     <div class="grid grid-cols-6 gap-1.5">
       <button v-for="key in KEYS" :key="key" type="button" class="press press-plain min-h-12 p-0 text-xl" @click="type(key)">{{ key }}</button>
-      <button type="button" class="press press-plain min-h-12 p-0 text-xl" aria-label="Delete last character" @click="put(field.value.trim().slice(0, -1))">
+      <button type="button" class="press press-plain min-h-12 p-0 text-xl" aria-label="Delete last character" @click="put(typed().trim().slice(0, -1))">
         ⌫
       </button>
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Over every screen of a dog: who it is, and the places of the work with it; the screens of the place where one is stand open. */
-import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onServerPrefetch, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { dogFacts } from '../parts/dog-facts.ts';
 import { useScreenKeys } from '../stores/keys.ts';
@@ -19,6 +19,8 @@ const units = useUnits();
 const phone = useNarrower('sm');
 const bar = useDogHere();
 const wearing = useWearing();
+// In the first picture, too.
+onServerPrefetch(wearing.look);
 const here = computed(() => bar.of(props.dogId));
 const facts = computed(() => (here.value ? dogFacts(here.value.dog, here.value.kennel.timeZone, units.weight) : []));
 const on = computed(() => wearing.on(props.dogId));

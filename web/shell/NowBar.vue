@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is on a dog now, at the foot of a phone on every screen: which collar, where and since when; what is done to it in one tap, and undone in one. */
-import { computed, ref } from 'vue';
+import { computed, onServerPrefetch, ref } from 'vue';
 import SaidBar from '../parts/SaidBar.vue';
 import { useTell } from '../stores/tell.ts';
 import { useWearing } from '../stores/wearing.ts';
@@ -11,6 +11,8 @@ import { useNowWords } from './now-words.ts';
 
 const props = defineProps<{ dogId: string | null }>();
 const wearing = useWearing();
+// In the first picture, too.
+onServerPrefetch(wearing.look);
 const telling = useTell(wearing.look);
 const acts = useNowActs(telling);
 const words = useNowWords();
@@ -24,7 +26,7 @@ const first = computed(() => shown.value[0] ?? null);
 </script>
 
 <template>
-  <div v-if="first || telling.said.value || telling.fault.value" role="region" aria-label="On now" class="relative border-t border-line bg-raised">
+  <div v-if="first || telling.said.value || telling.fault.value" role="region" aria-label="On now" class="now-bar relative border-t border-line bg-raised">
     <div class="px-2"><SaidBar :telling="telling" /></div>
     <NowList v-if="open || acts.asking.value" class="border-b border-line" :shown="open ? shown.slice(1) : []" :acts="acts" />
     <div v-if="first" class="flex h-[52px] items-stretch pl-3">

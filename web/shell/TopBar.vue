@@ -13,7 +13,7 @@ import { useNarrower } from '../stores/widths.ts';
 import BanterMark from '../parts/BanterMark.vue';
 import { useDogHere } from './dog-here.ts';
 import { useFinding } from './finding.ts';
-import { useWasIdle } from './idle.ts';
+import { useIdleTurn } from './idle.ts';
 import { MORE_SCREENS, SCREENS } from './screens.ts';
 
 const AlertsButton = defineAsyncComponent(() => import('./AlertsButton.vue'));
@@ -32,7 +32,8 @@ const drawings = useDrawings();
 const router = useRouter();
 // What a phone has no room for is not made there.
 const phone = useNarrower('sm');
-const wasIdle = useWasIdle();
+const nowTurn = useIdleTurn();
+const alertsTurn = useIdleTurn();
 
 const themes = [
   { value: 'system', label: 'As the system' },
@@ -109,8 +110,8 @@ useScreenKeys('Everywhere', [
           <Search aria-hidden="true" :size="20" />
           <kbd class="hidden rounded border border-line px-1.5 font-sans text-sm text-soft lg:inline" aria-hidden="true">/</kbd>
         </button>
-        <NowButton v-if="session.me && wasIdle && !phone" />
-        <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me && wasIdle" /></div>
+        <NowButton v-if="session.me && nowTurn && !phone" />
+        <div class="flex min-w-12 justify-center"><AlertsButton v-if="session.me && alertsTurn" /></div>
         <button
           v-if="session.me && !phone"
           type="button"

@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core';
-import { nextTick, ref, type Ref } from 'vue';
+import { computed, nextTick, ref, type Ref } from 'vue';
 import { useUnits } from './units.ts';
 import { useNarrower } from './widths.ts';
 
@@ -19,6 +19,7 @@ export function useReadingFields(form: Ref<HTMLElement | null>, { onLast }: { on
   const units = useUnits();
   const phone = useNarrower('sm');
   const active = ref<HTMLInputElement | null>(null);
+  const hasBegun = ref(false);
   const fields = () => [...(form.value?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
   const siteOf = (field: HTMLElement) => field.closest('fieldset');
   const put = (field: HTMLInputElement, text: string) => {
@@ -62,12 +63,15 @@ export function useReadingFields(form: Ref<HTMLElement | null>, { onLast }: { on
     phone,
     /** The field that has the cursor, or had it last. */
     active,
+    /** Whether the keys of a phone stand on a screen that begins with a reading: from its first picture on. */
+    keysStand: computed(() => phone.value && (active.value !== null || !hasBegun.value)),
     goOn,
     /** Puts the cursor into the first empty reading. */
     begin: () => {
       const first = fields().find(({ value }) => value.trim() === '') ?? null;
       first?.focus({ preventScroll: true });
       active.value = first;
+      hasBegun.value = true;
     },
   };
 }

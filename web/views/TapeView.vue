@@ -246,7 +246,7 @@ async function keep() {
   <LoadFrame v-else :state="state" :sentence="sentence" thing="dog" @again="load">
     <DogHeader :dog="data!.dog" :girths="girths" :fits="fits" :kennel="kennel" />
     <form ref="form" novalidate @submit.prevent="keep">
-      <WorkScreen drawing="The neck as taped" :style="{ '--beside-drawing': pad ? '42.5rem' : '36rem' }">
+      <WorkScreen drawing="The neck as taped" :style="{ '--beside-drawing': fields.keysStand.value ? '42.5rem' : '36rem' }">
         <template #decision>
           <h1>{{ headline }}</h1>
           <p class="mt-0.5 text-soft">
@@ -367,14 +367,16 @@ async function keep() {
         </WorkLeaves>
         <template #action>
           <ActionBar>
-            <ReadingPad v-if="pad" :field="pad" />
+            <ReadingPad v-if="fields.keysStand.value" :field="pad" />
             <SaveBar
               :keeping="keeping"
               :label="correctsId ? 'Save correction' : 'Save and size'"
               :disabled="ready.length === 0 || unread.length > 0 || coatUnsure || weightUnsure"
               @newer="load"
             >
-              <button v-if="pad" type="button" class="press press-plain shrink-0" @pointerdown.prevent @click="fields.goOn(pad)">Next</button>
+              <button v-if="fields.keysStand.value" type="button" class="press press-plain shrink-0" @pointerdown.prevent @click="pad && fields.goOn(pad)">
+                Next
+              </button>
               <RouterLink v-else :to="`/dogs/${dogId}`" class="press press-quiet max-sm:hidden">Cancel</RouterLink>
               <span v-if="ready.length === 0" class="text-soft max-sm:hidden">One reading can be saved; three are better.</span>
               <span v-else-if="unread.length > 0 || coatUnsure || weightUnsure" class="font-semibold text-stop">One reading cannot be read yet.</span>

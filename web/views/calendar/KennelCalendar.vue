@@ -52,7 +52,9 @@ const only = ref(props.dogId);
 const minute = computed(() => board.around.value.notBefore.minute);
 const shorts = computed(() => tagNames(props.page.dogs.map(({ name }) => name)));
 const handName = (id: string) => props.page.people.find((person) => person.id === id)?.name ?? '';
-const dayTitle = (index: number) => DateTime.fromISO(board.days.value[index]!).toFormat('ccc d LLL');
+/** Said of every session: each day is put into words once. */
+const dayTitles = computed(() => board.days.value.map((one) => DateTime.fromISO(one).toFormat('ccc d LLL')));
+const dayTitle = (index: number) => dayTitles.value[index]!;
 const isPast = (one: PlacedSession) =>
   one.day < todayIndex.value || (one.day === todayIndex.value && one.from + one.minutes <= minute.value && !board.trial.value?.changed.has(one.id));
 
