@@ -4,7 +4,7 @@
  * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
  * own reads take by themselves on the large one, and which long tables any of them reads whole. Then a batch of a hundred happenings of one session,
  * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; and twenty screens on Today while
- * twenty happenings a second arrive.
+ * twenty happenings a second arrive. With `stay` behind it, it does none of that and serves the large kennel, for bench:paint.
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
@@ -20,9 +20,11 @@ import { makeApp } from '../server/app.ts';
 import { CalculationPool } from '../server/calculations/calculation-pool.ts';
 import { makeDataSource, migrate } from '../server/data/data-source.ts';
 import { seedDemo } from '../server/demo/seed-demo.ts';
+import { FirstPictures } from '../server/pictures/first-pictures.ts';
 import { timesOfBoth } from './measure.ts';
 
-const COPIES = Number(process.argv[2] ?? 42);
+const stays = process.argv.includes('stay');
+const COPIES = Number(process.argv[2]) || 42;
 const PRESSES = Math.round((1_000_000 * COPIES) / 42);
 const RUNS = 12;
 
@@ -33,6 +35,9 @@ await dataSource.initialize();
 await migrate(database.url);
 await seedDemo(dataSource, new Date());
 const calculations = new CalculationPool();
+const root = join(import.meta.dirname, '..');
+const pictures = stays ? new FirstPictures(join(root, 'build', 'draw-first-picture.js')) : undefined;
+await pictures?.begin();
 const app = makeApp({
   dataSource,
   calculations,
@@ -41,11 +46,22 @@ const app = makeApp({
   version: '0',
   demo: true,
   drawHandover: () => Promise.resolve({ neck: null, side: null, letter: null, clock: null }),
-  pagesDir: join(import.meta.dirname, '..', 'dist'),
+  pagesDir: join(root, 'dist'),
+  pictures,
 });
 const server = createServer(app).listen(0, '127.0.0.1');
 await new Promise((resolve) => server.once('listening', resolve));
 const { port } = server.address() as AddressInfo;
+
+async function end() {
+  server.closeAllConnections();
+  server.close();
+  await pictures?.end();
+  await calculations.end();
+  await dataSource.destroy();
+  await database.stop();
+  rmSync(scratch, { recursive: true, force: true });
+}
 
 type Answer = { status: number; headers: IncomingHttpHeaders; wire: Buffer };
 /** One request as a browser sends it. The body is read whole; it is not unpacked, which is the reader's work. */
@@ -148,6 +164,13 @@ try {
   console.log(
     `${sums!.dogs} dogs, ${Number(sums!.presses).toLocaleString('en')} presses; medians and 95th percentiles of ${RUNS} requests one after another, in turns\n`,
   );
+
+  if (stays) {
+    console.log(`BANTER_URL=http://127.0.0.1:${port} BANTER_COOKIE='${own}' npm run bench:paint\nCtrl-C ends it.`);
+    await new Promise((resolve) => process.once('SIGINT', resolve).once('SIGTERM', resolve));
+    await end();
+    process.exit();
+  }
 
   const today = new Date().toISOString().slice(0, 10);
   const bramble = ((await dataSource.query("SELECT id FROM dogs WHERE name = 'Bramble'")) as { id: string }[])[0]!.id;
@@ -326,10 +349,5 @@ try {
   );
   for (const one of listeners) one.destroy();
 } finally {
-  server.closeAllConnections();
-  server.close();
-  await calculations.end();
-  await dataSource.destroy();
-  await database.stop();
-  rmSync(scratch, { recursive: true, force: true });
+  await end();
 }

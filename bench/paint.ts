@@ -1,7 +1,7 @@
 /**
  * How soon each main screen is there and whether it stays where it was: the largest paint, how far things shift and the longest answer
  * to a press of Tab, on a phone's width with a processor slowed four times: on a device that has never seen Banter, and on one that had it
- * open before, as a trainer's has. Of a Banter that runs at BANTER_URL with its demo kennel; medians of three. The first row is a page of one line
+ * open before, as a trainer's has. Of a Banter that runs at BANTER_URL, with its demo kennel or with that of whoever is signed in by BANTER_COOKIE; medians of three. The first row is a page of one line
  * that nothing is asked of the database for: what the browser and this machine take by themselves.
  */
 import { chromium, devices, type Page } from '@playwright/test';
@@ -51,7 +51,10 @@ async function seen(page: Page): Promise<Seen> {
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
 const doorstep = await browser.newContext();
-await doorstep.request.post(`${base}/api/sign-in/demo`);
+// Of the kennel of whoever is signed in by this, else of the demo.
+const [name, value] = (process.env.BANTER_COOKIE ?? '').split('=');
+if (name && value) await doorstep.addCookies([{ name, value, url: base }]);
+else await doorstep.request.post(`${base}/api/sign-in/demo`);
 const dogs = ((await (await doorstep.request.get(`${base}/api/dogs?search=bramble`)).json()) as { rows: { id: string }[] }).rows;
 const state = await doorstep.storageState();
 await doorstep.close();
