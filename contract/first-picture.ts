@@ -20,14 +20,18 @@ export type DeviceLook = z.infer<typeof DeviceLook>;
 export type FirstPictureAsked = { path: string; answers: Readonly<Record<string, string>>; device: DeviceLook };
 
 /**
- * A screen as text of a page, what it is called, whether it is the one that was asked for and open to all, and whether it is light or dark
- * where the device has chosen; the files of the source that drew it, and what it asked for and was not given.
+ * A screen as text of a page, and whether it is the one that was asked for and open to all; the files of the source that drew it, and what it asked
+ * for and was not given.
  */
 export type FirstPictureDrawn = {
   html: string;
-  title: string;
   isOpen: boolean;
-  theme: 'light' | 'dark' | null;
   modules: readonly string[];
   missing: readonly string[];
 };
+
+/** Whether a device has chosen light or dark; null where it goes by its system, or says something else. */
+export function themeOf({ remembers }: DeviceLook): 'light' | 'dark' | null {
+  const chosen = remembers['banter.theme'];
+  return chosen === '"light"' ? 'light' : chosen === '"dark"' ? 'dark' : null;
+}

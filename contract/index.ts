@@ -4,7 +4,16 @@ export { fieldErrors, Problem, PROBLEMS, type FieldError, type ProblemCode } fro
 export { RuleOverrides } from './rules.ts';
 export { CALCULATIONS, calculationOf, type CalculationName } from './calc/calculations.ts';
 export { computeFits, FitDog, FitsAnswer, FitsRequest, fittingDogOf, MOST_DOGS, MOST_PAIRS } from './calc/fits.ts';
-export { CAME_ALONG_ID, DEVICE_COOKIE, DeviceLook, DRAWN_BY, FIRST_PICTURE_ID, type FirstPictureAsked, type FirstPictureDrawn } from './first-picture.ts';
+export {
+  CAME_ALONG_ID,
+  DEVICE_COOKIE,
+  DeviceLook,
+  DRAWN_BY,
+  FIRST_PICTURE_ID,
+  themeOf,
+  type FirstPictureAsked,
+  type FirstPictureDrawn,
+} from './first-picture.ts';
 export { asksAt, sentAheadAt, SentAheadFile, type SentAhead } from './sent-ahead.ts';
 export { ENDPOINTS } from './endpoints/endpoints.ts';
 export type { Endpoint } from './endpoints/endpoint.ts';

@@ -11,6 +11,9 @@ export type Address = {
   asks?: readonly string[];
 };
 
+/** What the page of a screen is called, in a list of pages. */
+export const pageTitle = (title: string): string => (title === 'Banter' ? title : `${title} · Banter`);
+
 /** What every screen of somebody who is signed in asks for. */
 export const ASKED_EVERYWHERE = { whoIsThere: '/api/doorstep', whatIsWorn: '/api/wearing' } as const;
 

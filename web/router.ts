@@ -1,13 +1,13 @@
 import { spelled } from '@banter/core';
 import { createRouter, START_LOCATION, type RouteLocation, type Router, type RouterHistory } from 'vue-router';
-import { ASKED_EVERYWHERE } from './addresses.ts';
+import { ASKED_EVERYWHERE, pageTitle } from './addresses.ts';
 import { askEarly } from './api/early.ts';
 import { routes } from './routes.ts';
 import { useUnits } from './stores/units.ts';
 import { useSession } from './stores/session.ts';
 
 /** What an open screen is called in the browser's own bar. */
-export const titleOf = ({ meta }: RouteLocation): string => (meta.title === 'Banter' ? 'Banter' : `${spelled(String(meta.title), useUnits().length)} · Banter`);
+const titleOf = ({ meta }: RouteLocation): string => pageTitle(spelled(String(meta.title), useUnits().length));
 
 /** The way from screen to screen. */
 export function makeRouter(history: RouterHistory): Router {

@@ -1,7 +1,7 @@
 import type { SentAheadFile } from '@banter/contract';
 import type { Plugin, Rolldown } from 'vite';
 import { createRouterMatcher } from 'vue-router';
-import { ADDRESSES, ASKED_EVERYWHERE } from './addresses.ts';
+import { ADDRESSES, ASKED_EVERYWHERE, pageTitle } from './addresses.ts';
 
 /** What text is set in, but for what few languages need. */
 const FONTS = /-latin-wght-normal-[\w-]+\.woff2$/;
@@ -35,10 +35,16 @@ export const sentAhead = (): Plugin => ({
       {},
     );
     const screens = getRoutes().map(({ record, re, keys }) => {
-      const { view, asks = [] } = ADDRESSES.find((address) => address.name === record.name)!;
+      const { view, title, asks = [] } = ADDRESSES.find((address) => address.name === record.name)!;
       const drawn = chunks.find(({ moduleIds }) => moduleIds.some((id) => id.endsWith(`/views/${view}.vue`)));
       if (!drawn) return this.error(`No file of script draws ${view}.`);
-      return { matches: re.source, names: keys.map((key) => key.name), files: beside(withImports(drawn.fileName), [first, shared]), asks: [...asks] };
+      return {
+        matches: re.source,
+        names: keys.map((key) => key.name),
+        files: beside(withImports(drawn.fileName), [first, shared]),
+        asks: [...asks],
+        title: pageTitle(title),
+      };
     });
     // In the order in which they are needed: what is named first comes first.
     const fonts = Object.keys(bundle).filter((name) => FONTS.test(name));

@@ -15,7 +15,9 @@ beforeAll(async () => {
   writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js'), 'let b = 1;');
   writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js.br'), brotliCompressSync('let b = 1;'));
   const everywhere = { files: ['assets/shared-a_b-1.js', 'assets/all.css'], asks: ['/api/doorstep'] };
-  const screens = [{ matches: '^\\/dogs\\/([^/]+?)\\/neck\\/?$', names: ['id'], files: ['assets/neck.js'], asks: ['/api/dogs/:id/neck'] }];
+  const screens = [
+    { matches: '^\\/dogs\\/([^/]+?)\\/neck\\/?$', names: ['id'], files: ['assets/neck.js'], asks: ['/api/dogs/:id/neck'], title: 'Neck · Banter' },
+  ];
   writeFileSync(join(pagesDir, 'sent-ahead.json'), JSON.stringify({ fonts: [], everywhere, screens }));
   banter = await openBanter({ pagesDir, hosts: ['banter.kennel.example'] });
 });

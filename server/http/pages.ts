@@ -5,7 +5,7 @@ import express, { Router, type Request } from 'express';
 import staticOrSmall from 'express-static-gzip';
 import type { Logger } from 'pino';
 import type { DrawsPictures } from '../pictures/first-pictures.ts';
-import { pageWithPicture, readBuiltPage } from '../pictures/page-with-picture.ts';
+import { openPage, readBuiltPage } from '../pictures/page-with-picture.ts';
 import { isSolver, SOLVER_POLICY } from './guards.ts';
 
 const YEAR_MS = 365 * 24 * 60 * 60 * 1000;
@@ -67,22 +67,25 @@ export function pages({ dir, cookieName, pictures, log }: PagesOptions): Router 
       next();
       return;
     }
-    const mayBeIn = request.headers.cookie?.includes(`${cookieName}=`) === true;
     if (ahead && built && pictures && isOpened(request)) {
-      const drawn = await pageWithPicture(request, { built, ahead, pictures, mayBeIn }).catch(
-        (error: unknown) => void log.warn({ error, path: request.path }, 'a page came without its picture'),
+      const opened = await openPage(request, { built, ahead, pictures, log }).catch(
+        (error: unknown) => void log.warn({ error, path: request.path }, 'nobody said who opens a page'),
       );
-      if (drawn) {
+      if (opened) {
         response.set({
-          Link: linkHeader({ files: drawn.styles, asks: [] }, ahead.fonts),
+          Link: linkHeader({ files: [], asks: [] }, ahead.fonts),
           'Cache-Control': 'no-store',
           Vary: 'Cookie, User-Agent, Sec-CH-UA-Mobile',
         });
-        for (const cookie of drawn.cookies) response.append('Set-Cookie', cookie);
-        response.type('html').send(drawn.html);
+        for (const cookie of opened.cookies) response.append('Set-Cookie', cookie);
+        response.type('html').write(opened.head);
+        // What packs an answer would keep it until there is more.
+        response.flush();
+        response.end(await opened.rest());
         return;
       }
     }
+    const mayBeIn = request.headers.cookie?.includes(`${cookieName}=`) === true;
     if (ahead && mayBeIn) response.set('Link', linkHeader(sentAheadAt(ahead, request.path)));
     response.set({ 'Cache-Control': 'no-cache', Vary: 'Cookie' }).sendFile(page);
   });

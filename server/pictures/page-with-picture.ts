@@ -1,22 +1,30 @@
-import { CAME_ALONG_ID, DEVICE_COOKIE, DeviceLook, FIRST_PICTURE_ID, sentAheadAt, type FirstPictureDrawn, type SentAheadFile } from '@banter/contract';
+import { CAME_ALONG_ID, DEVICE_COOKIE, DeviceLook, FIRST_PICTURE_ID, sentAheadAt, themeOf, type FirstPictureDrawn, type SentAheadFile } from '@banter/contract';
 import { parseCookie } from 'cookie';
 import type { Request } from 'express';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Logger } from 'pino';
 import { askItself } from './ask-itself.ts';
 import { DOORSTEP, type DrawsPictures } from './first-pictures.ts';
 
-/** What the build tells of the pages that a picture needs: the page itself, and which files draw which part of the source. */
-export type BuiltPage = { page: string; filesOf: Readonly<Record<string, readonly string[]>> };
+/** The page as it was built, in parts: up to what it shows, the script it begins with, what follows; and which files draw which part of the source. */
+export type BuiltPage = { head: string; begins: string; foot: string; filesOf: Readonly<Record<string, readonly string[]>> };
+
+/** The script that a page begins with. */
+const BEGINS = /<script type="module" crossorigin src="([^"]+)"><\/script>/;
+const SHOWN = '<div id="app"></div>';
+
 export function readBuiltPage(dir: string): BuiltPage | null {
   const [page, manifest] = [join(dir, 'index.html'), join(dir, '.vite', 'ssr-manifest.json')];
-  return existsSync(page) && existsSync(manifest)
-    ? { page: readFileSync(page, 'utf8'), filesOf: JSON.parse(readFileSync(manifest, 'utf8')) as BuiltPage['filesOf'] }
-    : null;
+  if (!existsSync(page) || !existsSync(manifest)) return null;
+  const [before, foot] = readFileSync(page, 'utf8').split(SHOWN);
+  const begins = BEGINS.exec(before!)?.[1];
+  if (foot === undefined || begins === undefined) return null;
+  return { head: before!.replace(BEGINS, ''), begins, foot, filesOf: JSON.parse(readFileSync(manifest, 'utf8')) as BuiltPage['filesOf'] };
 }
 
-/** `styles`: what its picture is painted by. */
-export type PageWithPicture = { html: string; cookies: readonly string[]; styles: string[] };
+/** `head`: what is sent at once, while the rest is put together; `cookies`: of the answer that tells who is there. */
+export type OpenedPage = { head: string; cookies: readonly string[]; rest: () => Promise<string> };
 
 /** How wide a window is thought to be, px: of a phone, and of any other. */
 const WIDTHS = { phone: 390, desk: 1280 } as const;
@@ -44,71 +52,82 @@ const MOST_ROUNDS = 3;
 /** Where what a screen asks for lies, and nothing else. */
 const IS_ASKED = /^\/api\/[\w/-]+(\?[\w=&%.,:+-]*)?$/;
 
-/** The script that a page begins with, and what begins it once the picture has been painted. */
-const BEGINS = /<script type="module" crossorigin src="([^"]+)"><\/script>/;
+/** What begins a page once its picture has been painted. */
 const AFTER_PICTURE = '/after-picture.js';
 
 /** A text that stands in a page as data: no script can end there, or begin. */
 const asData = (text: string): string => text.replaceAll('<', '\\u003c');
 const asAttribute = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
 
-/** The page as it was built, with a picture on it, the answers that it was drawn with, and the scripts that come once it is painted. */
-function withPicture(
-  { page, filesOf }: BuiltPage,
-  drawn: FirstPictureDrawn,
-  { answers, files: ahead }: { answers: Readonly<Record<string, string>>; files: readonly string[] },
-): Pick<PageWithPicture, 'html' | 'styles'> {
+const headOf = ({ head }: BuiltPage, { title, theme }: { title: string; theme: string | null }): string =>
+  head
+    .replace('<html lang="en"', (begins) => (theme ? `${begins} data-theme="${theme}"` : begins))
+    .replace(/<title>[^<]*<\/title>/, () => `<title>${asAttribute(title)}</title>`);
+
+/** A page without a picture draws and asks by itself. */
+const withoutPicture = ({ begins, foot }: BuiltPage): string => `${SHOWN}<script type="module" crossorigin src="${begins}"></script>${foot}`;
+
+/** What a page shows: its picture, the answers that it was drawn with, and the scripts that come once it is painted. */
+function withPicture({ head, begins, foot, filesOf }: BuiltPage, { drawn, answers, files: ahead }: Pictured): string {
   const files = [...new Set([...ahead.map((file) => `/${file}`), ...drawn.modules.flatMap((id) => filesOf[id] ?? [])])];
   const scripts = files.filter((file) => file.endsWith('.js') && !IS_WORKER.test(file));
-  const styles = files.filter((file) => file.endsWith('.css'));
-  const more = styles.filter((file) => !page.includes(file)).map((file) => `<link rel="stylesheet" crossorigin href="${file}">`);
+  const styles = files.filter((file) => file.endsWith('.css') && !head.includes(file)).map((file) => `<link rel="stylesheet" crossorigin href="${file}">`);
   const came = Object.entries(answers).map(([path, text]) => `${JSON.stringify(path)}:${text}`);
-  const html = page
-    .replace('<html lang="en"', (begins) => (drawn.theme ? `${begins} data-theme="${drawn.theme}"` : begins))
-    .replace(/<title>[^<]*<\/title>/, () => `<title>${asAttribute(drawn.title)}</title>`)
-    .replace(BEGINS, (_, file: string) => `<script type="module" crossorigin src="${AFTER_PICTURE}" data-begins="${file}"></script>`)
-    .replace('</head>', () => `${more.join('')}</head>`)
-    .replace(
-      '<div id="app"></div>',
-      () =>
-        `<div id="${FIRST_PICTURE_ID}" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div><div id="app"></div>` +
-        `<script type="application/json" id="${CAME_ALONG_ID}">{${asData(came.join(','))}}</script>`,
-    );
-  return { html, styles: styles.map((file) => file.slice(1)) };
+  return (
+    styles.join('') +
+    `<div id="${FIRST_PICTURE_ID}" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div>${SHOWN}` +
+    `<script type="application/json" id="${CAME_ALONG_ID}">{${asData(came.join(','))}}</script>` +
+    `<script type="module" crossorigin src="${AFTER_PICTURE}" data-begins="${begins}"></script>${foot}`
+  );
 }
 
-/**
- * A page with what its screen shows already drawn on it, and the answers it was drawn with, for whoever asks for it; null when that cannot be had:
- * then the page comes as it is, and draws and asks by itself.
- */
-export async function pageWithPicture(
-  request: Request,
-  { built, ahead, pictures, mayBeIn }: { built: BuiltPage; ahead: SentAheadFile; pictures: DrawsPictures; mayBeIn: boolean },
-): Promise<PageWithPicture | null> {
+/** A picture, what it was drawn with, and the files that every screen of whoever is signed in and this one need. */
+type Pictured = { drawn: FirstPictureDrawn; answers: Readonly<Record<string, string>>; files: readonly string[] };
+
+export type PagesAsked = { built: BuiltPage; ahead: SentAheadFile; pictures: DrawsPictures; log: Logger };
+
+/** The picture of a screen for whoever asks for it; null when that cannot be had. */
+async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who: string): Promise<Pictured | null> {
   const device = deviceOf(request);
-  const answers: Record<string, string> = {};
-  const cookies: string[] = [];
+  const answers: Record<string, string> = { [DOORSTEP]: who };
+  const isIn = (JSON.parse(who) as { me: unknown }).me !== null;
   /** Whether all of it was answered. */
   async function ask(paths: readonly string[]): Promise<boolean> {
     const told = await Promise.all(paths.map(async (path) => ({ path, ...(await askItself(request, path, ANSWER_MS)) })));
-    for (const { path, text, cookies: set } of told) {
-      answers[path] = text;
-      cookies.push(...set);
-    }
+    for (const { path, text } of told) answers[path] = text;
     return told.every(({ status }) => status === 200);
   }
-
   const { asks, files } = sentAheadAt(ahead, request.path);
-  if (!(await ask(mayBeIn ? asks : [DOORSTEP]))) return null;
-  const isIn = (JSON.parse(answers[DOORSTEP]!) as { me: unknown }).me !== null;
+  if (isIn && !(await ask(asks.filter((path) => path !== DOORSTEP)))) return null;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const drawn = await pictures.draw({ path: request.originalUrl, answers, device });
-    // Whoever came by a link on another site is sent without their sign-in (RFC 6265bis, SameSite): the page itself finds out who is there.
-    // The open pages do without what only screens of whoever is signed in share.
-    if (!isIn) return drawn.isOpen ? { ...withPicture(built, drawn, { answers: {}, files: [] }), cookies } : null;
+    // Whoever came by a link on another site is sent without their sign-in (RFC 6265bis, SameSite): the page itself finds out who is there. The open
+    // pages do without what only screens of whoever is signed in share.
+    if (!isIn) return drawn.isOpen ? { drawn, answers: {}, files: [] } : null;
     const missing = drawn.missing.filter((path) => IS_ASKED.test(path) && answers[path] === undefined);
-    if (missing.length === 0) return { ...withPicture(built, drawn, { answers, files }), cookies };
+    if (missing.length === 0) return { drawn, answers, files };
     if (!(await ask(missing))) return null;
   }
   return null;
+}
+
+/**
+ * A page for whoever opens it in a window, begun with what does not depend on what it shows, so that a browser has made itself ready for it by the
+ * time that the rest comes: what its screen shows, already drawn, and the answers it was drawn with; where that cannot be had, the page that draws and
+ * asks by itself. Null when it cannot even be told who is there.
+ */
+export async function openPage(request: Request, asked: PagesAsked): Promise<OpenedPage | null> {
+  const who = await askItself(request, DOORSTEP, ANSWER_MS);
+  if (who.status !== 200) return null;
+  const { built, ahead, log } = asked;
+  return {
+    head: headOf(built, { title: sentAheadAt(ahead, request.path).title, theme: themeOf(deviceOf(request)) }),
+    cookies: who.cookies,
+    rest: async () => {
+      const pictured = await pictureOf(request, asked, who.text).catch(
+        (error: unknown) => void log.warn({ error, path: request.path }, 'a page came without its picture'),
+      );
+      return pictured ? withPicture(built, pictured) : withoutPicture(built);
+    },
+  };
 }

@@ -5,8 +5,6 @@ import { createMemoryHistory } from 'vue-router';
 import { renderToString, type SSRContext } from 'vue/server-renderer';
 import { drawWith } from '../api/came-along.ts';
 import { makeApp } from '../make-app.ts';
-import { titleOf } from '../router.ts';
-import { useTheme } from '../stores/theme.ts';
 import { drawFor } from './device.ts';
 
 /** What answers nothing before the screen itself is there: it is seen, and not pressed or typed into. Text has no such signs: it is escaped. */
@@ -27,14 +25,10 @@ export default async function drawFirstPicture({ path, answers, device }: FirstP
   const context: SSRContext = {};
   const html = await renderToString(app, context);
   const shown = router.currentRoute.value;
-  const title = titleOf(shown);
-  const { chosen } = useTheme();
   disposePinia(pinia);
   return {
     html: html.replaceAll(PRESSED, '<$1 inert').replaceAll(TYPED_INTO, '<$1 inert readonly'),
-    title,
     isOpen: shown.meta.open === true && shown.fullPath === path,
-    theme: chosen === 'system' ? null : chosen,
     modules: [...((context.modules ?? new Set()) as Set<string>)],
     missing: [...missing()],
   };
