@@ -77,3 +77,38 @@ test('the screen takes the place of its picture at once: nothing jumps, nobody w
   expect(await slow.evaluate(() => (globalThis as never as { moved: number }).moved)).toBeLessThan(0.02);
   await context.close();
 });
+
+test('the screen takes the place of its picture in one moment, with all its parts', async ({ page, browser }) => {
+  const dogId = await dressedDog(page, 'Bracken');
+  const context = await browser.newContext({
+    ...PHONE,
+    viewport: { width: 390, height: 844 },
+    storageState: await page.context().storageState(),
+    serviceWorkers: 'block',
+  });
+  const phone = await context.newPage();
+  await phone.addInitScript(() => {
+    const seen: string[] = [];
+    (globalThis as never as { seen: string[] }).seen = seen;
+    let hadPicture = false;
+    /** What each frame after the picture shows of the screen: its name, the dog's places, the drawings, the foot. */
+    const look = () => {
+      const [app, picture] = [document.getElementById('app'), document.getElementById('first-picture')];
+      hadPicture ||= picture !== null;
+      if (hadPicture && !picture)
+        seen.push(['h1', '[aria-label="This dog’s screens"]', 'main svg', '.phone-foot nav'].map((part) => app!.querySelectorAll(part).length).join(' '));
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  for (const place of ['/tape', '/check', '/neck'])
+    // On a busy machine a page may come without it.
+    await expect(async () => {
+      await phone.goto(`/dogs/${dogId}${place}`, { waitUntil: 'networkidle' });
+      await expect(phone.locator('#first-picture')).toHaveCount(0);
+      const seen = await phone.evaluate(() => (globalThis as never as { seen: string[] }).seen);
+      expect([place, ...new Set(seen)]).toEqual([place, seen.at(-1)]);
+      expect(seen.at(-1)).not.toMatch(/\b0\b/);
+    }).toPass();
+  await context.close();
+});
