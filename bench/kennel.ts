@@ -166,7 +166,7 @@ try {
   );
 
   if (stays) {
-    console.log(`BANTER_URL=http://127.0.0.1:${port} BANTER_COOKIE='${own}' npm run bench:paint\nCtrl-C ends it.`);
+    console.log(`BANTER_URL=http://127.0.0.1:${port} BANTER_COOKIE='${own.split(';')[0]}' npm run bench:paint\nCtrl-C ends it.`);
     await new Promise((resolve) => process.once('SIGINT', resolve).once('SIGTERM', resolve));
     await end();
     process.exit();
