@@ -1,8 +1,9 @@
 /**
  * How soon each main screen is there and whether it stays where it was: the largest paint, how far things shift and the longest answer
  * to a press of Tab, on a phone's width with a processor slowed four times: on a device that has never seen Banter, and on one that had it
- * open before, as a trainer's has. Of a Banter that runs at BANTER_URL, with its demo kennel or with that of whoever is signed in by BANTER_COOKIE; medians of three. The first row is a page of one line
- * that nothing is asked of the database for: what the browser and this machine take by themselves.
+ * open before, as a trainer's has. Of a Banter that runs at BANTER_URL, with its demo kennel or with that of whoever is signed in by
+ * BANTER_COOKIE; medians of three. The first row is a page of one line, for which the server asks only whether its database is there: what
+ * the browser and this machine take by themselves.
  */
 import { chromium, devices, type Page } from '@playwright/test';
 
