@@ -18,12 +18,11 @@ export const sentAhead = (): Plugin => ({
   generateBundle(_options, bundle) {
     const chunks = Object.values(bundle).filter((file): file is Rolldown.OutputChunk => file.type === 'chunk');
     const named = (name: string) => chunks.find(({ fileName }) => fileName === name);
-    /** A file, what it imports, and their styles. */
+    /** A file and what it imports. */
     const withImports = (file: string, into = new Set<string>()): Set<string> => {
       const chunk = named(file);
       if (into.has(file) || !chunk) return into;
       into.add(file);
-      for (const style of chunk.viteMetadata?.importedCss ?? []) into.add(style);
       for (const next of chunk.imports) withImports(next, into);
       return into;
     };

@@ -52,6 +52,8 @@ export default defineConfig({
     ssrManifest: true,
     target: 'es2022',
     assetsInlineLimit: 0,
+    // The few styles of one screen alone come with all others, in the head of the page: none is asked for once the picture has come.
+    cssCodeSplit: false,
     modulePreload: { polyfill: false },
     rolldownOptions: {
       output: {

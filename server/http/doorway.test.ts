@@ -14,7 +14,7 @@ beforeAll(async () => {
   writeFileSync(join(pagesDir, 'assets', 'index-abc.js'), 'let a = 1;');
   writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js'), 'let b = 1;');
   writeFileSync(join(pagesDir, 'assets', 'shared-a_b-1.js.br'), brotliCompressSync('let b = 1;'));
-  const everywhere = { files: ['assets/shared-a_b-1.js', 'assets/all.css'], asks: ['/api/doorstep'] };
+  const everywhere = { files: ['assets/shared-a_b-1.js'], asks: ['/api/doorstep'] };
   const screens = [
     { matches: '^\\/dogs\\/([^/]+?)\\/neck\\/?$', names: ['id'], files: ['assets/neck.js'], asks: ['/api/dogs/:id/neck'], title: 'Neck · Banter' },
   ];
@@ -67,7 +67,7 @@ describe('pages and what belongs to them', () => {
 
   it('what a screen needs is named with the page, for whoever is signed in; nobody else fetches what the open pages do without', async () => {
     const agent = await newKennel(banter.app);
-    const everywhere = '</assets/shared-a_b-1.js>; rel=modulepreload, </assets/all.css>; rel=preload; as=style; crossorigin';
+    const everywhere = '</assets/shared-a_b-1.js>; rel=modulepreload';
     const whoIsThere = '</api/doorstep>; rel=preload; as=fetch; crossorigin';
     expect((await agent.get('/dogs')).headers.link).toBe(`${everywhere}, ${whoIsThere}`);
     expect((await agent.get('/dogs/d-1/neck?part=skin')).headers.link).toBe(

@@ -22,7 +22,7 @@ function readSentAhead(dir: string): SentAheadFile | null {
  */
 const linkHeader = ({ files, asks }: SentAhead, fonts: readonly string[] = []): string =>
   [
-    ...files.map((name) => (name.endsWith('.css') ? `</${name}>; rel=preload; as=style; crossorigin` : `</${name}>; rel=modulepreload`)),
+    ...files.map((name) => `</${name}>; rel=modulepreload`),
     ...fonts.map((name) => `</${name}>; rel=preload; as=font; type=font/woff2; crossorigin`),
     ...asks.map((path) => `<${path}>; rel=preload; as=fetch; crossorigin`),
   ].join(', ');

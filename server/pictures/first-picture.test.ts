@@ -29,7 +29,7 @@ beforeAll(async () => {
   mkdirSync(join(pagesDir, '.vite'));
   writeFileSync(join(pagesDir, 'index.html'), PAGE);
   const manifest = {
-    'web/views/DogsView.vue': ['/assets/dogs.js', '/assets/dogs.css', '/assets/choose.worker-1.js'],
+    'web/views/DogsView.vue': ['/assets/dogs.js', '/assets/choose.worker-1.js'],
     'web/App.vue': ['/assets/index-abc.js', '/assets/index.css'],
   };
   writeFileSync(join(pagesDir, '.vite', 'ssr-manifest.json'), JSON.stringify(manifest));
@@ -83,7 +83,6 @@ describe('the first picture of a page', () => {
     expect(Object.keys(came).sort()).toEqual(['/api/dogs?list=here', '/api/doorstep', '/api/wearing']);
     expect(came['/api/dogs?list=here']).toEqual((await agent.get('/api/dogs?list=here')).body);
     expect(text).toContain('<script type="module" crossorigin src="/after-picture.js" data-begins="/assets/index-abc.js"></script>');
-    expect(text).toContain('<link rel="stylesheet" crossorigin href="/assets/dogs.css">');
     expect(/data-scripts="([^"]*)"/.exec(text)![1]!.split(' ').sort()).toEqual(['/assets/dogs.js', '/assets/index-abc.js']);
     // It is whoever's it is, and stays nowhere.
     expect(headers['cache-control']).toBe('no-store');

@@ -68,13 +68,11 @@ const headOf = ({ head }: BuiltPage, { title, theme }: { title: string; theme: s
 const withoutPicture = ({ begins, foot }: BuiltPage): string => `${SHOWN}<script type="module" crossorigin src="${begins}"></script>${foot}`;
 
 /** What a page shows: its picture, the answers that it was drawn with, and the scripts that come once it is painted. */
-function withPicture({ head, begins, foot, filesOf }: BuiltPage, { drawn, answers, files: ahead }: Pictured): string {
+function withPicture({ begins, foot, filesOf }: BuiltPage, { drawn, answers, files: ahead }: Pictured): string {
   const files = [...new Set([...ahead.map((file) => `/${file}`), ...drawn.modules.flatMap((id) => filesOf[id] ?? [])])];
   const scripts = files.filter((file) => file.endsWith('.js') && !IS_WORKER.test(file));
-  const styles = files.filter((file) => file.endsWith('.css') && !head.includes(file)).map((file) => `<link rel="stylesheet" crossorigin href="${file}">`);
   const came = Object.entries(answers).map(([path, text]) => `${JSON.stringify(path)}:${text}`);
   return (
-    styles.join('') +
     `<div id="${FIRST_PICTURE_ID}" aria-busy="true" data-scripts="${scripts.join(' ')}">${drawn.html}</div>${SHOWN}` +
     `<script type="application/json" id="${CAME_ALONG_ID}">{${asData(came.join(','))}}</script>` +
     `<script type="module" crossorigin src="${AFTER_PICTURE}" data-begins="${begins}"></script>${foot}`
