@@ -3,9 +3,10 @@
  * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
  * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
  * own reads take by themselves on the large one, and which long tables any of them reads whole. Then a batch of a hundred happenings of one session,
- * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; and twenty screens on Today while
+ * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; and sixty screens on Today while
  * twenty happenings a second arrive. With `stay` behind it, it does none of that and serves the large kennel, for bench:paint.
  */
+import { createHash, randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -84,6 +85,18 @@ function ask(method: string, path: string, { cookie = '', body }: { cookie?: str
 const plain = ({ headers, wire }: Answer) => (headers['content-encoding'] === 'gzip' ? gunzipSync(wire) : wire);
 const json = <Body>(answer: Answer): Body => JSON.parse(plain(answer).toString()) as Body;
 const cookieOf = ({ headers }: Answer) => (headers['set-cookie'] ?? []).map((one) => one.split(';')[0]).join('; ');
+
+/** Somebody more in the kennel, who joined by an invitation; answers what they sign in by. */
+async function colleague(by: string, name: string): Promise<string> {
+  const key = randomBytes(32).toString('hex');
+  const keyHash = createHash('sha256').update(key).digest('hex');
+  const invite = { name, role: 'lead', personId: null, keyHash, expiresAt: new Date(Date.now() + 3_600_000).toISOString(), revokedAt: null };
+  const invited = await ask('PUT', `/api/invites/${uuidv7()}`, { cookie: by, body: JSON.stringify(invite) });
+  if (invited.status !== 201) throw new Error(plain(invited).toString());
+  const joined = await ask('POST', '/api/join', { body: JSON.stringify({ key, name, email: `${name}@example.org`, password: 'a long password' }) });
+  if (joined.status !== 201) throw new Error(plain(joined).toString());
+  return cookieOf(joined);
+}
 
 /** The demo's file so many times over: every id is another in each copy, and people, dogs and collars are told apart by a number. */
 function manyTimesOver(file: string, copies: number): string {
@@ -297,17 +310,19 @@ try {
     `\na hundred happenings of a session: kept in ${batch[0].toFixed(0)} ms (p95 ${slow[0].toFixed(0)} ms); their rows bare, one by one ${batch[1].toFixed(0)} ms, at once ${few[1].toFixed(0)} ms`,
   );
 
-  // The most that one person may have open.
-  const LISTENERS = 20;
+  // The most that one person may have open, of each of three.
+  const EACH = 20;
+  const signedIn = [own, await colleague(own, 'second'), await colleague(own, 'third')];
+  const LISTENERS = EACH * signedIn.length;
   const SECONDS = 15;
   const A_SECOND = 20;
   let heard = 0;
   const listeners = await Promise.all(
     Array.from(
       { length: LISTENERS },
-      () =>
+      (_none, n) =>
         new Promise<ReturnType<typeof httpRequest>>((resolve, reject) => {
-          const headers = { cookie: own, accept: 'text/event-stream' };
+          const headers = { cookie: signedIn[n % signedIn.length], accept: 'text/event-stream' };
           const sent = httpRequest({ host: '127.0.0.1', port, path: '/api/today', headers, agent: false }, (response) => {
             response.on('data', (part: Buffer) => (heard += part.toString().split('event: changed').length - 1));
             response.on('error', () => {});
@@ -335,8 +350,8 @@ try {
   for (let n = 0; n < SECONDS * A_SECOND; n += 1) {
     const wait = began + (n * 1000) / A_SECOND - performance.now();
     if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));
-    // Most are taps of sessions; each second a collar is felt, which every Today hears of.
-    told.push(tellOne(n % A_SECOND === 0 ? { event: 'contact', collarId: device!.id, made: true } : { event: 'reward' }));
+    // Most are taps of sessions; each second a collar is felt, or not: every Today is looked through after each, once for all sixty.
+    told.push(tellOne(n % A_SECOND === 0 ? { event: 'contact', collarId: device!.id, made: n % (2 * A_SECOND) === 0 } : { event: 'reward' }));
     if (n % 10 === 0) {
       const begun = performance.now();
       lookedAt.push(ask('GET', '/api/dogs', { cookie: own }).then(() => performance.now() - begun));
