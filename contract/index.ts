@@ -155,7 +155,7 @@ export { ClassPage } from './kit-up/class-page.ts';
 export { classCase, pickList, type ClassCase, type ClassDog, type ClassMissing, type PickLine } from './kit-up/kit-up-case.ts';
 export { atLeast, needsRoleWords, Role, ROLE_WORDS, ROLES } from './people/roles.ts';
 export { neededRole, notInTheDemo } from './people/needed-role.ts';
-export { ADDRESSED_KINDS } from './records/addressed-kinds.ts';
+export { ADDRESSED_KINDS, referencesOf } from './records/addressed-kinds.ts';
 export { RECORD_KINDS, type RecordKindName } from './records/registry.ts';
 export { DEED_KINDS, DEED_WORDS, deedWords, type DeedKind } from './people/deed-words.ts';
 export { ACTS, Deed, DeedsAsked, DeedsPage } from './records/deed.ts';

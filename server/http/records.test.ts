@@ -41,6 +41,26 @@ describe('records by an id of their maker', () => {
     expect((await agent.get('/api/dog-cards')).body.rows).toHaveLength(1);
   });
 
+  it('refer to what this kennel has, new or changed: what is another’s is not there', async () => {
+    const stranger = await newKennel(banter.app);
+    const [place, dog, own] = [uuidv7(), uuidv7(), uuidv7()];
+    expect((await stranger.put(`/api/places/${place}`).send(somePlace)).status).toBe(201);
+    expect((await stranger.put(`/api/dogs/${dog}`).send(someDog)).status).toBe(201);
+    const { body } = await agent.put(`/api/dogs/${own}`).send(someDog);
+    const refused = async (path: string, sent: object, field: string, noun: string, version: number | null = null) => {
+      const put = agent.put(path);
+      const answer = await (version === null ? put : put.set('If-Match', `"${version}"`)).send(sent);
+      expect([answer.status, answer.body.errors]).toEqual([422, [{ path: field, message: `There is no such ${noun} in this kennel.` }]]);
+    };
+    await refused(`/api/dogs/${uuidv7()}`, { ...someDog, placeId: place }, 'placeId', 'place');
+    await refused(`/api/dogs/${own}`, { ...someDog, placeId: place }, 'placeId', 'place', body.version);
+    await refused(`/api/wants/${uuidv7()}`, { what: 'A longer line', dogId: dog, boughtAt: null }, 'dogId', 'dog');
+    const cap = { dogId: own, collarId: uuidv7(), cap: 30, note: 'Decided with the owner.', at: '2026-03-02T09:00:00.000Z' };
+    await refused(`/api/level-caps/${uuidv7()}`, cap, 'collarId', 'collar');
+    // Nothing of it was kept.
+    expect((await agent.get(`/api/dogs/${own}`)).body).toMatchObject({ placeId: null, version: 1 });
+  });
+
   it('are created once when the same request comes ten times at once', async () => {
     const ids = await fittedDog(agent);
     const id = uuidv7();

@@ -41,6 +41,11 @@ it('a made-up kind of record, one row of the registries, is kept once at its add
   expect((await lead.put(`/api/whistle-tests/${id}`).send({ ...sent(), turned: false })).body.code).toBe('already-recorded');
   expect((await lead.get(`/api/whistle-tests/${id}`)).body).toEqual(first.body);
   expect((await lead.put(`/api/whistle-tests/${uuidv7()}`).send({ ...sent(), turned: 'yes' })).status).toBe(422);
+  const strange = await newDog(await newKennel(banter.app, 'Elsewhere'));
+  expect((await lead.put(`/api/whistle-tests/${uuidv7()}`).send({ ...sent(), dogId: strange })).body).toMatchObject({
+    code: 'bad-input',
+    errors: [{ path: 'dogId', message: 'There is no such dog in this kennel.' }],
+  });
 });
 
 it('is nobody’s who is not signed in, no other kennel’s, and changed by whom its row says', async () => {

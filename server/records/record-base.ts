@@ -1,16 +1,35 @@
+import { referencesOf, type DeedKind } from '@banter/contract';
 import { isDeepStrictEqual } from 'node:util';
 import type { EntitySchema } from 'typeorm';
 import { changesOf, deedKindOf, deedLabel, writeDeed } from './deeds.ts';
-import { Failure } from '../services/failure.ts';
+import { badField, Failure } from '../services/failure.ts';
 import type { KennelScope } from '../services/kennel-scope.ts';
+import { tableOf } from './kept-kinds.ts';
 
 /** What came of a PUT: a new record, or one that was there. */
 export type Put<Answer> = { created: boolean; record: Answer };
 
-const DUPLICATE = 'ER_DUP_ENTRY';
-const isDuplicate = (error: unknown) => (error as { code?: string }).code === DUPLICATE;
+const isDuplicate = (error: unknown) => (error as { code?: string }).code === 'ER_DUP_ENTRY';
+const isWithoutReference = (error: unknown) => (error as { code?: string }).code === 'ER_NO_REFERENCED_ROW_2';
 /** As it would read back from JSON: dates as text, undefined gone. */
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+/**
+ * Keeps a record. Where the database refuses it for what it refers to, the failure says which of that this kennel does not have, by the
+ * kind's row: no kind has to look for it beforehand.
+ */
+async function keptWith<Kept>(scope: KennelScope, what: DeedKind, record: object, keep: (within: KennelScope) => Promise<Kept>): Promise<Kept> {
+  try {
+    return await scope.inOne(keep);
+  } catch (error) {
+    if (!isWithoutReference(error)) throw error;
+    for (const { field, kind, noun } of referencesOf(what)) {
+      const id = (record as Record<string, unknown>)[field];
+      if (typeof id === 'string' && !(await scope.find(tableOf(kind), id))) throw badField(field, `There is no such ${noun} in this kennel.`);
+    }
+    throw error;
+  }
+}
 
 /** How a versioned record goes between the wire and its table. */
 export type VersionedKind<Row extends { id: string; kennelId: string; version: number }, Facts extends object, Answer> = {
@@ -49,7 +68,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
     if (version !== null) throw new Failure('not-found');
     await kind.admit?.(facts, scope, id, null);
     try {
-      await scope.inOne(async (within) => {
+      await keptWith(scope, what, { ...facts, id }, async (within) => {
         await within.insert(kind.entity, { ...kind.toColumns(facts), id, version: 1 } as unknown as Omit<Row, 'kennelId'>);
         await kind.after?.(kind.toAnswer(await within.get(kind.entity, id)), within, null);
         await writeDeed(within, { act: 'made', kind: what, ...deedLabel(id, what, facts) });
@@ -62,7 +81,7 @@ export async function putVersioned<Row extends { id: string; kennelId: string; v
   }
   if (version === null || version !== existing.version || same(existing)) return against(existing);
   await kind.admit?.(facts, scope, id, existing);
-  const changed = await scope.inOne(async (within) => {
+  const changed = await keptWith(scope, what, facts, async (within) => {
     const done = await within.updateAt(kind.entity, id, version, kind.toColumns(facts));
     if (!done) return false;
     const now = kind.toAnswer(await within.get(kind.entity, id));
@@ -104,7 +123,7 @@ export async function putAppended<Row extends { id: string; kennelId: string }, 
   const existing = await scope.find(kind.entity, id);
   if (existing) return answer(existing, false);
   try {
-    await scope.inOne(async (within) => {
+    await keptWith(scope, what, sent, async (within) => {
       const row = await kind.compute(within, id, sent);
       await within.insert(kind.entity, row);
       await kind.after?.(row, within);

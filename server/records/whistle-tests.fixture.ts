@@ -1,6 +1,7 @@
 import { EntitySchema } from 'typeorm';
 import type { NewWhistleTest, WhistleTest } from '../../contract/records/whistle-test.fixture.ts';
 import { happenedColumns, recordColumns } from '../data/columns.ts';
+import { happened, record, refers } from '../data/migrations/column-sql.ts';
 import { happenedNow, keptAnswers } from './kept.ts';
 import type { AppendedKind } from './record-base.ts';
 
@@ -18,6 +19,5 @@ export const whistleTestKind: AppendedKind<WhistleTestRow, NewWhistleTest, Whist
 };
 
 /** The table that its step of the database would make. */
-export const WHISTLE_TABLE = `CREATE TABLE whistle_tests (id uuid NOT NULL, kennelId uuid NOT NULL, dogId uuid NOT NULL, turned tinyint(1) NOT NULL,
-  note varchar(400) NOT NULL, personId uuid NOT NULL, at datetime(3) NOT NULL, recordedAt datetime(3) NOT NULL, PRIMARY KEY (kennelId, id),
-  FOREIGN KEY (kennelId, dogId) REFERENCES dogs (kennelId, id), FOREIGN KEY (kennelId, personId) REFERENCES people (kennelId, id))`;
+export const WHISTLE_TABLE = `CREATE TABLE whistle_tests (${record}, dogId uuid NOT NULL, turned boolean NOT NULL, note varchar(400) NOT NULL, ${happened},
+  ${refers('dogId', 'dogs')}, ${refers('personId', 'people')})`;

@@ -2,7 +2,6 @@ import { isDeepStrictEqual } from 'node:util';
 import { birthDateFault, type Dog, type DogFacts } from '@banter/contract';
 import { DateTime } from 'luxon';
 import { DogEntity, type DogRow } from '../data/entities/dog.ts';
-import { PlaceEntity } from '../data/entities/place.ts';
 import { badField, Failure } from './failure.ts';
 import { kennelOf } from './kennels.ts';
 import type { VersionedKind } from '../records/record-base.ts';
@@ -26,6 +25,5 @@ export const dogKind: VersionedKind<DogRow, DogFacts, Dog> = {
     const { timeZone } = await kennelOf(scope);
     const fault = birthDateFault(facts.bornOn, DateTime.now().setZone(timeZone).toISODate()!);
     if (fault) throw badField('bornOn', fault);
-    if (facts.placeId !== null && !(await scope.find(PlaceEntity, facts.placeId))) throw badField('placeId', 'There is no such place in this kennel.');
   },
 };

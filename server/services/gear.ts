@@ -1,7 +1,5 @@
 import type { Gear, GearFacts, Want, WantFacts } from '@banter/contract';
-import { DogEntity } from '../data/entities/dog.ts';
 import { GearEntity, WantEntity, type GearRow, type WantRow } from '../data/entities/gear.ts';
-import { badField } from './failure.ts';
 import type { VersionedKind } from '../records/record-base.ts';
 
 export function gearAnswer({ kennelId: _kennel, retiredAt, ...row }: GearRow): Gear {
@@ -22,7 +20,4 @@ export const wantKind: VersionedKind<WantRow, WantFacts, Want> = {
   entity: WantEntity,
   toColumns: ({ boughtAt, ...facts }) => ({ ...facts, boughtAt: boughtAt === null ? null : new Date(boughtAt) }),
   toAnswer: wantAnswer,
-  admit: async ({ dogId }, scope) => {
-    if (dogId !== null && !(await scope.find(DogEntity, dogId))) throw badField('dogId', 'There is no such dog in this kennel.');
-  },
 };

@@ -15,7 +15,6 @@ import {
 } from '@banter/contract';
 import { MoreThanOrEqual, type DataSource } from 'typeorm';
 import { v7 as uuidv7 } from 'uuid';
-import { DogEntity } from '../data/entities/dog.ts';
 import { HandoverEntity, OwnerLinkEntity, OwnerVisitEntity, type HandoverRow, type OwnerLinkRow, type OwnerVisitRow } from '../data/entities/handover.ts';
 import { dogPage } from './dog-pages.ts';
 import { badField, Failure } from './failure.ts';
@@ -40,10 +39,9 @@ export const ownerLinkKind: VersionedKind<OwnerLinkRow, OwnerLinkFacts, OwnerLin
   entity: OwnerLinkEntity,
   toColumns: ({ expiresAt, revokedAt, ...facts }) => ({ ...facts, expiresAt: new Date(expiresAt), revokedAt: revokedAt === null ? null : new Date(revokedAt) }),
   toAnswer: keyedAnswer,
-  admit: async ({ dogId, expiresAt, keyHash }, scope, _id, before) => {
+  admit: async ({ dogId, expiresAt, keyHash }, _scope, _id, before) => {
     if (before && before.keyHash !== keyHash) throw badField('keyHash', 'A link keeps its key; make another one.');
     if (before && before.dogId !== dogId) throw badField('dogId', 'A link stays with its dog.');
-    if (!(await scope.find(DogEntity, dogId))) throw badField('dogId', 'There is no such dog in this kennel.');
     if (Date.parse(expiresAt) > Date.now() + OWNER_LINK_DAYS * DAY_MS + PATIENCE_MS)
       throw badField('expiresAt', `A link holds ${OWNER_LINK_DAYS} days at most.`);
   },

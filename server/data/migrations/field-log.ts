@@ -1,4 +1,4 @@
-import { happened, record, refers } from './column-sql.ts';
+import { happened, recordAtFirst, refers } from './column-sql.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
 export const fieldLogMigrations = [
@@ -6,7 +6,7 @@ export const fieldLogMigrations = [
   makesTable(
     'FieldEvents1764000000022',
     'field_events',
-    `${record},
+    `${recordAtFirst},
      sessionId uuid NOT NULL,
      dogId uuid NOT NULL,
      event varchar(20) CHARACTER SET ascii NOT NULL,
@@ -25,7 +25,7 @@ export const fieldLogMigrations = [
   makesTable(
     'FieldSessions1764000000023',
     'field_sessions',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      handlerId uuid NOT NULL,
      purpose varchar(10) CHARACTER SET ascii NOT NULL CHECK (purpose IN ('work', 'finding')),
@@ -42,7 +42,7 @@ export const fieldLogMigrations = [
   makesTable(
     'Presses1764000000024',
     'presses',
-    `${record},
+    `${recordAtFirst},
      sessionId uuid NOT NULL,
      dogId uuid NOT NULL,
      collarId uuid NOT NULL,
@@ -64,7 +64,7 @@ export const fieldLogMigrations = [
   makesTable(
     'LevelCaps1764000000025',
     'level_caps',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      collarId uuid NOT NULL,
      cap double NULL CHECK (cap >= 0),

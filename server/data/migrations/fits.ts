@@ -1,11 +1,11 @@
-import { happened, kept, record, refers } from './column-sql.ts';
+import { happened, kept, recordAtFirst, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
 export const fitsMigrations = [
   makesTable(
     'Tapings1764000000007',
     'tapings',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      site varchar(20) NOT NULL,
      way varchar(10) NOT NULL CHECK (way IN ('tape', 'string')),
@@ -29,7 +29,7 @@ export const fitsMigrations = [
   makesTable(
     'Plans1764000000008',
     'plans',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      collarId uuid NOT NULL,
      kind varchar(40) NOT NULL,
@@ -48,7 +48,7 @@ export const fitsMigrations = [
   makesTable(
     'FitChecks1764000000009',
     'fit_checks',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      planId uuid NOT NULL,
      kind varchar(40) NOT NULL,
@@ -67,7 +67,7 @@ export const fitsMigrations = [
   makesTable(
     'Screenings1764000000010',
     'screenings',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      answers json NOT NULL,
      note varchar(1000) NOT NULL,
@@ -79,7 +79,7 @@ export const fitsMigrations = [
   makesTable(
     'Lifts1764000000011',
     'lifts',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      item varchar(40) NOT NULL,
      lifted boolean NOT NULL,
@@ -92,7 +92,7 @@ export const fitsMigrations = [
   makesTable(
     'Endings1764000000012',
     'endings',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      planId uuid NOT NULL,
      ended boolean NOT NULL,

@@ -1,11 +1,11 @@
-import { happened, record, refers } from './column-sql.ts';
+import { happened, recordAtFirst, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
 export const lockerMigrations = [
   makesTable(
     'Gear1764000000013',
     'gear',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      what varchar(20) NOT NULL,
      name varchar(60) NOT NULL,
@@ -20,7 +20,7 @@ export const lockerMigrations = [
   makesTable(
     'Wants1764000000014',
     'wants',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      what varchar(300) NOT NULL,
      dogId uuid NULL,
@@ -30,7 +30,7 @@ export const lockerMigrations = [
   makesTable(
     'LinkMoves1764000000015',
     'link_moves',
-    `${record},
+    `${recordAtFirst},
      gaugeMm decimal(5,2) NOT NULL CHECK (gaugeMm > 0),
      count int NOT NULL CHECK (count > 0),
      fromAccount varchar(60) CHARACTER SET ascii NOT NULL,

@@ -1,11 +1,11 @@
-import { happened, record, refers } from './column-sql.ts';
+import { happened, recordAtFirst, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
 export const neckMigrations = [
   makesTable(
     'Dressings1764000000016',
     'dressings',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      stack json NOT NULL,
      rig json NOT NULL,
@@ -14,7 +14,7 @@ export const neckMigrations = [
   makesTable(
     'Photos1764000000017',
     'photos',
-    `${record},
+    `${recordAtFirst},
      personId uuid NOT NULL,
      jpeg mediumblob NOT NULL,
      widthPx int NOT NULL CHECK (widthPx > 0),
@@ -25,7 +25,7 @@ export const neckMigrations = [
   makesTable(
     'SkinLooks1764000000018',
     'skin_looks',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      clock decimal(3,1) NOT NULL CHECK (clock > 0 AND clock < 13),
      under varchar(10) NOT NULL CHECK (under IN ('prong', 'contacts', 'strap')),
@@ -42,7 +42,7 @@ export const neckMigrations = [
   makesTable(
     'Bridges1764000000019',
     'bridges',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      name varchar(60) NOT NULL,
      keyHash char(64) CHARACTER SET ascii NOT NULL UNIQUE,
@@ -52,7 +52,7 @@ export const neckMigrations = [
   makesTable(
     'Events1764000000020',
     'events',
-    `${record},
+    `${recordAtFirst},
      event varchar(20) CHARACTER SET ascii NOT NULL,
      dogId uuid NULL,
      collarId uuid NULL,

@@ -1,4 +1,4 @@
-import { record, refers } from './column-sql.ts';
+import { recordAtFirst, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
 export const peopleAndDogsMigrations = [
@@ -21,7 +21,7 @@ export const peopleAndDogsMigrations = [
   makesTable(
     'People1764000000002',
     'people',
-    `${record},
+    `${recordAtFirst},
      name varchar(80) NOT NULL,
      email varchar(200) NULL,
      passwordHash varchar(200) NULL,
@@ -43,7 +43,7 @@ export const peopleAndDogsMigrations = [
   makesTable(
     'Places1764000000004',
     'places',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      name varchar(80) NOT NULL,
      collars json NOT NULL,
@@ -55,7 +55,7 @@ export const peopleAndDogsMigrations = [
   makesTable(
     'Dogs1764000000005',
     'dogs',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      name varchar(60) NOT NULL,
      breed varchar(80) NOT NULL,
@@ -76,7 +76,7 @@ export const peopleAndDogsMigrations = [
   makesTable(
     'Collars1764000000006',
     'collars',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      kind varchar(40) NOT NULL,
      name varchar(60) NOT NULL,

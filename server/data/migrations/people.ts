@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { whereAllowed } from '../deeds-stay.ts';
-import { kept, record, refers } from './column-sql.ts';
+import { kept, recordAtFirst, refers } from './column-sql.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
 /** A migration after which nothing in a table is changed or taken out, by whatever means: the database itself refuses. */
@@ -33,7 +33,7 @@ export const peopleMigrations = [
   makesTable(
     'Invites1764000000039',
     'invites',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      name varchar(80) NOT NULL,
      role varchar(10) CHARACTER SET ascii NOT NULL CHECK (role IN ('lead', 'assistant', 'reader')),
@@ -47,7 +47,7 @@ export const peopleMigrations = [
   makesTable(
     'Deeds1764000000040',
     'deeds',
-    `${record},
+    `${recordAtFirst},
      at datetime(3) NOT NULL,
      personId uuid NULL,
      act varchar(10) CHARACTER SET ascii NOT NULL,
@@ -66,7 +66,7 @@ export const peopleMigrations = [
   makesTable(
     'Handovers1764000000043',
     'handovers',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      toWhom varchar(120) NOT NULL,
      callWhom varchar(160) NOT NULL,
@@ -82,7 +82,7 @@ export const peopleMigrations = [
   makesTable(
     'OwnerLinks1764000000044',
     'owner_links',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      dogId uuid NOT NULL,
      name varchar(80) NOT NULL,
@@ -96,7 +96,7 @@ export const peopleMigrations = [
   makesTable(
     'OwnerVisits1764000000045',
     'owner_visits',
-    `${record},
+    `${recordAtFirst},
      linkId uuid NOT NULL,
      dogId uuid NOT NULL,
      what varchar(10) CHARACTER SET ascii NOT NULL CHECK (what IN ('opened', 'paper', 'ticked', 'unticked')),

@@ -1,11 +1,11 @@
-import { happened, record, refers } from './column-sql.ts';
+import { happened, recordAtFirst, refers } from './column-sql.ts';
 import { addsColumn, makesTable } from './table-migration.ts';
 
 export const programmeMigrations = [
   makesTable(
     'Programmes1764000000026',
     'programmes',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      dogId uuid NOT NULL,
      templateId varchar(40) CHARACTER SET ascii NOT NULL,
@@ -20,7 +20,7 @@ export const programmeMigrations = [
   makesTable(
     'StageResults1764000000027',
     'stage_results',
-    `${record},
+    `${recordAtFirst},
      programmeId uuid NOT NULL,
      stageId varchar(40) NOT NULL,
      sessionId uuid NULL,
@@ -38,7 +38,7 @@ export const programmeMigrations = [
   makesTable(
     'StageMoves1764000000028',
     'stage_moves',
-    `${record},
+    `${recordAtFirst},
      programmeId uuid NOT NULL,
      fromStage varchar(40) NOT NULL,
      toStage varchar(40) NOT NULL,
@@ -54,7 +54,7 @@ export const programmeMigrations = [
   makesTable(
     'Hours1764000000029',
     'hours',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      personId uuid NULL,
      week json NOT NULL,
@@ -64,7 +64,7 @@ export const programmeMigrations = [
   makesTable(
     'PlannedSessions1764000000030',
     'planned_sessions',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      dogId uuid NOT NULL,
      programmeId uuid NULL,
@@ -86,7 +86,7 @@ export const programmeMigrations = [
   makesTable(
     'KennelTemplates1764000000032',
     'kennel_templates',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      basedOn varchar(40) CHARACTER SET ascii NULL,
      name varchar(60) NOT NULL,
@@ -98,7 +98,7 @@ export const programmeMigrations = [
   makesTable(
     'Drills1764000000033',
     'drills',
-    `${record},
+    `${recordAtFirst},
      seed int NOT NULL CHECK (seed >= 0),
      pace varchar(10) CHARACTER SET ascii NOT NULL,
      collar varchar(20) CHARACTER SET ascii NOT NULL,

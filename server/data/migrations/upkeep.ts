@@ -1,4 +1,4 @@
-import { happened, record, refers } from './column-sql.ts';
+import { happened, recordAtFirst, refers } from './column-sql.ts';
 import { makesTable } from './table-migration.ts';
 
 /** What keeps the rest alive day after day: weighings, inspections of gear, and calendars elsewhere. */
@@ -6,7 +6,7 @@ export const upkeepMigrations = [
   makesTable(
     'Weighings1764000000034',
     'weighings',
-    `${record},
+    `${recordAtFirst},
      dogId uuid NOT NULL,
      weightG double NULL CHECK (weightG BETWEEN 50 AND 120000),
      correctsId uuid NULL,
@@ -21,7 +21,7 @@ export const upkeepMigrations = [
   makesTable(
     'Inspections1764000000035',
     'inspections',
-    `${record},
+    `${recordAtFirst},
      collarId uuid NULL,
      gearId uuid NULL,
      answers json NOT NULL,
@@ -39,7 +39,7 @@ export const upkeepMigrations = [
   makesTable(
     'CalendarFeeds1764000000036',
     'calendar_feeds',
-    `${record},
+    `${recordAtFirst},
      version int NOT NULL CHECK (version > 0),
      name varchar(60) NOT NULL,
      keyHash char(64) CHARACTER SET ascii NOT NULL UNIQUE,
