@@ -147,7 +147,7 @@ const otherRing = computed(() => (ring.value === 'live' ? 'both' : 'live'));
             <button type="button" class="press" :class="wrongOrder ? 'press-plain' : 'press-main'" @click="putAllOn">
               {{ onNow.length === 0 ? 'Put all on' : 'Put rest on' }}
             </button>
-            <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">{{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>
+            <button type="button" class="text-sm text-soft underline" @click="leaf = 'watched'">Will be {{ WEAR_STATE_WORDS[state ?? 'worked'].name }}</button>
           </template>
           <template v-if="onNow.length > 0 && offNow.length === 0 && !wrongOrder">
             <button v-if="isLoose" type="button" class="press press-main" @click="layOut">It lies like this</button>
