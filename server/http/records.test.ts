@@ -55,6 +55,8 @@ describe('records by an id of their maker', () => {
     await refused(`/api/dogs/${uuidv7()}`, { ...someDog, placeId: place }, 'placeId', 'place');
     await refused(`/api/dogs/${own}`, { ...someDog, placeId: place }, 'placeId', 'place', body.version);
     await refused(`/api/wants/${uuidv7()}`, { what: 'A longer line', dogId: dog, boughtAt: null }, 'dogId', 'dog');
+    const link = { name: 'Owner', dogId: dog, keyHash: 'a'.repeat(64), expiresAt: new Date(Date.now() + 86_400_000).toISOString(), revokedAt: null };
+    await refused(`/api/owner-links/${uuidv7()}`, link, 'dogId', 'dog');
     const cap = { dogId: own, collarId: uuidv7(), cap: 30, note: 'Decided with the owner.', at: '2026-03-02T09:00:00.000Z' };
     await refused(`/api/level-caps/${uuidv7()}`, cap, 'collarId', 'collar');
     // Nothing of it was kept.
