@@ -102,6 +102,5 @@ export const dayOf = (ms: number, zone: string): string => dayAt(ms, zone).day;
 /** An instant as it is said on the spot: `14:10` today, else with its day. */
 export function momentOn(ms: number, now: number, zone: string): string {
   const at = DateTime.fromMillis(ms, { zone });
-  const today = at.hasSame(DateTime.fromMillis(now, { zone }), 'day');
-  return today ? at.toFormat('HH:mm') : at.toFormat('ccc d LLL, HH:mm');
+  return dayOf(ms, zone) === dayOf(now, zone) ? at.toFormat('HH:mm') : at.toFormat('ccc d LLL, HH:mm');
 }

@@ -1,4 +1,4 @@
-import { hoursOn, houseRules, USUAL_HOURS, type PlacedSession, type ScheduleCase, type SessionWish } from '@banter/core';
+import { DAY_MS, hoursOn, houseRules, USUAL_HOURS, type PlacedSession, type ScheduleCase, type SessionWish } from '@banter/core';
 import { DateTime } from 'luxon';
 import type { PlannedSession, PlannedSessionFacts } from '../records/calendar.ts';
 import type { CalendarPage, CalendarProgramme } from '../records/calendar-page.ts';
@@ -6,8 +6,8 @@ import type { Kennel } from '../records/kennel.ts';
 
 /** The days of a span, as dates. */
 export function scheduleDays({ from, days }: Pick<CalendarPage, 'from' | 'days'>): string[] {
-  const first = DateTime.fromISO(from, { zone: 'utc' });
-  return Array.from({ length: days }, (_day, index) => first.plus({ days: index }).toISODate()!);
+  const first = Date.parse(from);
+  return Array.from({ length: days }, (_day, index) => new Date(first + index * DAY_MS).toISOString().slice(0, 10));
 }
 
 /** What holds on a kennel's calendar at an instant (ms): its days and hands with their hours, its rules, and before when nothing is begun. */
@@ -16,17 +16,18 @@ export type CalendarCase = Pick<ScheduleCase, 'days' | 'hands' | 'rules' | 'notB
 /** A kennel's calendar as it is scheduled on; whoever has said no hours of their own is there whenever the kennel is open, and who has left it never. */
 export function calendarCase(page: CalendarPage, kennel: Pick<Kennel, 'id' | 'rules' | 'timeZone'>, now: number): CalendarCase {
   const dates = scheduleDays(page);
-  const weekday = (day: string) => DateTime.fromISO(day, { zone: 'utc' }).weekday;
+  // From Monday, which is 1 (ISO 8601).
+  const weekdays = dates.map((day) => new Date(day).getUTCDay() || 7);
   const of = (id: string) => page.hours.find((one) => one.id === id);
   const open = of(kennel.id) ?? USUAL_HOURS;
   const own = houseRules(kennel.rules);
   const at = DateTime.fromMillis(now, { zone: kennel.timeZone });
   const today = dates.indexOf(at.toISODate()!);
   return {
-    days: dates.map((day) => ({ day, open: hoursOn(open, day, weekday(day)) })),
+    days: dates.map((day, index) => ({ day, open: hoursOn(open, day, weekdays[index]!) })),
     hands: page.people
       .filter(({ id }) => page.hands.includes(id))
-      .map(({ id, name, left }) => ({ id, name, hours: dates.map((day) => (left ? null : hoursOn(of(id) ?? open, day, weekday(day)))) })),
+      .map(({ id, name, left }) => ({ id, name, hours: dates.map((day, index) => (left ? null : hoursOn(of(id) ?? open, day, weekdays[index]!))) })),
     rules: { dogRestMinutes: own.dogRestMinutes, dogSessionsPerDay: own.dogSessionsPerDay },
     notBefore: today >= 0 ? { day: today, minute: at.hour * 60 + at.minute } : { day: at.toISODate()! < page.from ? 0 : dates.length, minute: 0 },
   };

@@ -127,7 +127,7 @@ export class KennelScope {
   async find<T extends OfKennel>(entity: EntitySchema<T>, id: string): Promise<T | null> {
     const [row = null] = await this.once(
       () => JSON.stringify([entity.options.name, id]),
-      async () => [await this.manager.findOneBy(entity, this.where<T>({ id } as FindOptionsWhere<T>))],
+      () => readRows(this.manager, entity, this.where<T>({ id } as FindOptionsWhere<T>)),
     );
     return row;
   }

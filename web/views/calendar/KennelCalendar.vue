@@ -3,6 +3,7 @@
 import { HANDS_AT_ONCE, type CalendarPage, type Kennel } from '@banter/contract';
 import { isHardFault, timeOfDay, type PlacedSession } from '@banter/core';
 import { defaultDocument, useEventListener, useSwipe } from '@vueuse/core';
+import { group } from 'd3-array';
 import { DateTime } from 'luxon';
 import { computed, nextTick, ref, toRef, watch } from 'vue';
 import { useNow } from '../../stores/now.ts';
@@ -18,6 +19,7 @@ import { stripSpan, tagNames } from './strip-geometry.ts';
 import TagRead from './TagRead.vue';
 import WeekDays from './WeekDays.vue';
 import WhoseHands from './WhoseHands.vue';
+import { usePrinting } from '../../stores/printing.ts';
 import { useAtLeast } from '../../stores/widths.ts';
 
 const props = defineProps<{ page: CalendarPage; loads: number; kennel: Kennel; today: string; dogId: string }>();
@@ -48,6 +50,8 @@ const whose = computed(() => {
 /** On a phone, what is seldom wanted is folded. */
 const more = ref(props.dogId !== '');
 const wide = useAtLeast('md');
+/** On paper it is the whole week. */
+const printing = usePrinting();
 const only = ref(props.dogId);
 const minute = computed(() => board.around.value.notBefore.minute);
 const shorts = computed(() => tagNames(props.page.dogs.map(({ name }) => name)));
@@ -58,7 +62,7 @@ const dayTitle = (index: number) => dayTitles.value[index]!;
 const isPast = (one: PlacedSession) =>
   one.day < todayIndex.value || (one.day === todayIndex.value && one.from + one.minutes <= minute.value && !board.trial.value?.changed.has(one.id));
 
-const tags = computed(() =>
+const theirs = computed(() =>
   // Those of others are in the way of theirs, and are not theirs.
   board.shown.value
     .filter(({ handId }) => shownHands.value.has(handId))
@@ -66,25 +70,31 @@ const tags = computed(() =>
       const changed = board.trial.value?.changed.has(one.id) ?? false;
       const clash = changed && (board.trial.value!.stuck.includes(one.id) || board.faultsOf(one).some(isHardFault));
       const is: StripTag['is'] = clash ? 'clash' : changed ? 'changed' : board.heldBy.value.has(one.id) ? 'held' : isPast(one) ? 'missed' : 'kept';
-      const [dog, stage, hand] = [board.dogName(one.dogId), board.stageName(one), handName(one.handId)];
-      const state = { clash: ', clashes', changed: ', tried', held: ', held', missed: ', not logged', kept: '' }[is];
-      return {
-        ...one,
-        is,
-        dog,
-        stage,
-        hand,
-        short: one.minutes >= 45 ? dog : (shorts.value.get(dog) ?? dog),
-        says: `${dog}${stage ? `, ${stage}` : ''}, ${dayTitle(one.day)}, ${timeOfDay(one.from)} to ${timeOfDay(one.from + one.minutes)} with ${hand}${state}`,
-        faint: only.value !== '' && one.dogId !== only.value,
-      };
+      return { ...one, is };
     }),
 );
+const byDay = computed(() => group(theirs.value, (one) => one.day));
+const STATES = { clash: ', clashes', changed: ', tried', held: ', held', missed: ', not logged', kept: '' } as const;
+/** The sessions of a day in words. */
+function tagsOf(index: number) {
+  return (byDay.value.get(index) ?? []).map((one) => {
+    const [dog, stage, hand] = [board.dogName(one.dogId), board.stageName(one), handName(one.handId)];
+    return {
+      ...one,
+      dog,
+      stage,
+      hand,
+      short: one.minutes >= 45 ? dog : (shorts.value.get(dog) ?? dog),
+      says: `${dog}${stage ? `, ${stage}` : ''}, ${dayTitle(index)}, ${timeOfDay(one.from)} to ${timeOfDay(one.from + one.minutes)} with ${hand}${STATES[one.is]}`,
+      faint: only.value !== '' && one.dogId !== only.value,
+    };
+  });
+}
 const weekDays = computed(() => Array.from({ length: 7 }, (_day, index) => week.value * 7 + index));
 const span = computed(() =>
   stripSpan(
     weekDays.value.map((day) => board.around.value.days[day]!),
-    tags.value.filter(({ day }) => Math.floor(day / 7) === week.value),
+    theirs.value.filter(({ day }) => Math.floor(day / 7) === week.value),
   ),
 );
 const lanesOf = (day: number) =>
@@ -107,7 +117,7 @@ const { direction } = useSwipe(shownDays, {
 });
 const counts = computed(() =>
   board.days.value.map((_day, index) => {
-    const lie = tags.value.filter(({ day }) => day === index);
+    const lie = byDay.value.get(index) ?? [];
     return {
       planned: lie.length,
       changed: lie.filter(({ is }) => is === 'changed').length,
@@ -116,23 +126,24 @@ const counts = computed(() =>
     };
   }),
 );
+const todays = computed(() => byDay.value.get(todayIndex.value) ?? []);
 const heading = computed(() => {
-  const today = tags.value.filter(({ day }) => day === todayIndex.value);
+  const today = todays.value;
   const stale = board.programmes.value.filter((one) => one.stale.length > 0);
   if (stale.length > 0 && open.value === null)
     return `${stale.map(({ dogName }) => dogName).join(' and ')} moved to another stage: plan ${stale.length === 1 ? 'its' : 'their'} sessions again.`;
   const { length: over } = board.orphans.value;
   if (over > 0 && open.value === null) return `${over} ${over === 1 ? 'session is' : 'sessions are'} planned for programmes that are not running.`;
-  if (tags.value.length === 0) return board.programmes.value.length === 0 ? 'No programme runs yet.' : 'Nothing is planned yet.';
+  if (theirs.value.length === 0) return board.programmes.value.length === 0 ? 'No programme runs yet.' : 'Nothing is planned yet.';
   const next = today.filter((one) => !isPast(one) && !board.heldBy.value.has(one.id)).sort((a, b) => a.from - b.from)[0];
   const held = today.filter(({ id }) => board.heldBy.value.has(id)).length;
   if (today.length === 0) return board.around.value.days[todayIndex.value]?.open ? 'Nothing is planned today.' : 'Closed today.';
   if (!next)
     return held === 0 ? `Today’s ${today.length} sessions are over; none was logged.` : `Today is done: ${held} of ${today.length} sessions were held.`;
-  return `Next: ${next.dog} at ${timeOfDay(next.from)} with ${next.hand}.`;
+  return `Next: ${board.dogName(next.dogId)} at ${timeOfDay(next.from)} with ${handName(next.handId)}.`;
 });
 const subline = computed(() => {
-  const today = tags.value.filter(({ day }) => day === todayIndex.value);
+  const today = todays.value;
   return today.every((one) => isPast(one)) ? '' : `${today.filter(({ is }) => is === 'held').length} of ${today.length} sessions of today held so far.`;
 });
 
@@ -164,7 +175,7 @@ function key(id: string, event: KeyboardEvent) {
     void follow(id);
   } else if (!event.shiftKey && moves[event.key]) {
     event.preventDefault();
-    const order = [...tags.value].sort((a, b) => a.day - b.day || a.from - b.from);
+    const order = [...theirs.value].sort((a, b) => a.day - b.day || a.from - b.from);
     const at = order.findIndex((other) => other.id === id);
     const step = event.key === 'ArrowLeft' || event.key === 'ArrowUp' ? -1 : 1;
     const next = event.key.endsWith('Left') || event.key.endsWith('Right') ? order[at + step] : order.filter(({ day }) => day === one.day + step)[0];
@@ -298,7 +309,7 @@ watch(
           :open="board.around.value.days[index]!.open"
           :lanes="lanesOf(index)"
           :span="span"
-          :tags="tags.filter((tag) => tag.day === index)"
+          :tags="tagsOf(index)"
           :selected="board.selected.value"
           :minute="index === todayIndex && minute >= span[0] && minute <= span[1] ? minute : null"
           @choose="choose"
@@ -309,13 +320,12 @@ watch(
       </template>
       <template v-else>
         <DayList
-          v-for="index in weekDays"
+          v-for="index in printing ? weekDays : [day]"
           :key="index"
-          :class="index !== day && 'hidden print:block'"
           :title="dayTitle(index)"
           :today="index === todayIndex"
           :closed="board.around.value.days[index]!.open === null"
-          :tags="tags.filter((tag) => tag.day === index).sort((a, b) => a.from - b.from)"
+          :tags="tagsOf(index).sort((a, b) => a.from - b.from)"
           :selected="board.selected.value"
           @choose="choose"
         />
