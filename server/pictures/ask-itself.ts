@@ -1,7 +1,21 @@
 import type { Request } from 'express';
-import { request as httpRequest } from 'node:http';
+import { request as httpRequest, type Server } from 'node:http';
+import type { Socket } from 'node:net';
+import { duplexPair } from 'node:stream';
 
 export type OwnAnswer = { status: number; text: string; cookies: readonly string[] };
+
+/** What a page is asked with that its own questions are asked with, too. */
+const SAME_HEADERS = ['host', 'cookie', 'x-forwarded-for', 'x-forwarded-proto', 'x-forwarded-host'] as const;
+
+/** A line to the server that a page was asked of, through memory: as whoever asked it would call, without the way over the network and back. */
+function lineToItself({ socket }: Request): Socket {
+  const [here, there] = duplexPair();
+  // Any stream does for both ends of HTTP (https://nodejs.org/api/http.html#event-connection).
+  const { server } = socket as Socket & { server: Server };
+  server.emit('connection', Object.assign(there, { remoteAddress: socket.remoteAddress }));
+  return here as Socket;
+}
 
 /**
  * Asks this very server for a path of its interface as whoever asks for a page would: the same guards, roles and limits. Rejected when nobody
@@ -9,21 +23,13 @@ export type OwnAnswer = { status: number; text: string; cookies: readonly string
  */
 export function askItself(page: Request, path: string, patienceMs: number): Promise<OwnAnswer> {
   return new Promise((resolve, reject) => {
-    const { localAddress, localPort } = page.socket;
-    const behindProxy = page.app.get('trust proxy') as number;
+    const same = SAME_HEADERS.flatMap((name) => (page.headers[name] === undefined ? [] : [[name, page.headers[name]] as const]));
     const asked = httpRequest(
       {
-        host: localAddress,
-        port: localPort,
         path,
-        agent: false,
+        createConnection: () => lineToItself(page),
         signal: AbortSignal.timeout(patienceMs),
-        headers: {
-          accept: 'application/json',
-          ...(page.headers.host === undefined ? {} : { host: page.headers.host }),
-          ...(page.headers.cookie === undefined ? {} : { cookie: page.headers.cookie }),
-          ...(behindProxy > 0 ? { 'x-forwarded-for': page.ip ?? '', 'x-forwarded-proto': page.protocol } : {}),
-        },
+        headers: { accept: 'application/json', ...Object.fromEntries(same) },
       },
       (answer) => {
         const parts: Buffer[] = [];

@@ -1,14 +1,14 @@
-import { NewHappening, toldInColumns, type Happening } from '@banter/contract';
+import { toldInColumns, type Happening, type NewHappening } from '@banter/contract';
 import { BridgeEntity } from '../../data/entities/bridge.ts';
 import type { HappeningRow } from '../../data/entities/happening.ts';
 import type { KennelScope } from '../kennel-scope.ts';
 
 type Row = Omit<HappeningRow, 'kennelId'>;
 
-/** What happened as its teller told it, out of its row. */
-export const happeningAsTold = (row: Row): NewHappening => NewHappening.parse(toldInColumns(row, row.id, row.saidAt.toISOString()));
+/** What happened as its teller told it, out of its row: its shape was looked at when it was kept. */
+export const happeningAsTold = (row: Row): NewHappening => toldInColumns(row, row.id, row.saidAt.toISOString()) as NewHappening;
 /** What happened, at the time that counts. */
-export const happeningAsKept = (row: Row): NewHappening => NewHappening.parse(toldInColumns(row, row.id, row.at.toISOString()));
+export const happeningAsKept = (row: Row): NewHappening => toldInColumns(row, row.id, row.at.toISOString()) as NewHappening;
 
 /** What happened with who told it, people and bridges by their names. */
 export async function happeningAnswers(scope: KennelScope, rows: readonly HappeningRow[]): Promise<Happening[]> {
