@@ -67,8 +67,9 @@ export function pages({ dir, cookieName, pictures, log }: PagesOptions): Router 
       next();
       return;
     }
+    const mayBeIn = request.headers.cookie?.includes(`${cookieName}=`) === true;
     if (ahead && built && pictures && isOpened(request)) {
-      const opened = await openPage(request, { built, ahead, pictures, log }).catch(
+      const opened = await openPage(request, { built, ahead, pictures, log, mayBeIn }).catch(
         (error: unknown) => void log.warn({ error, path: request.path }, 'nobody said who opens a page'),
       );
       if (opened) {
@@ -85,7 +86,6 @@ export function pages({ dir, cookieName, pictures, log }: PagesOptions): Router 
         return;
       }
     }
-    const mayBeIn = request.headers.cookie?.includes(`${cookieName}=`) === true;
     if (ahead && mayBeIn) response.set('Link', linkHeader(sentAheadAt(ahead, request.path)));
     response.set({ 'Cache-Control': 'no-cache', Vary: 'Cookie' }).sendFile(page);
   });

@@ -4,7 +4,7 @@ import type { Request } from 'express';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
-import { askItself } from './ask-itself.ts';
+import { askItself, type OwnAnswer } from './ask-itself.ts';
 import { DOORSTEP, type DrawsPictures } from './first-pictures.ts';
 
 /** The page as it was built, in parts: up to what it shows, the script it begins with, what follows; and which files draw which part of the source. */
@@ -82,21 +82,25 @@ function withPicture({ begins, foot, filesOf }: BuiltPage, { drawn, answers, fil
 /** A picture, what it was drawn with, and the files that every screen of whoever is signed in and this one need. */
 type Pictured = { drawn: FirstPictureDrawn; answers: Readonly<Record<string, string>>; files: readonly string[] };
 
-export type PagesAsked = { built: BuiltPage; ahead: SentAheadFile; pictures: DrawsPictures; log: Logger };
+/** `mayBeIn`: whether whoever asks brings a sign-in. */
+export type PagesAsked = { built: BuiltPage; ahead: SentAheadFile; pictures: DrawsPictures; log: Logger; mayBeIn: boolean };
 
-/** The picture of a screen for whoever asks for it; null when that cannot be had. */
-async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who: string): Promise<Pictured | null> {
+type Told = OwnAnswer & { path: string };
+const askAll = (request: Request, paths: readonly string[]): Promise<Told[]> =>
+  Promise.all(paths.map(async (path) => ({ path, ...(await askItself(request, path, ANSWER_MS)) })));
+
+/** The picture of a screen for whoever asks for it, told what it asks for first; null when that cannot be had. */
+async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who: string, first: Promise<readonly Told[]>): Promise<Pictured | null> {
   const device = deviceOf(request);
   const answers: Record<string, string> = { [DOORSTEP]: who };
   const isIn = (JSON.parse(who) as { me: unknown }).me !== null;
   /** Whether all of it was answered. */
-  async function ask(paths: readonly string[]): Promise<boolean> {
-    const told = await Promise.all(paths.map(async (path) => ({ path, ...(await askItself(request, path, ANSWER_MS)) })));
+  function hear(told: readonly Told[]): boolean {
     for (const { path, text } of told) answers[path] = text;
     return told.every(({ status }) => status === 200);
   }
-  const { asks, files } = sentAheadAt(ahead, request.path);
-  if (isIn && !(await ask(asks.filter((path) => path !== DOORSTEP)))) return null;
+  const { files } = sentAheadAt(ahead, request.path);
+  if (isIn && !hear(await first)) return null;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const drawn = await pictures.draw({ path: request.originalUrl, answers, device });
     // Whoever came by a link on another site is sent without their sign-in (RFC 6265bis, SameSite): the page itself finds out who is there. The open
@@ -104,7 +108,7 @@ async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who:
     if (!isIn) return drawn.isOpen ? { drawn, answers: {}, files: [] } : null;
     const missing = drawn.missing.filter((path) => IS_ASKED.test(path) && answers[path] === undefined);
     if (missing.length === 0) return { drawn, answers, files };
-    if (!(await ask(missing))) return null;
+    if (!hear(await askAll(request, missing))) return null;
   }
   return null;
 }
@@ -115,14 +119,17 @@ async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who:
  * asks by itself. Null when it cannot even be told who is there.
  */
 export async function openPage(request: Request, asked: PagesAsked): Promise<OpenedPage | null> {
+  const { built, ahead, log, mayBeIn } = asked;
+  // What its screen asks for is asked for beside who is there, and not after it.
+  const first = askAll(request, mayBeIn ? sentAheadAt(ahead, request.path).asks.filter((path) => path !== DOORSTEP) : []);
+  first.catch(() => {});
   const who = await askItself(request, DOORSTEP, ANSWER_MS);
   if (who.status !== 200) return null;
-  const { built, ahead, log } = asked;
   return {
     head: headOf(built, { title: sentAheadAt(ahead, request.path).title, theme: themeOf(deviceOf(request)) }),
     cookies: who.cookies,
     rest: async () => {
-      const pictured = await pictureOf(request, asked, who.text).catch(
+      const pictured = await pictureOf(request, asked, who.text, first).catch(
         (error: unknown) => void log.warn({ error, path: request.path }, 'a page came without its picture'),
       );
       return pictured ? withPicture(built, pictured) : withoutPicture(built);
