@@ -3,6 +3,7 @@ import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { DataSource } from 'typeorm';
 import { Failure } from '../services/failure.ts';
+import { oncePerPage } from './one-page.ts';
 
 /** A strict content policy: everything from this origin, no inline script, no frames. */
 export const contentPolicy = helmet({
@@ -77,11 +78,13 @@ export function knowsRoles(dataSource: DataSource): RequestHandler {
   return async (request, _response, next) => {
     const { personId, kennelId } = request.session;
     if (personId && kennelId) {
-      const [person] = await dataSource.query<Standing[]>(
-        `SELECT people.role, people.leftAt, kennels.demo, TIMESTAMPDIFF(SECOND, kennels.usedAt, UTC_TIMESTAMP(3)) * 1000 AS idleMs
+      const look = () =>
+        dataSource.query<Standing[]>(
+          `SELECT people.role, people.leftAt, kennels.demo, TIMESTAMPDIFF(SECOND, kennels.usedAt, UTC_TIMESTAMP(3)) * 1000 AS idleMs
          FROM people JOIN kennels ON kennels.id = people.kennelId WHERE people.kennelId = ? AND people.id = ?`,
-        [kennelId, personId],
-      );
+          [kennelId, personId],
+        );
+      const [person] = await oncePerPage(request, `${kennelId} ${personId}`, look);
       if (!person || person.leftAt) {
         delete request.session.personId;
         delete request.session.kennelId;

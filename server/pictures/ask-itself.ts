@@ -2,6 +2,7 @@ import type { Request } from 'express';
 import { request as httpRequest, type Server } from 'node:http';
 import type { Socket } from 'node:net';
 import { duplexPair } from 'node:stream';
+import { joinPage, type OnePage } from '../http/one-page.ts';
 
 export type OwnAnswer = { status: number; text: string; cookies: readonly string[] };
 
@@ -9,25 +10,26 @@ export type OwnAnswer = { status: number; text: string; cookies: readonly string
 const SAME_HEADERS = ['host', 'cookie', 'x-forwarded-for', 'x-forwarded-proto', 'x-forwarded-host'] as const;
 
 /** A line to the server that a page was asked of, through memory: as whoever asked it would call, without the way over the network and back. */
-function lineToItself({ socket }: Request): Socket {
+function lineToItself({ socket }: Request, page: OnePage): Socket {
   const [here, there] = duplexPair();
   // Any stream does for both ends of HTTP (https://nodejs.org/api/http.html#event-connection).
   const { server } = socket as Socket & { server: Server };
+  joinPage(there, page);
   server.emit('connection', Object.assign(there, { remoteAddress: socket.remoteAddress }));
   return here as Socket;
 }
 
 /**
- * Asks this very server for a path of its interface as whoever asks for a page would: the same guards, roles and limits. Rejected when nobody
- * answers in time, ms.
+ * Asks this very server for a path of its interface as whoever asks for a page would: the same guards, roles and limits. What is looked up for one
+ * question of a page holds for the others. Rejected when nobody answers in time, ms.
  */
-export function askItself(page: Request, path: string, patienceMs: number): Promise<OwnAnswer> {
+export function askItself(request: Request, path: string, { page, patienceMs }: { page: OnePage; patienceMs: number }): Promise<OwnAnswer> {
   return new Promise((resolve, reject) => {
-    const same = SAME_HEADERS.flatMap((name) => (page.headers[name] === undefined ? [] : [[name, page.headers[name]] as const]));
+    const same = SAME_HEADERS.flatMap((name) => (request.headers[name] === undefined ? [] : [[name, request.headers[name]] as const]));
     const asked = httpRequest(
       {
         path,
-        createConnection: () => lineToItself(page),
+        createConnection: () => lineToItself(request, page),
         signal: AbortSignal.timeout(patienceMs),
         headers: { accept: 'application/json', ...Object.fromEntries(same) },
       },

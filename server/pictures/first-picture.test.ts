@@ -6,8 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import supertest from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { newDog, newKennel, openBanter, type TestBanter } from '../test-kennels.ts';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { newDog, newKennel, openBanter, someDog, type TestBanter } from '../test-kennels.ts';
 
 const PAGE = `<!doctype html>
 <html lang="en">
@@ -125,6 +125,39 @@ describe('the first picture of a page', () => {
     const agent = await newKennel(banter.app);
     const name = (answer: { headers: Record<string, unknown> }) => String((answer.headers['set-cookie'] as unknown as string[] | undefined)?.[0]).split('=')[0];
     expect(name(await open(agent, '/dogs'))).toBe(name(await agent.get('/api/doorstep')));
+  });
+
+  it('asks the database once for what several of its questions need, and anew for the next page', async () => {
+    const agent = await newKennel(banter.app);
+    const id = await newDog(agent, { name: 'Bracken' });
+    const asked = vi.spyOn(banter.dataSource, 'query');
+    const openOnce = async () => {
+      asked.mockClear();
+      const { text } = await open(agent, `/dogs/${id}`);
+      const all = asked.mock.calls.map(([sql]) => sql);
+      return {
+        text,
+        who: all.filter((sql) => /FROM people JOIN kennels/.test(sql)).length,
+        dog: all.filter((sql) => /FROM `dogs`.*`id` = \?/s.test(sql)).length,
+      };
+    };
+    try {
+      const first = await openOnce();
+      expect(pictureIn(first.text)).toContain('Bracken');
+      // Several of its questions are about this dog.
+      expect(Object.keys(cameIn(first.text)).filter((path) => path.includes(id)).length).toBeGreaterThan(1);
+      expect(first).toMatchObject({ who: 1, dog: 1 });
+      const renamed = await agent
+        .put(`/api/dogs/${id}`)
+        .set('If-Match', '"1"')
+        .send({ ...someDog, name: 'Sorrel' });
+      expect(renamed.status).toBe(200);
+      const next = await openOnce();
+      expect(pictureIn(next.text)).toContain('Sorrel');
+      expect(next).toMatchObject({ who: 1, dog: 1 });
+    } finally {
+      asked.mockRestore();
+    }
   });
 
   it('is of the own kennel alone, however many are drawn at a time', async () => {

@@ -4,6 +4,7 @@ import type { Request } from 'express';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
+import { newPage } from '../http/one-page.ts';
 import { askItself, type OwnAnswer } from './ask-itself.ts';
 import { DOORSTEP, type DrawsPictures } from './first-pictures.ts';
 
@@ -86,11 +87,14 @@ type Pictured = { drawn: FirstPictureDrawn; answers: Readonly<Record<string, str
 export type PagesAsked = { built: BuiltPage; ahead: SentAheadFile; pictures: DrawsPictures; log: Logger; mayBeIn: boolean };
 
 type Told = OwnAnswer & { path: string };
-const askAll = (request: Request, paths: readonly string[]): Promise<Told[]> =>
-  Promise.all(paths.map(async (path) => ({ path, ...(await askItself(request, path, ANSWER_MS)) })));
+type AskAll = (paths: readonly string[]) => Promise<Told[]>;
 
 /** The picture of a screen for whoever asks for it, told what it asks for first; null when that cannot be had. */
-async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who: string, first: Promise<readonly Told[]>): Promise<Pictured | null> {
+async function pictureOf(
+  request: Request,
+  { ahead, pictures }: PagesAsked,
+  { who, first, askAll }: { who: string; first: Promise<readonly Told[]>; askAll: AskAll },
+): Promise<Pictured | null> {
   const device = deviceOf(request);
   const answers: Record<string, string> = { [DOORSTEP]: who };
   const isIn = (JSON.parse(who) as { me: unknown }).me !== null;
@@ -108,7 +112,7 @@ async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who:
     if (!isIn) return drawn.isOpen ? { drawn, answers: {}, files: [] } : null;
     const missing = drawn.missing.filter((path) => IS_ASKED.test(path) && answers[path] === undefined);
     if (missing.length === 0) return { drawn, answers, files };
-    if (!hear(await askAll(request, missing))) return null;
+    if (!hear(await askAll(missing))) return null;
   }
   return null;
 }
@@ -120,16 +124,19 @@ async function pictureOf(request: Request, { ahead, pictures }: PagesAsked, who:
  */
 export async function openPage(request: Request, asked: PagesAsked): Promise<OpenedPage | null> {
   const { built, ahead, log, mayBeIn } = asked;
+  const page = newPage();
+  const ask = (path: string) => askItself(request, path, { page, patienceMs: ANSWER_MS });
+  const askAll: AskAll = (paths) => Promise.all(paths.map(async (path) => ({ path, ...(await ask(path)) })));
   // What its screen asks for is asked for beside who is there, and not after it.
-  const first = askAll(request, mayBeIn ? sentAheadAt(ahead, request.path).asks.filter((path) => path !== DOORSTEP) : []);
+  const first = askAll(mayBeIn ? sentAheadAt(ahead, request.path).asks.filter((path) => path !== DOORSTEP) : []);
   first.catch(() => {});
-  const who = await askItself(request, DOORSTEP, ANSWER_MS);
+  const who = await ask(DOORSTEP);
   if (who.status !== 200) return null;
   return {
     head: headOf(built, { title: sentAheadAt(ahead, request.path).title, theme: themeOf(deviceOf(request)) }),
     cookies: who.cookies,
     rest: async () => {
-      const pictured = await pictureOf(request, asked, who.text, first).catch(
+      const pictured = await pictureOf(request, asked, { who: who.text, first, askAll }).catch(
         (error: unknown) => void log.warn({ error, path: request.path }, 'a page came without its picture'),
       );
       return pictured ? withPicture(built, pictured) : withoutPicture(built);

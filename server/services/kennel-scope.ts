@@ -34,11 +34,13 @@ export class KennelScope {
   private readonly manager: EntityManager;
   /** What was read already, by what was asked; null where each read asks the database. */
   private readonly known: Map<string, Promise<unknown>> | null;
+  /** What other questions of the same page have read; null where it is asked for none. */
+  private readonly ofPage: Map<string, Promise<unknown>> | null;
 
   constructor(
     dataSource: DataSource | EntityManager,
     who: { kennelId: string; personId: string; role: Role; backdated?: boolean },
-    known: Map<string, Promise<unknown>> | null = null,
+    { known = null, ofPage = null }: { known?: Map<string, Promise<unknown>> | null; ofPage?: Map<string, Promise<unknown>> | null } = {},
   ) {
     this.manager = 'manager' in dataSource ? dataSource.manager : dataSource;
     this.kennelId = who.kennelId;
@@ -46,6 +48,7 @@ export class KennelScope {
     this.role = who.role;
     this.backdated = who.backdated ?? false;
     this.known = known;
+    this.ofPage = ofPage;
   }
 
   /**
@@ -53,7 +56,7 @@ export class KennelScope {
    * tell of the same rows.
    */
   reading(): KennelScope {
-    return this.known ? this : new KennelScope(this.manager, this, new Map());
+    return this.known ? this : new KennelScope(this.manager, this, { known: this.ofPage ?? new Map() });
   }
 
   private async once<Row>(asked: () => string, read: () => Promise<Row[]>): Promise<Row[]> {
