@@ -363,6 +363,52 @@ try {
     `${LISTENERS} screens on Today, ${A_SECOND} happenings a second for ${SECONDS} s: each kept in ${p(keptIn, 0.5)} ms (p95 ${p(keptIn, 0.95)} ms); the list of dogs meanwhile ${p(lists, 0.5)} ms (p95 ${p(lists, 0.95)} ms); changes heard ${heard}`,
   );
   for (const one of listeners) one.destroy();
+
+  // A dog that has worn a collar twice a day for years opens as fast as it did before, and a tap on that collar is as soon kept.
+  const YEARS = 5;
+  const wornLong = json<{ collars: { id: string }[] }>(await ask('GET', `/api/dogs/${bramble}/neck`, { cookie: own })).collars.find(
+    ({ id }) => id !== device!.id,
+  )!;
+  const OF_THE_DOG = SCREENS.filter(([name]) => ['Today', 'record of a dog', 'neck of a dog', 'programmes of a dog'].includes(name));
+  const tap = (event: 'put-on' | 'taken-off') => {
+    const of = { dogId: bramble, collarId: wornLong.id };
+    const happening = { id: uuidv7(), at: new Date().toISOString(), event, ...of, ...(event === 'put-on' ? { clock: null, state: 'worked' } : {}) };
+    return JSON.stringify({ source: 'hand', phone: 'bench', sentAt: new Date().toISOString(), clock: null, happenings: [happening] });
+  };
+  async function asItStands(): Promise<number[]> {
+    let isOn = false;
+    const onOrOff = async () => {
+      isOn = !isOn;
+      const { results } = json<{ results?: { status: string }[] }>(
+        await ask('POST', '/api/happenings', { cookie: own, body: tap(isOn ? 'put-on' : 'taken-off') }),
+      );
+      if (results?.[0]?.status !== 'kept') throw new Error('a collar could not be put on or taken off');
+    };
+    const times: number[] = [];
+    for (const one of [
+      ...OF_THE_DOG.map(
+        ([, path]) =>
+          () =>
+            ask('GET', path(bramble), { cookie: own }),
+      ),
+      onOrOff,
+    ])
+      times.push((await timesOfBoth(one, one, { runs: RUNS, warmUp: 1 })).medians[0]);
+    return times;
+  }
+  const before = await asItStands();
+  const firstDay = Date.now() - (YEARS * 365 + 61) * 86_400_000;
+  const wears = Array.from({ length: YEARS * 365 * 4 }, (_none, n) => {
+    const at = new Date(firstDay + Math.floor(n / 4) * 86_400_000 + (n % 4) * 3_600_000);
+    const [event, data] = n % 2 === 0 ? ['put-on', '{"clock": null, "state": "worked"}'] : ['taken-off', '{}'];
+    return [uuidv7({ msecs: at.getTime() }), me.kennel.id, event, bramble, wornLong.id, null, null, data, 'hand', '', me.person.id, null, at, at, at];
+  });
+  for (let at = 0; at < wears.length; at += 500) await dataSource.query(`INSERT INTO happenings (${columns}) VALUES ?`, [wears.slice(at, at + 500)]);
+  const after = await asItStands();
+  const names = [...OF_THE_DOG.map(([name]) => name), 'a collar on or off'];
+  console.log(
+    `with ${wears.length / 2} wears of one collar in ${YEARS} years: ${names.map((name, n) => `${name} ${after[n]!.toFixed(0)} ms (before ${before[n]!.toFixed(0)}, ${(after[n]! / before[n]!).toFixed(1)}x)`).join(', ')}`,
+  );
 } finally {
   await end();
 }

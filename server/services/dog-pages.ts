@@ -32,6 +32,7 @@ import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linksOnCollars } from './links.ts';
 import { madeUpNow, setForOthers } from './made-up.ts';
+import { everPutOn } from './open-wears.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { unreadable } from './readable.ts';
@@ -184,12 +185,11 @@ async function ownOf(scope: KennelScope, own: readonly string[]): Promise<Pick<D
 
 /** The collars that a dog was ever fitted with or wore. */
 async function ownCollars(scope: KennelScope, id: string): Promise<string[]> {
-  const rows = await scope.raw<{ collarId: string }>(
-    `SELECT collarId FROM plans WHERE kennelId = :kennelId AND dogId = :id
-      UNION SELECT collarId FROM happenings WHERE kennelId = :kennelId AND dogId = :id AND event = 'put-on'`,
-    { id },
-  );
-  return rows.map(({ collarId }) => collarId);
+  const [planned, put] = await Promise.all([
+    scope.raw<{ collarId: string }>('SELECT DISTINCT collarId FROM plans WHERE kennelId = :kennelId AND dogId = :id', { id }),
+    everPutOn(scope, [id]),
+  ]);
+  return [...new Set([...planned, ...put].map(({ collarId }) => collarId))];
 }
 
 /** Of so many tapings of a site, the latest that stand, a screen shows how they went. */

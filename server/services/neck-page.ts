@@ -12,7 +12,7 @@ import { dressingAnswer } from './dressings.ts';
 import { gearAnswer } from './gear.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { openPutOns } from './open-wears.ts';
+import { everPutOn, openPutOns } from './open-wears.ts';
 import { keptAnswers } from '../records/kept.ts';
 import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
@@ -23,10 +23,7 @@ const WEAR_EVENTS = [...WEAR_HAPPENINGS, 'void'] as const;
 
 /** What was told of a dog’s collars, worn or as devices, since an instant, with those of wears that began before and had not ended then. */
 export async function eventsSince(scope: KennelScope, dogId: string, collarIds: readonly string[], since: Date): Promise<HappeningRow[]> {
-  const put = await scope.raw<{ collarId: string }>(
-    "SELECT DISTINCT collarId FROM happenings WHERE kennelId = :kennelId AND dogId = :dogId AND event = 'put-on'",
-    { dogId },
-  );
+  const put = await everPutOn(scope, [dogId]);
   const ids = [...new Set([...collarIds, ...put.map(({ collarId }) => collarId)])];
   const told = { event: In([...WEAR_AND_DEVICE_HAPPENINGS]), at: MoreThanOrEqual(since) };
   const byTime = { at: 'ASC', id: 'ASC' } as const;

@@ -10,4 +10,11 @@ export const keysForScreensMigrations = [
     up: 'ADD KEY takenBack (kennelId, eventId)',
     down: 'DROP KEY takenBack, ADD KEY kennelId_3 (kennelId, eventId)',
   }),
+  // What a dog wore, and who wore a collar, out of the keys alone: a dog of five years has thousands of wears.
+  changesTable('WornByWhom1764000000156', 'happenings', {
+    up: `DROP KEY ofDog, ADD KEY ofDog (kennelId, dogId, event, at, collarId),
+         DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at, dogId)`,
+    down: `DROP KEY ofDog, ADD KEY ofDog (kennelId, dogId, event, at),
+           DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at)`,
+  }),
 ];

@@ -12,7 +12,7 @@ import {
 } from '@banter/contract';
 import { WORK_SETTINGS } from '@banter/core';
 import { group } from 'd3-array';
-import { In } from 'typeorm';
+import { In, MoreThanOrEqual } from 'typeorm';
 import { isDatabaseAway } from '../../data/database-away.ts';
 import { CollarEntity } from '../../data/entities/collar.ts';
 import { DogEntity } from '../../data/entities/dog.ts';
@@ -27,6 +27,7 @@ import { kennelOf } from '../kennels.ts';
 import { verdictOn, type Around, type Known, type Teller, type Verdict } from './admit-happening.ts';
 import { happeningAsKept, happeningAsTold } from './kept-happenings.ts';
 import { intoRunningSessions, rebuildSessionStories, sessionsTakePresses } from './session-stories.ts';
+import { joinTakenBack } from './taken-back.ts';
 import { wearClashes } from './wear-clashes.ts';
 
 type Row = Omit<HappeningRow, 'kennelId'>;
@@ -78,12 +79,30 @@ async function surroundings(scope: KennelScope, told: readonly NewHappening[], n
   };
 }
 
-/** What was told of the wears of collars before, by collar; the collars are held meanwhile, so that of two hands the second is judged by the first. */
-async function wearsBefore(scope: KennelScope, collarIds: readonly string[]): Promise<Map<string, NewHappening[]>> {
-  if (collarIds.length === 0) return new Map();
-  await scope.holdSome(CollarEntity, collarIds);
-  const rows = await scope.all(HappeningEntity, { collarId: In([...collarIds]), event: In([...WEAR_HAPPENINGS, 'void']) }, { at: 'ASC', id: 'ASC' });
-  return new Map([...group(rows, ({ collarId }) => collarId!)].map(([id, own]) => [id, own.map(happeningAsKept)]));
+/**
+ * What was told before of the wears of collars on which something told now bears, from an instant on, by collar; the collars are held meanwhile, so
+ * that of two hands the second is judged by the first. A wear that begins before all that is told now is where it is judged from: what was before it
+ * is as it was.
+ */
+async function wearsBefore(scope: KennelScope, told: ReadonlyMap<string, Date>): Promise<Map<string, NewHappening[]>> {
+  if (told.size === 0) return new Map();
+  await scope.holdSome(CollarEntity, [...told.keys()]);
+  const ofEach = [...told].map(async ([collarId, from]): Promise<[string, NewHappening[]]> => {
+    const [begun] = await scope.raw<{ at: Date }>(
+      `SELECT told.at FROM happenings told FORCE INDEX (ofCollar) ${joinTakenBack('told')}
+        WHERE told.kennelId = :kennelId AND told.collarId = :collarId AND told.event = 'put-on' AND told.at < :from AND taken.id IS NULL
+        ORDER BY told.at DESC LIMIT 1`,
+      { collarId, from },
+    );
+    const since = begun ? { at: MoreThanOrEqual(new Date(begun.at)) } : {};
+    const byTime = { at: 'ASC', id: 'ASC' } as const;
+    const [wears, voids] = await Promise.all([
+      scope.all(HappeningEntity, { collarId, event: In([...WEAR_HAPPENINGS]), ...since }, byTime),
+      scope.all(HappeningEntity, { collarId, event: 'void' }, byTime),
+    ]);
+    return [collarId, [...wears, ...voids].map(happeningAsKept)];
+  });
+  return new Map(await Promise.all(ofEach));
 }
 
 /** Whether what was told again is what is kept; of what a device told, the session was found here. */
@@ -110,7 +129,13 @@ export async function keepHappenings(
     if (WEAR.has(told.event) && 'collarId' in told) return [told.collarId];
     return target?.collarId && WEAR.has(target.event) ? [target.collarId] : [];
   };
-  const wears = strict ? await wearsBefore(scope, [...new Set(all.flatMap(collarOfWear))]) : new Map<string, NewHappening[]>();
+  const firstOf = new Map<string, Date>();
+  for (const told of strict ? all : []) {
+    const target = told.event === 'void' ? rows.get(told.eventId) : undefined;
+    const at = new Date(Math.min(Date.parse(told.at) - aheadMs, target?.at.getTime() ?? Infinity));
+    for (const id of collarOfWear(told)) if (!(firstOf.get(id)! <= at)) firstOf.set(id, at);
+  }
+  const wears = await wearsBefore(scope, firstOf);
   const fresh: Row[] = [];
   const whose = teller.bridgeId === null ? { personId: scope.personId, bridgeId: null } : { personId: null, bridgeId: teller.bridgeId };
 
