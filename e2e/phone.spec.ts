@@ -148,4 +148,13 @@ test('the calendar shows a day at a time: a session is moved by the thumb, and s
   await expect(shown).toHaveAccessibleName(/^Thu/);
   await chosen.getByRole('button', { name: 'Save there' }).tap();
   await expect(page.getByRole('button', { name: /^Undo: Yarrow moved/ })).toBeVisible();
+  // On paper it is the whole week; afterwards the day again. A browser says so as it begins to print, and has it put on paper right after.
+  await page.evaluate(() => {
+    addEventListener('beforeprint', () =>
+      queueMicrotask(() => (document.title = `${document.querySelectorAll('section[aria-label^="Thu"] h3, section[aria-label^="Fri"] h3').length} days`)),
+    );
+  });
+  await page.pdf();
+  await expect(page).toHaveTitle('2 days');
+  await expect(shown).toHaveCount(1);
 });
