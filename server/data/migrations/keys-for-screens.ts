@@ -10,11 +10,11 @@ export const keysForScreensMigrations = [
     up: 'ADD KEY takenBack (kennelId, eventId)',
     down: 'DROP KEY takenBack, ADD KEY kennelId_3 (kennelId, eventId)',
   }),
-  // What a dog wore, and who wore a collar, out of the keys alone: a dog of five years has thousands of wears.
+  // What a dog wore, and who wore a collar, out of the keys alone: a dog of five years has thousands of wears. Nothing is asked for by its event alone.
   changesTable('WornByWhom1764000000156', 'happenings', {
     up: `DROP KEY ofDog, ADD KEY ofDog (kennelId, dogId, event, at, collarId),
-         DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at, dogId)`,
+         DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at, dogId), DROP KEY byEvent`,
     down: `DROP KEY ofDog, ADD KEY ofDog (kennelId, dogId, event, at),
-           DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at)`,
+           DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at), ADD KEY byEvent (kennelId, event, at)`,
   }),
 ];
