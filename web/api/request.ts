@@ -36,8 +36,11 @@ export async function send<Schema extends z.ZodType>(
   // What was answered before a change does not know of it.
   if (method !== 'GET') forgetEarly();
   const along = method === 'GET' ? cameAlong(path) : undefined;
-  // It came from the server that this page is of: its shape is right.
-  if (along !== undefined && answer !== null) return along as z.output<Schema>;
+  // What was kept before something new was told is filled up by the shape, in an answer that came with the page as in any other.
+  if (along !== undefined && answer !== null) {
+    const parsed = answer.safeParse(along);
+    if (parsed.success) return parsed.data;
+  }
   // The first picture is drawn with what is there.
   if (import.meta.env.SSR) return new Promise(() => {});
   let response: Response;
