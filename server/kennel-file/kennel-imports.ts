@@ -3,6 +3,7 @@ import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { setTimeout as pause } from 'node:timers/promises';
 import type { CsvTable, KeepImport, KennelImport } from '@banter/contract';
 import type { Logger } from 'pino';
 import type { DataSource } from 'typeorm';
@@ -100,19 +101,16 @@ export class KennelImports {
     }
   }
 
-  /** Works on a file, and tells how far it is until that is done. */
+  /** Works on a file, and tells how far it is until that is done: one word after another, so that one that lingers never comes after the last. */
   private async worksOn(job: Job, work: () => Promise<void>): Promise<void> {
     const { scope, view } = job;
-    const tell = () => this.rows.tell(scope.kennelId, view).catch((error: unknown) => this.log.warn({ error }, 'it was not told how far a file is'));
-    const telling = setInterval(() => void tell(), TOLD_MS);
-    try {
-      await work();
-    } finally {
-      clearInterval(telling);
-      await tell();
-      // From now on any server may be asked for it.
-      if (view.state !== 'ready') await this.clear(view.id);
+    const worked = work().then(() => false);
+    for (let working = true; working;) {
+      working = await Promise.race([worked, pause(TOLD_MS, true, { ref: false })]);
+      await this.rows.tell(scope.kennelId, view).catch((error: unknown) => this.log.warn({ error }, 'it was not told how far a file is'));
     }
+    // From now on any server may be asked for it.
+    if (view.state !== 'ready') await this.clear(view.id);
   }
 
   private async read(job: Job, table: CsvTable | null, sent: string): Promise<void> {
