@@ -163,7 +163,7 @@ export { Invitation, InvitationAsked, Invite, INVITE_DAYS, InviteFacts, InvitesP
 export { CalendarFeed, CalendarFeedFacts, CalendarFeedsPage } from './records/calendar-feed.ts';
 export { feedEntries, type FeedEntry, type FeedFacts } from './calendar-feed/feed-entries.ts';
 export { NewWeighing, standingWeighings, Weighing } from './records/weighing.ts';
-export { dogGrowth, type DogGrowth } from './growth/dog-growth.ts';
+export { dogGrowth, type DogGrowth, type GrowthTold } from './growth/dog-growth.ts';
 export { grownDog, outgrows, outgrowthTitle, whenWeighs, type Outgrowth, type When } from './growth/outgrows.ts';
 export { Collar, CollarFacts, METALS } from './records/collar.ts';
 export { fittingDog, NewPlan, Plan, PlanInputs } from './records/plan.ts';
@@ -220,6 +220,8 @@ export { pressFacts, usualHere, type UsualLevel } from './field/press-facts.ts';
 export { deviceStanding, type DeviceStanding } from './levels/device-standing.ts';
 export { dogLevels, settingsOf, type DeviceLevels, type LevelRecordsOfDog, type SettingLevels } from './levels/dog-levels.ts';
 export {
+  isUnderWay,
+  MOST_IN_ROW,
   NewStageMove,
   NewStageResult,
   Programme,

@@ -20,7 +20,7 @@ import { houseOf, type Kennel } from '../records/kennel.ts';
 import type { GrowthPage } from '../records/pages.ts';
 import { fittingDog } from '../records/plan.ts';
 import { byHandsOn } from '../standing/neck-felt.ts';
-import { latestGirths, type Taping } from '../records/taping.ts';
+import { latestGirths } from '../records/taping.ts';
 import { standingWeighings, type Weighing } from '../records/weighing.ts';
 import { outgrows, type Outgrowth } from './outgrows.ts';
 
@@ -47,19 +47,19 @@ export type DogGrowth =
       bedMm: { likely: number; longest: number };
     };
 
-type Told = Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings' | 'madeUp'>;
+export type GrowthTold = Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings' | 'madeUp' | 'tapedBefore'>;
 
 /** The high girths of a dog as taped, by its age; what was corrected is left out. */
-function agedGirths(tapings: readonly Taping[], ageAt: (at: string) => number): AgedGirth[] {
+function agedGirths({ tapings, tapedBefore }: GrowthTold, ageAt: (at: string) => number): AgedGirth[] {
   const corrected = new Set(tapings.map(({ correctsId }) => correctsId));
-  return tapings
-    .filter(({ id, site }) => site === 'high' && !corrected.has(id))
+  return [...tapedBefore, ...tapings.filter(({ site }) => site === 'high')]
+    .filter(({ id }) => !corrected.has(id))
     .map(({ at, tapedMm }) => ({ ageDays: ageAt(at), girthMm: tapedMm }))
     .sort((a, b) => a.ageDays - b.ageDays);
 }
 
 /** Puts together how a dog grows and what that does to what it wears, as of an instant (ms) and a day in the kennel's zone. */
-export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { now: number; today: string; speak: Speaker }): DogGrowth {
+export function dogGrowth(page: GrowthTold, kennel: Kennel, { now, today, speak }: { now: number; today: string; speak: Speaker }): DogGrowth {
   const { dog } = page;
   if (dog.bornOn === null) return { missing: 'born' };
   const born = dayStartOf(dog.bornOn, kennel.timeZone);
@@ -76,7 +76,7 @@ export function dogGrowth(page: Told, kennel: Kennel, { now, today, speak }: { n
   const believed = weighIns.filter((_one, index) => !odd.has(index));
   const fit = fitGrowth(believed, adultKg);
   const reasons = [...growthReasons(fit, believed).slice(0, 1), ...reasonsOf.filter(({ code }) => code === 'odd-weighing')];
-  const girths = agedGirths(page.tapings, ageAt);
+  const girths = agedGirths(page, ageAt);
   // What comes next is told by the neck as it was taped last; the tapes before only made the curve likely.
   const factor = girthFactor(fit, girths.slice(-1));
   const grown = grownAt(fit, ageDays).weightKg >= GROWN_SHARE * fit.asymptoteKg;

@@ -79,7 +79,7 @@ export type KennelBench = z.infer<typeof KennelBench>;
 /**
  * A dog as it stands and how it is dressed: its stack and rig with the pieces of gear in it, the looks at its skin of the last year and the
  * latest of every place, and the events of its own and of its collars of the last sixty days, with those of any wear that has lasted
- * longer; and its programmes with their moves.
+ * longer; and the programmes that run with their moves.
  */
 export const NeckPage = z.object({
   ...DogPage.shape,
@@ -94,11 +94,16 @@ export const NeckPage = z.object({
 });
 export type NeckPage = z.infer<typeof NeckPage>;
 
-/** A dog as it stands, with every taping that stands and every weighing, oldest first; of weighings those that were corrected, too. */
-export const GrowthPage = z.object({ ...DogPage.shape, weighings: z.array(Weighing) });
+/** A dog as it stands, with every high girth that stands and every weighing, oldest first; of weighings those that were corrected, too. */
+export const GrowthPage = z.object({
+  ...DogPage.shape,
+  weighings: z.array(Weighing),
+  /** High girths of before the tapings that the page shows, mm. */
+  tapedBefore: z.array(z.object({ id: RecordId, at: Instant, tapedMm: z.number() })).default([]),
+});
 export type GrowthPage = z.infer<typeof GrowthPage>;
 
-/** A dog as it stands, its programmes, and everything that was told of them. */
+/** A dog as it stands, its programmes, and what was told of those that are under way. */
 export const ProgrammesPage = z.object({
   ...DogPage.shape,
   programmes: z.array(Programme),

@@ -4,6 +4,9 @@ import { Instant, line, namedLine, passage, RecordId } from './common.ts';
 
 const whole = (low: number, high: number) => z.number().int().min(low).max(high);
 
+/** In so many sessions in a row, at most, a stage asks for its mark. */
+export const MOST_IN_ROW = 60;
+
 /** A stage as it stands in a dog's programme: copied from the template when it was started, and adapted since. */
 export const StageShape = z
   .strictObject({
@@ -15,7 +18,7 @@ export const StageShape = z
     sessionsPerDay: whole(1, 12),
     everyDays: whole(1, 14),
     onAround: z.boolean(),
-    pass: z.strictObject({ what: namedLine(120), needed: whole(1, 100), of: whole(1, 100), inRow: whole(1, 60), leastDays: whole(0, 120) }),
+    pass: z.strictObject({ what: namedLine(120), needed: whole(1, 100), of: whole(1, 100), inRow: whole(1, MOST_IN_ROW), leastDays: whole(0, 120) }),
     fallBack: z.strictObject({ below: between(0, 1), inRow: whole(1, 20), stages: whole(1, 12), setback: namedLine(120) }),
     cautions: z.array(line(200)).max(8),
     // A stage of before did not say so.
@@ -47,6 +50,8 @@ export const TellTaleShape = z.strictObject({
 export type TellTaleShape = z.infer<typeof TellTaleShape>;
 
 export const PROGRAMME_STATES = ['running', 'paused', 'done', 'left'] as const;
+/** Not over yet: where it stands is asked for. */
+export const isUnderWay = ({ state }: { state: (typeof PROGRAMME_STATES)[number] }): boolean => state === 'running' || state === 'paused';
 
 /** A dog's programme: where it came from, its stages as they stand for this dog, and since when. Where it stands is told by its moves. */
 export const ProgrammeFacts = z.strictObject({

@@ -139,6 +139,12 @@ function likeliest({ lowMm, highMm }: SlackInterval, plannedMm: number, again: n
 /** Where to aim in a window, mm: its middle, away from both edges; a little inside where it has one edge only. */
 const aimIn = ({ lowMm, highMm }: SlackInterval) => (Number.isFinite(highMm) ? (lowMm + highMm) / 2 : lowMm + BEYOND_MM / 2);
 
+/**
+ * So many checks of a plan, the latest, say something of how its collar sits. What hands felt longer ago they felt on another neck: coat, weight
+ * and muscle have changed since, and a collar that is worn is looked at each week. Common practice; how many, from memory.
+ */
+export const EARLIER_CHECKS = 12;
+
 /** An earlier check of the same plan: how the collar was made up then, and what was found. */
 export type EarlierSpecCheck = { on: Setting; answers: CheckAnswers };
 
@@ -164,7 +170,7 @@ function known(now: CheckedMeasure, before: readonly CheckedMeasure[]): { slack:
  * The next step after looking at a collar on the dog, by its kind's spec: what stops it, faults in their order, answers that
  * contradict each other, then the answers as an interval of slack against the window, then the faults that wait for the size. Where
  * the interval lies outside the window, the collar is let out or taken in by what brings the likeliest slack to the middle of it, going
- * by the earlier checks of the plan too, oldest first; where that leads back to a make-up that was wrong the other way, it lies between
+ * by the latest of the earlier checks of the plan too, oldest first; where that leads back to a make-up that was wrong the other way, it lies between
  * two. A kind that comes in steps of its own decides the size by itself. All that is wrong is told, whichever decides the step. Common
  * practice.
  */
@@ -188,7 +194,9 @@ export function checkBySpec<Numbers, Options, Own extends { code: string } = nev
   const faults = spec.faults.filter((fault) => fault.when(answers, context));
   // A collar that sat low or had turned was felt where it does not belong: that says nothing of its size.
   const misplaced = (fault: CheckFault<Numbers, Options>) => !fault.afterSize;
-  const sound = earlier.filter((one) => !spec.faults.some((fault) => misplaced(fault) && fault.when(one.answers, { ...context, on: one.on })));
+  const sound = earlier
+    .slice(-EARLIER_CHECKS)
+    .filter((one) => !spec.faults.some((fault) => misplaced(fault) && fault.when(one.answers, { ...context, on: one.on })));
   const before = sound.flatMap((one) => {
     const then = spec.measure?.(one.answers, { ...context, on: one.on });
     return then && 'slack' in then ? [{ ...then, on: one.on }] : [];

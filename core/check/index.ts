@@ -4,6 +4,7 @@ export { type SlackInterval } from './slack-interval.ts';
 export {
   CHECK_TONES,
   checkBySpec,
+  EARLIER_CHECKS,
   isBenchStep,
   isLaterStep,
   specReasonWords,

@@ -8,6 +8,7 @@ import {
   type DogCard,
   type DogPage,
   type GrowthPage,
+  type GrowthTold,
   type KennelBench,
   type LinkBalance,
   type Taping,
@@ -17,11 +18,9 @@ import { In } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
-import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
-import { TapingEntity, type TapingRow } from '../data/entities/taping.ts';
 import { WeighingEntity } from '../data/entities/weighing.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
@@ -32,7 +31,7 @@ import { linkBalances } from '../standings/link-balances.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { linksOnCollars } from './links.ts';
 import { madeUpNow, setForOthers } from './made-up.ts';
-import { everPutOn } from './open-wears.ts';
+import { everPutOn } from './latest-wears.ts';
 import { placeAnswer } from './places.ts';
 import { planKind } from './plans.ts';
 import { unreadable } from './readable.ts';
@@ -40,9 +39,7 @@ import { liftKind, screeningKind } from './screenings.ts';
 import { stockOf } from './stock.ts';
 import { tapingKind } from './tapings.ts';
 import { weighingAnswers } from './weighings.ts';
-
-/** A taping that corrects the one under this alias, so that the corrected one no longer counts. */
-const correctionOf = (alias: string) => `SELECT 1 FROM tapings fix WHERE fix.kennelId = ${alias}.kennelId AND fix.correctsId = ${alias}.id`;
+import { girthsBefore, standingChecks, standingPlans, standingTapings } from './what-counts.ts';
 
 /** The latest plan of each kind of each dog, unless it has been set aside; of all dogs unless some are named. */
 export async function fittedPlans(scope: KennelScope, only?: readonly string[]): Promise<PlanRow[]> {
@@ -67,21 +64,17 @@ export type DogsPage = { dogs: DogCard[]; collars: Collar[] };
 export async function dogsPage(scope: KennelScope, only?: readonly string[]): Promise<DogsPage> {
   const ofSome = only === undefined ? {} : { id: In([...only]) };
   const dogId = only === undefined ? {} : { dogId: In([...only]) };
-  // A list in a query is never empty.
-  const [ofThese, ids] = only === undefined ? ['TRUE', {}] : ['record.dogId IN (:...only)', { only: only.length === 0 ? [''] : [...only] }];
   const dogs = await scope.all(DogEntity, ofSome, { name: 'ASC', id: 'ASC' });
-  const tapings = await scope
-    .query(TapingEntity)
-    .andWhere(ofThese, ids)
-    .andWhere(`NOT EXISTS (${correctionOf('record')})`)
-    .andWhere(
-      `NOT EXISTS (SELECT 1 FROM tapings later WHERE later.kennelId = record.kennelId AND later.dogId = record.dogId
-        AND later.site = record.site AND (later.at, later.id) > (record.at, record.id) AND NOT EXISTS (${correctionOf('later')}))`,
-    )
-    .getMany();
+  const tapings = await standingTapings(
+    scope,
+    dogs.map(({ id }) => id),
+    1,
+  );
   const plans = await fittedPlans(scope, only);
-  const planIds = plans.map((plan) => plan.id);
-  const checks = planIds.length === 0 ? [] : await scope.all(FitCheckEntity, { planId: In(planIds) }, { attempt: 'ASC' });
+  const checks = await standingChecks(
+    scope,
+    plans.map(({ id }) => id),
+  );
 
   const girthsByDog = new Map<string, Taping[]>(dogs.map((dog) => [dog.id, []]));
   for (const taping of await tapingKind.toAnswers(scope, tapings)) girthsByDog.get(taping.dogId)?.push(taping);
@@ -114,31 +107,27 @@ export async function dogsPage(scope: KennelScope, only?: readonly string[]): Pr
 /** One dog as it stands, with every girth and weight that its growth is read from. */
 export async function growthPage(outer: KennelScope, id: string): Promise<GrowthPage> {
   const scope = outer.reading();
-  return { ...(await dogPage(scope, id, { tapings: 'all' })), weighings: await weighingAnswers(scope, id) };
+  const [page, tapedBefore, weighings] = await Promise.all([dogPage(scope, id), girthsBefore(scope, id, SITE_TAPINGS), weighingAnswers(scope, id)]);
+  return { ...page, tapedBefore, weighings };
 }
 
-/** What was told of several dogs that bears on their growth: a request for each kind of record, however many dogs they are. */
-export async function growthPages(
-  scope: KennelScope,
-  dogs: readonly Dog[],
-): Promise<Pick<GrowthPage, 'dog' | 'tapings' | 'plans' | 'checks' | 'endings' | 'weighings' | 'madeUp'>[]> {
+/** What was told of several dogs that bears on what they outgrow: a request for each kind of record, however many dogs they are. */
+export async function growthPages(scope: KennelScope, dogs: readonly Dog[]): Promise<GrowthTold[]> {
   if (dogs.length === 0) return [];
-  const of = { dogId: In(dogs.map(({ id }) => id)) };
+  const dogIds = dogs.map(({ id }) => id);
+  const of = { dogId: In(dogIds) };
   const byTime = { at: 'ASC', id: 'ASC' } as const;
+  const decided = await standingPlans(scope, dogIds);
   const [tapings, plans, checks, endings, weighings, madeUp] = await Promise.all([
-    scope.all(TapingEntity, of, byTime).then((rows) => tapingKind.toAnswers(scope, rows)),
-    scope.all(PlanEntity, of, byTime).then((rows) => planKind.toAnswers(scope, rows)),
-    scope.all(FitCheckEntity, of, byTime).then((rows) => fitCheckKind.toAnswers(scope, rows)),
+    standingTapings(scope, dogIds, 1).then((rows) => tapingKind.toAnswers(scope, rows)),
+    planKind.toAnswers(scope, decided),
+    standingChecks(
+      scope,
+      decided.map(({ id }) => id),
+    ).then((rows) => fitCheckKind.toAnswers(scope, rows)),
     scope.all(EndingEntity, of, byTime).then((rows) => endingKind.toAnswers(scope, rows)),
     scope.all(WeighingEntity, of, byTime).then((rows) => keptAnswers(scope, rows)),
-    scope
-      .raw<{ collarId: string }>('SELECT DISTINCT collarId FROM plans WHERE kennelId = :kennelId AND dogId IN (:dogIds)', { dogIds: dogs.map(({ id }) => id) })
-      .then((rows) =>
-        madeUpNow(
-          scope,
-          rows.map(({ collarId }) => collarId),
-        ),
-      ),
+    madeUpNow(scope, [...new Set(decided.map(({ collarId }) => collarId))]),
   ]);
   const byDog = <One extends { dogId: string }>(all: readonly One[]) => {
     const found = group(all, ({ dogId }) => dogId);
@@ -148,6 +137,7 @@ export async function growthPages(
   return dogs.map((dog) => ({
     dog,
     tapings: own.tapings(dog.id),
+    tapedBefore: [],
     plans: own.plans(dog.id),
     checks: own.checks(dog.id),
     endings: own.endings(dog.id),
@@ -158,7 +148,6 @@ export async function growthPages(
 
 /** Of collars: those that the dog was ever fitted with or wore, or with them all that can be chosen now, ours and those to buy. */
 type Stock = 'own' | 'all';
-type PageOf = { stock?: Stock; tapings?: 'latest' | 'all' };
 
 /**
  * What a dog can be fitted with: all that is sound, ours and to buy, and what it was ever fitted with or wore; with the links in the bag, in the dog's own
@@ -194,42 +183,6 @@ async function ownCollars(scope: KennelScope, id: string): Promise<string[]> {
 
 /** Of so many tapings of a site, the latest that stand, a screen shows how they went. */
 const SITE_TAPINGS = 12;
-/** Of so many decisions for a collar that was checked the latest, what hands found in it is among them. */
-const CHECKED_PLANS = 3;
-
-/** The latest tapings of each site that nothing corrects, oldest first; of growth all of them. */
-async function standingTapings(scope: KennelScope, dogId: string, most: number | null): Promise<TapingRow[]> {
-  const rows = await scope.raw<{ id: string }>(
-    `SELECT id FROM (SELECT id, ROW_NUMBER() OVER (PARTITION BY site ORDER BY at DESC, id DESC) AS place FROM tapings
-        WHERE kennelId = :kennelId AND dogId = :dogId
-          AND id NOT IN (SELECT correctsId FROM tapings WHERE kennelId = :kennelId AND dogId = :dogId AND correctsId IS NOT NULL)) told
-      ${most === null ? '' : `WHERE place <= ${most}`}`,
-    { dogId },
-  );
-  const tapings = await scope.someOf(
-    TapingEntity,
-    rows.map(({ id }) => id),
-  );
-  return tapings.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
-}
-
-/** What was decided for a dog and counts still: the latest for each collar, and the latest of each that hands were in. */
-async function standingPlans(scope: KennelScope, dogId: string): Promise<PlanRow[]> {
-  const rows = await scope.raw<{ id: string }>(
-    `SELECT id FROM (SELECT id, checked, ROW_NUMBER() OVER (PARTITION BY collarId ORDER BY at DESC, id DESC) AS place,
-                            ROW_NUMBER() OVER (PARTITION BY collarId, checked ORDER BY at DESC, id DESC) AS placeOfChecked
-        FROM (SELECT plans.id, plans.collarId, plans.at,
-                     EXISTS (SELECT 1 FROM fit_checks checks WHERE checks.kennelId = plans.kennelId AND checks.planId = plans.id) AS checked
-                FROM plans WHERE plans.kennelId = :kennelId AND plans.dogId = :dogId) decided) ranked
-      WHERE place = 1 OR (checked AND placeOfChecked <= ${CHECKED_PLANS})`,
-    { dogId },
-  );
-  const plans = await scope.someOf(
-    PlanEntity,
-    rows.map(({ id }) => id),
-  );
-  return plans.sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1));
-}
 
 /** All that a dog which the kennel has not got yet can be fitted with. */
 export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
@@ -238,14 +191,14 @@ export async function kennelBench(scope: KennelScope): Promise<KennelBench> {
 }
 
 /** One dog as it stands: the latest of its measures and what was decided and checked of its collars, oldest first, and what of the locker it has to do with. */
-export async function dogPage(outer: KennelScope, id: string, { stock = 'own', tapings: which = 'latest' }: PageOf = {}): Promise<DogPage> {
+export async function dogPage(outer: KennelScope, id: string, { stock = 'own' }: { stock?: Stock } = {}): Promise<DogPage> {
   const scope = outer.reading();
   const dog = await scope.get(DogEntity, id);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const own = await ownCollars(scope, id);
   const [tapings, plans, screenings, lifts, owned, madeUp, setFor] = await Promise.all([
-    standingTapings(scope, id, which === 'all' ? null : SITE_TAPINGS),
-    standingPlans(scope, id),
+    standingTapings(scope, [id], SITE_TAPINGS),
+    standingPlans(scope, [id]),
     scope.all(ScreeningEntity, { dogId: id }, byTime),
     scope.all(LiftEntity, { dogId: id }, byTime),
     stock === 'all' ? choiceOf(scope, own) : ownOf(scope, own),
@@ -255,7 +208,7 @@ export async function dogPage(outer: KennelScope, id: string, { stock = 'own', t
   const planIds = plans.map((plan) => plan.id);
   const where = stock === 'all' ? {} : { id: In([dog.placeId ?? '', ...plans.flatMap(({ placeId }) => placeId ?? [])]) };
   const [checks, endings, places] = await Promise.all([
-    planIds.length === 0 ? [] : scope.all(FitCheckEntity, { planId: In(planIds) }, byTime),
+    standingChecks(scope, planIds),
     planIds.length === 0 ? [] : scope.all(EndingEntity, { planId: In(planIds) }, byTime),
     scope.all(PlaceEntity, where, { name: 'ASC', id: 'ASC' }),
   ]);

@@ -2,9 +2,7 @@ import { broughtUp, collarKind, linksOf, takenCheck, type Dog, type Kennel, type
 import { FitCheckEntity, type FitCheckRow } from '../data/entities/fit-check.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
 import { HappeningEntity } from '../data/entities/happening.ts';
-import { In } from 'typeorm';
 import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
 import { toldByHand } from './happenings/kept-happenings.ts';
@@ -16,6 +14,7 @@ import { readable } from './readable.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 import { tapingKind } from './tapings.ts';
 import { tellSkin } from './told-skin.ts';
+import { standingChecks, standingTapings } from './what-counts.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promise<Omit<FitCheckRow, 'kennelId'>> {
   // Two people checking at once get attempts of their own: the plan is held while the attempt is counted.
@@ -23,7 +22,7 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   if (plan.dogId !== sent.dogId || plan.kind !== sent.kind) throw badField('planId', 'This plan is not one for this dog and collar.');
   if (readable(scope, 'plan', [plan]).length === 0) throw badField('planId', 'This plan cannot be read any more: decide the fit again.');
   const [kennel, dog] = [await kennelOf(scope), await scope.get(DogEntity, plan.dogId)];
-  const before = await scope.all(FitCheckEntity, { planId: plan.id }, { attempt: 'ASC' });
+  const before = await standingChecks(scope, [plan.id]);
   const earlier = readable(
     scope,
     'fitCheck',
@@ -32,12 +31,11 @@ async function compute(scope: KennelScope, id: string, sent: NewFitCheck): Promi
   const { collar } = plan.inputs;
   const links = linksOf({ kind: sent.kind, numbers: collar.numbers });
   if (links) await fitLinks(scope, { id: collar.id, gaugeMm: links.gaugeMm }, links.inIt(sent.on), sent.at);
-  const taped = await scope.all(TapingEntity, { dogId: dog.id, site: In(['high', 'coat-depth']) }, { at: 'ASC' });
-  const tapings = await tapingKind.toAnswers(scope, taped);
+  const tapings = await tapingKind.toAnswers(scope, await standingTapings(scope, [dog.id], 1));
   const [answeredDog, answeredKennel] = [dogAnswer(dog), kennelAnswer(kennel)];
   const { outcome, rules } = takenCheck(sent, { plan, earlier, dog: answeredDog, tapings, kennel: answeredKennel });
   await tellBesides(scope, id, sent, plan, answeredDog, answeredKennel);
-  return { ...sent, id, attempt: before.length + 1, outcome, ...keptNow(scope, sent.at, rules) };
+  return { ...sent, id, attempt: (before.at(-1)?.attempt ?? 0) + 1, outcome, ...keptNow(scope, sent.at, rules) };
 }
 
 /** What a check answers of contact and skin is told where contact and skin are told, under the check's own id: nothing is asked twice. */

@@ -4,10 +4,7 @@ import { Between } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { EndingEntity } from '../data/entities/ending.ts';
-import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { LevelCapEntity, PressEntity, type LevelCapRow } from '../data/entities/field-log.ts';
-import { PlanEntity } from '../data/entities/plan.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from './collars.ts';
 import { dogAnswer } from './dogs.ts';
 import { endingKind } from './endings.ts';
@@ -20,6 +17,7 @@ import type { KennelScope } from './kennel-scope.ts';
 import { briefly, happenedNow, keptAnswers } from '../records/kept.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 import { tapingKind } from './tapings.ts';
+import { standingChecks, standingPlans, standingTapings } from './what-counts.ts';
 
 export const levelCapKind: AppendedKind<LevelCapRow, NewLevelCap, LevelCap> = {
   entity: LevelCapEntity,
@@ -36,8 +34,8 @@ export async function levelsPage(outer: KennelScope, dogId: string, now: Date): 
   const scope = outer.reading();
   const dog = await scope.get(DogEntity, dogId);
   const [plans, tapings, presses] = await Promise.all([
-    scope.all(PlanEntity, { dogId }, { at: 'ASC' }),
-    scope.all(TapingEntity, { dogId }, { at: 'ASC' }),
+    standingPlans(scope, [dogId]),
+    standingTapings(scope, [dogId], 1),
     // From the first to the last, by the ends of its key alone; how many lie between is nobody’s business here.
     scope.raw<{ collarId: string; setting: string; firstAt: Date; lastAt: Date }>(
       `SELECT collarId, setting, MIN(at) AS firstAt, MAX(at) AS lastAt FROM presses
@@ -49,7 +47,10 @@ export async function levelsPage(outer: KennelScope, dogId: string, now: Date): 
   const collars = (await scope.someOf(CollarEntity, collarIds)).filter(({ kind }) => isDevice(kind));
   const rows = await levelRows(scope, new Map([[dogId, collars.map(({ id }) => id)]]), now);
   const { sessions, caps, ...records } = rows.get(dogId)!;
-  const checks = await scope.all(FitCheckEntity, { dogId }, { at: 'ASC' });
+  const checks = await standingChecks(
+    scope,
+    plans.map(({ id }) => id),
+  );
   const endings = await scope.all(EndingEntity, { dogId }, { at: 'ASC' });
   const fits = currentFits({
     plans: await planKind.toAnswers(scope, plans),

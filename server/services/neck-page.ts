@@ -12,7 +12,7 @@ import { dressingAnswer } from './dressings.ts';
 import { gearAnswer } from './gear.ts';
 import { happeningAnswers } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { everPutOn, openPutOns } from './open-wears.ts';
+import { everPutOn, openPutOns } from './latest-wears.ts';
 import { keptAnswers } from '../records/kept.ts';
 import { programmeKind } from './programmes.ts';
 import { skinLookKind } from './skin-looks.ts';
@@ -77,7 +77,7 @@ export async function neckPage(outer: KennelScope, id: string, now: Date): Promi
     scope.find(DressingEntity, id),
     looksShown(scope, id, now),
     eventsSince(scope, id, collarIds, since),
-    scope.all(ProgrammeEntity, { dogId: id }, { startsOn: 'ASC', id: 'ASC' }),
+    scope.all(ProgrammeEntity, { dogId: id, state: 'running' }, { startsOn: 'ASC', id: 'ASC' }),
   ]);
   const moves = programmes.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(programmes.map((one) => one.id)) }, { at: 'ASC', id: 'ASC' });
   const gear = await scope.someOf(GearEntity, [...new Set((dressing?.rig ?? []).flatMap(({ gearId }) => gearId ?? []))]);

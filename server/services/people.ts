@@ -1,8 +1,9 @@
 import type { PeoplePage, PersonStanding } from '@banter/contract';
 import { technicalError, type Finger } from '@banter/core';
+import { group } from 'd3-array';
 import { IsNull } from 'typeorm';
 import { PersonEntity, type PersonRow } from '../data/entities/person.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
+import { asData } from '../data/json-column.ts';
 import { changesOf, writeDeed } from '../records/deeds.ts';
 import { Failure } from './failure.ts';
 import type { KennelScope } from './kennel-scope.ts';
@@ -18,15 +19,16 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
   // Who can get in by what is a lead's to know.
   const keys = scope.role === 'lead' ? await openKeys(scope) : [];
   const people = await scope.all(PersonEntity, {}, { createdAt: 'ASC', id: 'ASC' });
-  const tapings = await scope.all(TapingEntity, {}, { at: 'ASC', id: 'ASC' });
+  // Of all tapings of the kennel no more than this asks for.
+  const girths = await scope.raw<{ personId: string; month: string; readingsMm: unknown }>(
+    `SELECT personId, DATE_FORMAT(at, '%Y-%m') AS month, readingsMm FROM tapings WHERE kennelId = :kennelId AND basis <> 'length' ORDER BY at, id`,
+  );
+  const readOf = group(
+    girths.map((girth) => ({ ...girth, readingsMm: asData(girth.readingsMm) as number[] })).filter(({ readingsMm }) => readingsMm.length > 1),
+    ({ personId }) => personId,
+  );
   return {
     people: people.map((person) => {
-      const byMonth = new Map<string, number[][]>();
-      for (const { personId, basis, at, readingsMm } of tapings) {
-        if (personId !== person.id || basis === 'length' || readingsMm.length < 2) continue;
-        const month = at.toISOString().slice(0, 7);
-        byMonth.set(month, [...(byMonth.get(month) ?? []), readingsMm]);
-      }
       return {
         id: person.id,
         name: person.name,
@@ -35,8 +37,8 @@ export async function peoplePage(scope: KennelScope): Promise<PeoplePage> {
         signsIn: person.passwordHash !== null,
         finger: fingerOf(person),
         keys: keys.filter(({ keeperId }) => keeperId === person.id).map(({ kind, id, name }) => ({ kind, id, name })),
-        tape: [...byMonth].map(([month, sets]) => {
-          const { tem, percent } = technicalError(sets);
+        tape: [...group(readOf.get(person.id) ?? [], ({ month }) => month)].map(([month, sets]) => {
+          const { tem, percent } = technicalError(sets.map(({ readingsMm }) => readingsMm));
           return { month, sets: sets.length, temMm: tem, temPercent: percent };
         }),
       };

@@ -18,12 +18,10 @@ import { DateTime } from 'luxon';
 import { IsNull } from 'typeorm';
 import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
-import { FitCheckEntity } from '../data/entities/fit-check.ts';
 import { PersonEntity } from '../data/entities/person.ts';
 import { PlaceEntity } from '../data/entities/place.ts';
 import { PlanEntity, type PlanRow } from '../data/entities/plan.ts';
 import { LiftEntity, ScreeningEntity } from '../data/entities/screening.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
 import { HappeningEntity } from '../data/entities/happening.ts';
 import { dogAnswer } from './dogs.ts';
 import { badField } from './failure.ts';
@@ -32,6 +30,7 @@ import { toldByHand } from './happenings/kept-happenings.ts';
 import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers, keptNow } from '../records/kept.ts';
+import { lastWearOf } from './latest-wears.ts';
 import { madeUpNow } from './made-up.ts';
 import { fingerOf } from './people.ts';
 import { placeAnswer } from './places.ts';
@@ -39,7 +38,7 @@ import { readable } from './readable.ts';
 import type { AppendedKind } from '../records/record-base.ts';
 import { liftKind, screeningKind } from './screenings.ts';
 import { tapingKind } from './tapings.ts';
-import { wearsOfCollar } from './wears-of-collar.ts';
+import { standingChecks, standingPlans, standingTapings } from './what-counts.ts';
 
 async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<Omit<PlanRow, 'kennelId'>> {
   // Held first: no plan lands on a collar that is being scrapped.
@@ -53,13 +52,19 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
   const house = houseOf(kennel, dog);
   const today = DateTime.now().setZone(kennel.timeZone).toISODate()!;
   const kind = collarKind(sent.kind);
-  const tapes = latestGirths(await tapingKind.toAnswers(scope, await scope.all(TapingEntity, { dogId: dog.id }, { at: 'ASC' })));
+  const tapes = latestGirths(await tapingKind.toAnswers(scope, await standingTapings(scope, [dog.id], 1)));
   const person = await scope.get(PersonEntity, scope.personId);
-  const plans = await planKind.toAnswers(scope, await scope.all(PlanEntity, { dogId: dog.id }, { at: 'ASC' }));
+  const plans = await planKind.toAnswers(scope, await standingPlans(scope, [dog.id]));
   const told = {
     dog: dogAnswer(dog),
     plans,
-    checks: await fitCheckKind.toAnswers(scope, await scope.all(FitCheckEntity, { dogId: dog.id }, { at: 'ASC' })),
+    checks: await fitCheckKind.toAnswers(
+      scope,
+      await standingChecks(
+        scope,
+        plans.map((plan) => plan.id),
+      ),
+    ),
     madeUp: await madeUpNow(
       scope,
       plans.map(({ collarId }) => collarId),
@@ -107,7 +112,7 @@ async function compute(scope: KennelScope, id: string, sent: NewPlan): Promise<O
 /** A device that is on the dog and is decided anew is strapped anew: its contacts are to be felt again. */
 async function strappedAnew(scope: KennelScope, id: string, { dogId, collarId, kind, at }: NewPlan): Promise<void> {
   if (!collarKind(kind).traits.wear.contacts) return;
-  const last = (await wearsOfCollar(scope, dogId, collarId, new Date(at))).at(-1);
+  const last = await lastWearOf(scope, dogId, collarId, new Date(at));
   if (last?.to !== null) return;
   await scope.insert(HappeningEntity, toldByHand({ id, event: 'contact', collarId, data: { made: null } }, happenedNow(scope, at)));
 }

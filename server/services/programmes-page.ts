@@ -1,9 +1,9 @@
-import { dayOf, wearAndDeviceEvents, type DogPage, type PlannedSession, type ProgrammesPage } from '@banter/contract';
+import { dayOf, isUnderWay, wearAndDeviceEvents, type DogPage, type PlannedSession, type ProgrammesPage } from '@banter/contract';
 import { wearsOf, DAY_MS } from '@banter/core';
 import { Between, In, MoreThanOrEqual } from 'typeorm';
 import { PlannedSessionEntity } from '../data/entities/calendar.ts';
 import { FieldSessionEntity } from '../data/entities/field-log.ts';
-import { ProgrammeEntity, StageMoveEntity, StageResultEntity } from '../data/entities/programme.ts';
+import { ProgrammeEntity, StageMoveEntity } from '../data/entities/programme.ts';
 import { dogPage } from './dog-pages.ts';
 import { heldAnswer } from './field-sessions.ts';
 import { happeningAsKept } from './happenings/kept-happenings.ts';
@@ -14,20 +14,21 @@ import { kennelOf } from './kennels.ts';
 import { keptAnswers } from '../records/kept.ts';
 import { eventsSince } from './neck-page.ts';
 import { programmeKind } from './programmes.ts';
+import { standingResults } from './what-counts.ts';
 
 /** A dog with its programmes and everything that was told of them. */
 export async function programmesPage(outer: KennelScope, dogId: string, now: Date): Promise<ProgrammesPage> {
   const scope = outer.reading();
   const page = await dogPage(scope, dogId);
   const rows = await scope.all(ProgrammeEntity, { dogId }, { startsOn: 'ASC', id: 'ASC' });
-  const ids = rows.map(({ id }) => id);
-  const byTime = { at: 'ASC', id: 'ASC' } as const;
-  const of = ids.length > 0;
+  // What came of one that is over is in the record.
+  const ids = rows.filter(isUnderWay).map(({ id }) => id);
+  const moves = ids.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(ids) }, { at: 'ASC', id: 'ASC' });
   return {
     ...page,
     programmes: rows.map(programmeKind.toAnswer),
-    results: await keptAnswers(scope, of ? await scope.all(StageResultEntity, { programmeId: In(ids) }, byTime) : []),
-    moves: await keptAnswers(scope, of ? await scope.all(StageMoveEntity, { programmeId: In(ids) }, byTime) : []),
+    results: await keptAnswers(scope, await standingResults(scope, ids)),
+    moves: await keptAnswers(scope, moves),
     templates: await kennelTemplates(scope),
     sessions: await plannedOf(scope, dogId, now),
     kennelHours: await hoursOf(scope, scope.kennelId),

@@ -19,6 +19,7 @@ import type { KennelScope } from './kennel-scope.ts';
 import { kennelOf } from './kennels.ts';
 import { happenedNow, keptAnswers } from '../records/kept.ts';
 import type { AppendedKind, VersionedKind } from '../records/record-base.ts';
+import { standingResults } from './what-counts.ts';
 
 export const programmeKind: VersionedKind<ProgrammeRow, ProgrammeFacts, Programme> = {
   entity: ProgrammeEntity,
@@ -69,7 +70,7 @@ async function standingOf(scope: KennelScope, programme: ProgrammeRow, now: numb
   const { timeZone } = await kennelOf(scope);
   const byTime = { at: 'ASC', id: 'ASC' } as const;
   const told = {
-    results: (await scope.all(StageResultEntity, { programmeId: programme.id }, byTime)).map(({ at, ...row }) => ({ ...row, at: at.toISOString() })),
+    results: (await standingResults(scope, [programme.id])).map(({ at, ...row }) => ({ ...row, at: at.toISOString() })),
     moves: (await scope.all(StageMoveEntity, { programmeId: programme.id }, byTime)).map(({ at, ...row }) => ({ ...row, at: at.toISOString() })),
   };
   return programmeStanding(programme, told, { startedAt: dayStartOf(programme.startsOn, timeZone), now });

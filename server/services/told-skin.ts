@@ -2,7 +2,7 @@ import { collarKind, skinTold, type Dog, type Kennel, type SkinUnder, type ToldS
 import { v7 as uuidv7 } from 'uuid';
 import { SkinLookEntity, type SkinLookRow } from '../data/entities/skin-look.ts';
 import type { KennelScope } from './kennel-scope.ts';
-import { wearsOfCollar } from './wears-of-collar.ts';
+import { lastWearOf } from './latest-wears.ts';
 
 type Teller = Pick<SkinLookRow, 'id' | 'at' | 'recordedAt' | 'personId' | 'linkId'>;
 
@@ -16,7 +16,7 @@ export async function tellSkin(
   { note = '', ...told }: ToldSkin & { note?: string },
 ): Promise<void> {
   const { wear, skinUnder } = collarKind(under.kind).traits;
-  const lastAt = wear.contacts ? ((await wearsOfCollar(scope, dog.id, collarId, teller.at)).at(-1)?.places.at(-1)?.value ?? null) : null;
+  const lastAt = wear.contacts ? ((await lastWearOf(scope, dog.id, collarId, teller.at))?.places.at(-1)?.value ?? null) : null;
   const before = told.grade === 0 ? await scope.all(SkinLookEntity, { dogId: dog.id, under: skinUnder }, { at: 'ASC', id: 'ASC' }) : [];
   const looks = skinTold(told, { ...under, lastAt }, { dog, kennel, at: teller.at.getTime(), before });
   for (const [index, look] of looks.entries())

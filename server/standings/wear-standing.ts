@@ -21,13 +21,13 @@ import { CollarEntity } from '../data/entities/collar.ts';
 import { DogEntity } from '../data/entities/dog.ts';
 import { HappeningEntity } from '../data/entities/happening.ts';
 import { SkinLookEntity } from '../data/entities/skin-look.ts';
-import { TapingEntity } from '../data/entities/taping.ts';
 import { collarAnswer } from '../services/collars.ts';
 import { SHOWN_DAYS } from '../services/neck-page.ts';
 import { fittedPlans } from '../services/dog-pages.ts';
 import { happeningAsKept } from '../services/happenings/kept-happenings.ts';
-import { openPutOns } from '../services/open-wears.ts';
+import { openPutOns } from '../services/latest-wears.ts';
 import { tapingKind } from '../services/tapings.ts';
+import { standingTapings } from '../services/what-counts.ts';
 import type { StandingKind, Stands } from './standing-kind.ts';
 
 /** What a device told bears on its battery and on a press so long after it, days. From memory. */
@@ -73,7 +73,7 @@ export const WEAR_STANDING: StandingKind<DogWear> = {
             .addOrderBy('record.id')
             .getMany(),
       putOns.size === 0 ? [] : scope.all(SkinLookEntity, { dogId: In([...putOns.keys()]), at: LessThanOrEqual(now) }, { at: 'ASC', id: 'ASC' }),
-      putOns.size === 0 ? [] : scope.all(TapingEntity, { dogId: In([...putOns.keys()]), site: In(['high', 'coat-depth']) }, { at: 'ASC', id: 'ASC' }),
+      standingTapings(scope, [...putOns.keys()], 1),
       // A phone's clock may run ahead: what is told of a moment that is still to come counts from then on.
       scope.raw<{ dogId: string; at: Date }>(
         `SELECT dogId, MIN(at) AS at FROM (SELECT dogId, at FROM happenings WHERE kennelId = :kennelId AND dogId IN (:ids) AND event IN (:names) AND at > :now

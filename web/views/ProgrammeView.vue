@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Programme: where a dog stands, what the marks say, and what is done next; started from the trade's programmes and adapted to it. */
-import { currentFits, dayStartOf, isDealt, latestGirths, programmeStanding, ProgrammesPage, type Programme } from '@banter/contract';
+import { currentFits, dayStartOf, isDealt, isUnderWay, latestGirths, programmeStanding, ProgrammesPage, type Programme } from '@banter/contract';
 import { contractSpeaker, STAGE_REASON_WORDS, wordReason } from '@banter/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -29,8 +29,8 @@ const dogId = String(route.params.id);
 const { data, state, sentence, load } = useLoad(() => `/api/dogs/${dogId}/programmes`, ProgrammesPage);
 const kennel = computed(() => session.kennel!);
 const fits = computed(() => currentFits(data.value!));
-const running = computed(() => (data.value?.programmes ?? []).filter(({ state: is }) => is === 'running' || is === 'paused'));
-const over = computed(() => (data.value?.programmes ?? []).filter(({ state: is }) => is === 'done' || is === 'left'));
+const running = computed(() => (data.value?.programmes ?? []).filter(isUnderWay));
+const over = computed(() => (data.value?.programmes ?? []).filter((one) => !isUnderWay(one)));
 const chosen = ref<string | null>(null);
 const starting = ref(false);
 const adapting = ref(false);

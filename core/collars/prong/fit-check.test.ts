@@ -107,6 +107,13 @@ describe('a prong on the dog', () => {
     expect(look({ answers: slides, earlier: [{ on: links(14), answers: { ...right, headDrop: 'slides' } }] }).step).toBe('finer-gauge');
   });
 
+  it('goes by a dozen checks before it: what slid longer ago has slid on another neck (how many, from memory)', () => {
+    const slides = { ...right, headDrop: 'slides' };
+    const after = (stayed: number) => [{ on: links(14), answers: slides }, ...Array.from({ length: stayed }, () => ({ on: links(14), answers: right }))];
+    expect(look({ answers: slides, earlier: after(11) }).step).toBe('finer-gauge');
+    expect(look({ answers: slides, earlier: after(12) }).step).toBe('move-up');
+  });
+
   it('evens out a lopsided collar before it is good', () => {
     expect(look({ on: { left: 9, right: 5 } })).toMatchObject({ step: 'even-out', then: { left: 8, right: 6 } });
   });

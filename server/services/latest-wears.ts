@@ -1,3 +1,8 @@
+import { WEAR_HAPPENINGS, wearAndDeviceEvents } from '@banter/contract';
+import { wearsOf, type Wear } from '@banter/core';
+import { Between, In } from 'typeorm';
+import { HappeningEntity } from '../data/entities/happening.ts';
+import { happeningAsKept } from './happenings/kept-happenings.ts';
 import { joinTakenBack } from './happenings/taken-back.ts';
 import type { KennelScope } from './kennel-scope.ts';
 
@@ -43,4 +48,23 @@ export async function openPutOns(scope: KennelScope, now: Date, dogIds: readonly
     .map(({ at, ...row }) => ({ ...row, at: new Date(at) }))
     .sort((a, b) => a.at.getTime() - b.at.getTime() || (a.id < b.id ? -1 : 1))
     .map(({ id: _id, ...row }) => row);
+}
+
+/** How a collar was worn by a dog last, up to an instant; what was taken back never was. Null: never. It is read from the end: since the collar came off that dog the time before. */
+export async function lastWearOf(scope: KennelScope, dogId: string, collarId: string, until: Date): Promise<Wear | null> {
+  const first = async (event: string, order: 'ASC' | 'DESC', before: Date) => {
+    const [row] = await scope.raw<{ at: Date }>(
+      `SELECT told.at FROM ${TOLD} WHERE ${stands(event, ':dogId', ':collarId')} AND told.at <= :before ORDER BY told.at ${order}, told.id ${order} LIMIT 1`,
+      { now: until, dogId, collarId, before },
+    );
+    return row && new Date(row.at);
+  };
+  const put = await first('put-on', 'DESC', until);
+  if (!put) return null;
+  const from = (await first('taken-off', 'DESC', new Date(put.getTime() - 1))) ?? (await first('put-on', 'ASC', put))!;
+  const [told, voids] = await Promise.all([
+    scope.all(HappeningEntity, { collarId, event: In([...WEAR_HAPPENINGS]), at: Between(from, until) }, { at: 'ASC', id: 'ASC' }),
+    scope.all(HappeningEntity, { collarId, event: 'void' }, { at: 'ASC' }),
+  ]);
+  return wearsOf(wearAndDeviceEvents([...told, ...voids].map(happeningAsKept)).wear).wears.findLast((wear) => wear.dogId === dogId) ?? null;
 }
