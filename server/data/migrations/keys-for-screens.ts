@@ -17,4 +17,6 @@ export const keysForScreensMigrations = [
     down: `DROP KEY ofDog, ADD KEY ofDog (kennelId, dogId, event, at),
            DROP KEY ofCollar, ADD KEY ofCollar (kennelId, collarId, event, at), ADD KEY byEvent (kennelId, event, at)`,
   }),
+  // Which check found a collar last, out of the key alone: a check is a long row, and a collar that is looked at each day has hundreds.
+  addsKey('FoundWithPlan1764000000174', 'fit_checks', 'ofPlan', 'kennelId, planId, at, dogId'),
 ];
