@@ -3,8 +3,8 @@
  * (42 unless said: 588 dogs), topped up to a million presses, on one throwaway MariaDB: median and 95th percentile of requests one after
  * another, the bytes of the answer plain and as the wire carries it, the same request's ratio between the two kennels, the time that its
  * own reads take by themselves on the large one, and which long tables any of them reads whole. Then a batch of a hundred happenings of one session,
- * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; and sixty screens on Today while
- * twenty happenings a second arrive. With `stay` behind it, it does none of that and serves the large kennel, for bench:paint.
+ * kept, beside the bare inserts of the same rows, one after another in one transaction and in one statement; sixty screens on Today while
+ * twenty happenings a second arrive; and the screens of one dog as five years of it are told. With `stay` behind it, it does none of that and serves the large kennel, for bench:paint.
  */
 import { createHash, randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -364,51 +364,92 @@ try {
   );
   for (const one of listeners) one.destroy();
 
-  // A dog that has worn a collar twice a day for years opens as fast as it did before, and a tap on that collar is as soon kept.
+  // A dog of years opens as fast as it did before they were told, and a tap on its collar is as soon kept.
   const YEARS = 5;
   const wornLong = json<{ collars: { id: string }[] }>(await ask('GET', `/api/dogs/${bramble}/neck`, { cookie: own })).collars.find(
     ({ id }) => id !== device!.id,
   )!;
-  const OF_THE_DOG = SCREENS.filter(([name]) => ['Today', 'record of a dog', 'neck of a dog', 'programmes of a dog'].includes(name));
+  const OF_A_DOG = SCREENS.filter(([name, path]) => name === 'Today' || path('one') !== path('other'));
   const tap = (event: 'put-on' | 'taken-off') => {
     const of = { dogId: bramble, collarId: wornLong.id };
     const happening = { id: uuidv7(), at: new Date().toISOString(), event, ...of, ...(event === 'put-on' ? { clock: null, state: 'worked' } : {}) };
     return JSON.stringify({ source: 'hand', phone: 'bench', sentAt: new Date().toISOString(), clock: null, happenings: [happening] });
   };
-  async function asItStands(): Promise<number[]> {
-    let isOn = false;
-    const onOrOff = async () => {
-      isOn = !isOn;
-      const { results } = json<{ results?: { status: string }[] }>(
-        await ask('POST', '/api/happenings', { cookie: own, body: tap(isOn ? 'put-on' : 'taken-off') }),
-      );
-      if (results?.[0]?.status !== 'kept') throw new Error('a collar could not be put on or taken off');
-    };
-    const times: number[] = [];
-    for (const one of [
-      ...OF_THE_DOG.map(
-        ([, path]) =>
-          () =>
-            ask('GET', path(bramble), { cookie: own }),
-      ),
-      onOrOff,
-    ])
-      times.push((await timesOfBoth(one, one, { runs: RUNS, warmUp: 1 })).medians[0]);
+  let isOn = false;
+  const onOrOff = async () => {
+    isOn = !isOn;
+    const { results } = json<{ results?: { status: string }[] }>(
+      await ask('POST', '/api/happenings', { cookie: own, body: tap(isOn ? 'put-on' : 'taken-off') }),
+    );
+    if (results?.[0]?.status !== 'kept') throw new Error('a collar could not be put on or taken off');
+  };
+  async function asItStands(): Promise<Map<string, number>> {
+    const times = new Map<string, number>();
+    for (const [name, path] of OF_A_DOG) {
+      const one = () => ask('GET', path(bramble), { cookie: own });
+      times.set(name, (await timesOfBoth(one, one, { runs: RUNS, warmUp: 1 })).medians[0]);
+    }
+    times.set('a collar on or off', (await timesOfBoth(onOrOff, onOrOff, { runs: RUNS, warmUp: 1 })).medians[0]);
     return times;
   }
-  const before = await asItStands();
-  const firstDay = Date.now() - (YEARS * 365 + 61) * 86_400_000;
-  const wears = Array.from({ length: YEARS * 365 * 4 }, (_none, n) => {
-    const at = new Date(firstDay + Math.floor(n / 4) * 86_400_000 + (n % 4) * 3_600_000);
-    const [event, data] = n % 2 === 0 ? ['put-on', '{"clock": null, "state": "worked"}'] : ['taken-off', '{}'];
-    return [uuidv7({ msecs: at.getTime() }), me.kennel.id, event, bramble, wornLong.id, null, null, data, 'hand', '', me.person.id, null, at, at, at];
-  });
-  for (let at = 0; at < wears.length; at += 500) await dataSource.query(`INSERT INTO happenings (${columns}) VALUES ?`, [wears.slice(at, at + 500)]);
-  const after = await asItStands();
-  const names = [...OF_THE_DOG.map(([name]) => name), 'a collar on or off'];
-  console.log(
-    `with ${wears.length / 2} wears of one collar in ${YEARS} years: ${names.map((name, n) => `${name} ${after[n]!.toFixed(0)} ms (before ${before[n]!.toFixed(0)}, ${(after[n]! / before[n]!).toFixed(1)}x)`).join(', ')}`,
+  const firstDay = new Date(Date.now() - (YEARS * 365 + 61) * 86_400_000).toISOString().slice(0, 10);
+  /** The first of the dog's rows of a table that are like `which`, `count` times more, so many minutes apart since the first day; `more` says what is otherwise in them, in SQL, each with its number `seq`. */
+  async function again(table: string, which: string, [count, minutes]: readonly [number, number], more: Record<string, string> = {}): Promise<void> {
+    const columns = await dataSource.query<{ name: string; type: string }[]>(
+      'SELECT column_name AS name, data_type AS type FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = ?',
+      [table],
+    );
+    const valueOf = ({ name, type }: (typeof columns)[number]) => {
+      if (name in more) return more[name]!;
+      if (name === 'id') return 'UUID()';
+      return type === 'datetime' ? `IF(one.${name} IS NULL, NULL, '${firstDay}' + INTERVAL (seq * ${minutes}) MINUTE)` : `one.${name}`;
+    };
+    await dataSource.query(
+      `INSERT INTO ${table} (${columns.map(({ name }) => name).join(', ')}) SELECT ${columns.map(valueOf).join(', ')}
+         FROM seq_1_to_${count}, (SELECT * FROM ${table} WHERE kennelId = ? AND ${which} LIMIT 1) one`,
+      [me.kennel.id],
+    );
+  }
+  const DAYS = YEARS * 365;
+  const [plan] = await dataSource.query<{ planId: string; programmeId: string }[]>(
+    `SELECT (SELECT planId FROM fit_checks WHERE kennelId = ? AND dogId = ? ORDER BY at DESC LIMIT 1) AS planId,
+            (SELECT id FROM programmes WHERE kennelId = ? AND dogId = ? AND state = 'running' ORDER BY startsOn DESC LIMIT 1) AS programmeId`,
+    [me.kennel.id, bramble, me.kennel.id, bramble],
   );
+  const wear = { dogId: `'${bramble}'`, collarId: `'${wornLong.id}'` };
+  const TOLD: readonly [what: string, tell: () => Promise<void>][] = [
+    [
+      `${DAYS * 2} wears of one collar`,
+      async () => {
+        // Twice a day for an hour.
+        for (const hour of [0, 2]) {
+          const at = (later: number) => `'${firstDay}' + INTERVAL (seq * 24 + ${hour + later}) HOUR`;
+          for (const [event, later] of [
+            ['put-on', 0],
+            ['taken-off', 1],
+          ] as const)
+            // prettier-ignore
+            await again('happenings', `event = '${event}'`, [DAYS, 1], { ...wear, at: at(later), saidAt: at(later), recordedAt: at(later) });
+        }
+      },
+    ],
+    [`${DAYS} checks of one plan`, () => again('fit_checks', `planId = '${plan!.planId}'`, [DAYS, 1440], { attempt: '100 + seq' })],
+    [`${DAYS} girths`, () => again('tapings', `dogId = '${bramble}' AND site = 'high'`, [DAYS, 1440], { correctsId: 'NULL' })],
+    [`${DAYS / 7} plans`, () => again('plans', `dogId = '${bramble}'`, [Math.floor(DAYS / 7), 10_080])],
+    [`${DAYS * 2} results of one stage`, () => again('stage_results', 'TRUE', [DAYS * 2, 720], { programmeId: `'${plan!.programmeId}'`, sessionId: 'NULL' })],
+    [`${DAYS} looks at the skin`, () => again('skin_looks', `dogId = '${bramble}'`, [DAYS, 1440])],
+    [`${DAYS / 7} weighings`, () => again('weighings', `dogId = '${bramble}'`, [Math.floor(DAYS / 7), 10_080])],
+    [`${DAYS} inspections of one collar`, () => again('inspections', 'collarId IS NOT NULL', [DAYS, 1440], { collarId: wear.collarId })],
+  ];
+  const before = await asItStands();
+  console.log(
+    `\n${YEARS} years of one dog, told one kind after another: ms, and how often as long as before\n${''.padEnd(32)}${[...before.keys()].map((name) => name.replace(/ (of a|as it stands|or).*$/, '').padStart(13)).join('')}`,
+  );
+  for (const [what, told] of [['before', async () => {}] as (typeof TOLD)[number], ...TOLD]) {
+    await told();
+    const after = what === 'before' ? before : await asItStands();
+    console.log(what.padEnd(32) + [...after].map(([name, ms]) => `${ms.toFixed(0)} ${(ms / before.get(name)!).toFixed(1)}x`.padStart(13)).join(''));
+  }
 } finally {
   await end();
 }
