@@ -155,7 +155,13 @@ export const SCREEN_ENDPOINTS: readonly Endpoint[] = [
     asks: PressesAsked,
     answer: PressesPage,
   },
-  { method: 'get', path: '/api/dogs/{id}/growth', summary: 'A dog with its whole record and its weighings.', signIn: true, answer: GrowthPage },
+  {
+    method: 'get',
+    path: '/api/dogs/{id}/growth',
+    summary: 'A dog as it stands, with every high girth that stands and its weighings.',
+    signIn: true,
+    answer: GrowthPage,
+  },
   { method: 'get', path: '/api/dogs/{id}/programmes', summary: 'A dog with its programmes and what was told of them.', signIn: true, answer: ProgrammesPage },
   { method: 'get', path: '/api/calendar', summary: 'The kennel’s calendar of a span of days.', signIn: true, asks: CalendarAsked, answer: CalendarPage },
   {
