@@ -411,6 +411,7 @@ try {
     );
   }
   const DAYS = YEARS * 365;
+  const WEEKS = Math.floor(DAYS / 7);
   const [plan] = await dataSource.query<{ planId: string; programmeId: string }[]>(
     `SELECT (SELECT planId FROM fit_checks WHERE kennelId = ? AND dogId = ? ORDER BY at DESC LIMIT 1) AS planId,
             (SELECT id FROM programmes WHERE kennelId = ? AND dogId = ? AND state = 'running' ORDER BY startsOn DESC LIMIT 1) AS programmeId`,
@@ -435,10 +436,10 @@ try {
     ],
     [`${DAYS} checks of one plan`, () => again('fit_checks', `planId = '${plan!.planId}'`, [DAYS, 1440], { attempt: '100 + seq' })],
     [`${DAYS} girths`, () => again('tapings', `dogId = '${bramble}' AND site = 'high'`, [DAYS, 1440], { correctsId: 'NULL' })],
-    [`${DAYS / 7} plans`, () => again('plans', `dogId = '${bramble}'`, [Math.floor(DAYS / 7), 10_080])],
+    [`${WEEKS} plans`, () => again('plans', `dogId = '${bramble}'`, [WEEKS, 10_080])],
     [`${DAYS * 2} results of one stage`, () => again('stage_results', 'TRUE', [DAYS * 2, 720], { programmeId: `'${plan!.programmeId}'`, sessionId: 'NULL' })],
     [`${DAYS} looks at the skin`, () => again('skin_looks', `dogId = '${bramble}'`, [DAYS, 1440])],
-    [`${DAYS / 7} weighings`, () => again('weighings', `dogId = '${bramble}'`, [Math.floor(DAYS / 7), 10_080])],
+    [`${WEEKS} weighings`, () => again('weighings', `dogId = '${bramble}'`, [WEEKS, 10_080])],
     [`${DAYS} inspections of one collar`, () => again('inspections', 'collarId IS NOT NULL', [DAYS, 1440], { collarId: wear.collarId })],
   ];
   const before = await asItStands();
