@@ -231,6 +231,7 @@ export {
   StageResult,
   StageShape,
   TellTaleShape,
+  UNDER_WAY,
   type TellTaleTime,
 } from './records/programme.ts';
 export { CalendarChange, CalendarChanged, Hours, HoursFacts, PLANNED_STATES, PlannedSession, PlannedSessionFacts } from './records/calendar.ts';

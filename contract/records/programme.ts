@@ -50,8 +50,10 @@ export const TellTaleShape = z.strictObject({
 export type TellTaleShape = z.infer<typeof TellTaleShape>;
 
 export const PROGRAMME_STATES = ['running', 'paused', 'done', 'left'] as const;
+type ProgrammeState = (typeof PROGRAMME_STATES)[number];
 /** Not over yet: where it stands is asked for. */
-export const isUnderWay = ({ state }: { state: (typeof PROGRAMME_STATES)[number] }): boolean => state === 'running' || state === 'paused';
+export const UNDER_WAY: readonly ProgrammeState[] = ['running', 'paused'];
+export const isUnderWay = ({ state }: { state: ProgrammeState }): boolean => UNDER_WAY.includes(state);
 
 /** A dog's programme: where it came from, its stages as they stand for this dog, and since when. Where it stands is told by its moves. */
 export const ProgrammeFacts = z.strictObject({

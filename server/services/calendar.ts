@@ -6,6 +6,7 @@ import {
   placedSession,
   scheduleDays,
   stageAt,
+  UNDER_WAY,
   type CalendarAsked,
   type CalendarChange,
   type CalendarChanged,
@@ -269,7 +270,7 @@ export async function calendarPage(scope: KennelScope, asked: CalendarAsked, now
   // What others do with the same dogs is in the way as well.
   const sessions = isEverybody || onIt.length === 0 ? own : await planned({ dogId: In(onIt) });
   const { ids, more: moreUnplanned } = await unplanned(scope, dayOf(now.getTime(), timeZone));
-  const running = { state: In(['running', 'paused']) };
+  const running = { state: In([...UNDER_WAY]) };
   const programmes = new Map(
     [
       ...(onIt.length === 0 ? [] : await scope.all(ProgrammeEntity, { dogId: In(onIt), ...running }, { startsOn: 'ASC', id: 'ASC' })),

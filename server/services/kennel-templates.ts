@@ -1,4 +1,4 @@
-import type { KennelTemplate, KennelTemplateFacts, TemplatesPage } from '@banter/contract';
+import { UNDER_WAY, type KennelTemplate, type KennelTemplateFacts, type TemplatesPage } from '@banter/contract';
 import { In } from 'typeorm';
 import { KennelTemplateEntity, type KennelTemplateRow } from '../data/entities/kennel-template.ts';
 import { ProgrammeEntity } from '../data/entities/programme.ts';
@@ -15,7 +15,7 @@ export const kennelTemplateKind: VersionedKind<KennelTemplateRow, KennelTemplate
 export async function templatesPage(scope: KennelScope): Promise<TemplatesPage> {
   const templates = await kennelTemplates(scope);
   const running: Record<string, number> = {};
-  for (const { templateId } of await scope.all(ProgrammeEntity, { state: In(['running', 'paused']) }, { id: 'ASC' }))
+  for (const { templateId } of await scope.all(ProgrammeEntity, { state: In([...UNDER_WAY]) }, { id: 'ASC' }))
     running[templateId] = (running[templateId] ?? 0) + 1;
   return { templates, running };
 }

@@ -16,12 +16,12 @@ import { eventsSince } from './neck-page.ts';
 import { programmeKind } from './programmes.ts';
 import { standingResults } from './what-counts.ts';
 
-/** A dog with its programmes and everything that was told of them. */
+/** A dog with its programmes, and what was told of those that are under way. */
 export async function programmesPage(outer: KennelScope, dogId: string, now: Date): Promise<ProgrammesPage> {
   const scope = outer.reading();
   const page = await dogPage(scope, dogId);
   const rows = await scope.all(ProgrammeEntity, { dogId }, { startsOn: 'ASC', id: 'ASC' });
-  // What came of one that is over is in the record.
+  // One that is over is judged no more.
   const ids = rows.filter(isUnderWay).map(({ id }) => id);
   const moves = ids.length === 0 ? [] : await scope.all(StageMoveEntity, { programmeId: In(ids) }, { at: 'ASC', id: 'ASC' });
   return {

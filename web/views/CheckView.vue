@@ -228,7 +228,7 @@ async function keep() {
               </li>
             </ol>
             <RouterLink v-if="checks[0] && checks[0].attempt > 1" :to="`/dogs/${dogId}`" class="press press-quiet mt-2"
-              >Those before are in the record</RouterLink
+              >Earlier checks are in the record</RouterLink
             >
           </template>
           <template #note><TextField v-model="draft.note" label="Note" :rows="2" :error="keeping.errorAt('note')" /></template>
